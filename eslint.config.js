@@ -1,0 +1,55 @@
+import vue from 'eslint-plugin-vue';
+import typescript from 'typescript-eslint';
+
+/** Imports go one way: web and server reach into contract and core, the simulator into core, core into nothing. */
+const mayNotReach = (...rooms) => ({
+  'no-restricted-imports': [
+    'error',
+    { patterns: [{ group: rooms.flatMap((room) => [`@wax-fist/${room}*`, `**/${room}/**`]), message: 'Imports go one way.' }] },
+  ],
+});
+const tests = ['**/*.test.ts', 'e2e/**/*.ts'];
+
+export default typescript.config(
+  { ignores: ['**/dist/', '.local/', 'node_modules/'] },
+  ...typescript.configs.strict,
+  ...typescript.configs.stylistic,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: typescript.parser } },
+  },
+  {
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+      'vue/require-default-prop': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+    },
+  },
+  { files: ['core/**/*.ts'], ignores: tests, rules: mayNotReach('contract', 'server', 'web', 'simulator') },
+  {
+    files: ['core/**/*.ts'],
+    ignores: tests,
+    rules: {
+      'no-restricted-globals': ['error', 'process', 'window', 'document', 'performance', 'setTimeout'],
+    },
+  },
+  { files: ['contract/**/*.ts'], rules: mayNotReach('server', 'web', 'simulator') },
+  { files: ['server/**/*.ts'], rules: mayNotReach('web', 'simulator') },
+  { files: ['web/**/*.{ts,vue}'], rules: mayNotReach('server', 'simulator') },
+  { files: ['web/player/**/*.ts'], rules: mayNotReach('contract', 'server', 'simulator', 'features') },
+  { files: ['simulator/**/*.ts'], rules: mayNotReach('contract', 'server', 'web') },
+  { files: tests, rules: { '@typescript-eslint/no-unused-expressions': 'off' } },
+  { files: ['bin/**', 'bench/**', '**/cli.ts'], rules: { 'no-console': 'off' } },
+);
