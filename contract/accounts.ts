@@ -1,0 +1,22 @@
+import { object, string, type InferType } from 'yup';
+import { endpoint, roles, signedIn } from './endpoint.ts';
+import { id } from './shapes.ts';
+
+export const accountShape = object({
+  id: id(),
+  email: string().required(),
+  name: string().required(),
+  role: string().oneOf(roles).required(),
+});
+export type Account = InferType<typeof accountShape>;
+
+export const signInShape = object({
+  email: string().trim().lowercase().required('Your e-mail address is needed.').email('This is not an e-mail address.'),
+  password: string().required('Your password is needed.').max(500),
+});
+
+export const accountEndpoints = {
+  signIn: endpoint('POST', '/api/sign-in', 'anyone', { body: signInShape, reply: accountShape }),
+  signOut: endpoint('POST', '/api/sign-out', 'anyone'),
+  me: endpoint('GET', '/api/me', signedIn, { reply: accountShape }),
+};

@@ -1,0 +1,104 @@
+import { views } from '@wax-fist/core/technique';
+import { array, boolean, number, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { count, id } from './shapes.ts';
+
+/** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
+export const clipStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
+export const importSteps = ['probe', 'review-copy', 'timeline', 'film-strip', 'sound', 'hits', 'views', 'motion'] as const;
+export type ImportStep = (typeof importSteps)[number];
+/** Skipped: there is nothing to do, as with a film that has no sound. */
+export const stepStates = ['waiting', 'working', 'done', 'skipped', 'failed', 'stopped'] as const;
+export type StepState = (typeof stepStates)[number];
+
+export const clipStepShape = object({
+  step: string().oneOf(importSteps).required(),
+  state: string().oneOf(stepStates).required(),
+  /** 0 to 1 within the step. */
+  progress: number().min(0).max(1).required(),
+  /** Milliseconds that are likely left, once enough is done to tell. */
+  left: number().min(0).nullable().defined(),
+  /** Why it failed, or is tried again. */
+  reason: string().nullable().defined(),
+});
+export type ClipStep = InferType<typeof clipStepShape>;
+
+export const stripShape = object({ pictures: count(), width: count(), height: count() });
+
+export const clipShape = object({
+  id: id(),
+  sessionId: id(),
+  view: string().oneOf(views).required(),
+  fileName: string().required(),
+  bytes: number().required(),
+  state: string().oneOf(clipStates).required(),
+  steps: array(clipStepShape.required()).required(),
+  /** Why it could not be imported, or what was odd about it. */
+  remark: string().nullable().defined(),
+  /** Milliseconds; null until known. */
+  duration: number().nullable().defined(),
+  frames: number().integer().nullable().defined(),
+  /** When the first frame is shown in the review copy's own time, in milliseconds; the timeline counts from there. */
+  firstFrameAt: number().min(0).nullable().defined(),
+  /** Pixels of the review copy. */
+  width: number().integer().nullable().defined(),
+  height: number().integer().nullable().defined(),
+  hasSound: boolean().required(),
+  strip: stripShape.nullable().defined(),
+  strikes: count(),
+  marked: count(),
+  /** The coach has said that this round is done. */
+  done: boolean().required(),
+});
+export type Clip = InferType<typeof clipShape>;
+
+export const clipDraftShape = object({
+  id: id(),
+  sessionId: id(),
+  uploadId: string().matches(/^[\w-]+$/).required(),
+  fileName: string().trim().max(255).required(),
+  view: string().oneOf(views, 'From where was it filmed?').required(),
+}); // prettier-ignore
+export type ClipDraft = InferType<typeof clipDraftShape>;
+
+/** A film that is here already, told when somebody chooses the same file again. */
+export const knownFilmShape = object({
+  clipId: id(),
+  sessionId: id(),
+  fileName: string().required(),
+  view: string().oneOf(views).required(),
+  traineeName: string().required(),
+  heldOn: string().required(),
+});
+export type KnownFilm = InferType<typeof knownFilmShape>;
+
+export const footageEndpoints = {
+  addClip: endpoint('PUT', '/api/clips/:clipId', coaches, { body: clipDraftShape, reply: clipShape }),
+  showClip: endpoint('GET', '/api/clips/:clipId', coaches, { reply: clipShape }),
+  changeClip: endpoint('PATCH', '/api/clips/:clipId', coaches, {
+    body: object({ view: string().oneOf(views).optional(), done: boolean().optional() }),
+    reply: clipShape,
+  }),
+  /** Goes on with steps that failed or were stopped. */
+  retryClip: endpoint('POST', '/api/clips/:clipId/retry', coaches, { reply: clipShape }),
+  stopClip: endpoint('POST', '/api/clips/:clipId/stop', coaches, { reply: clipShape }),
+  filmsKnownBy: endpoint('GET', '/api/films/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
+  removeClip: endpoint('DELETE', '/api/clips/:clipId', coaches),
+  clipsInWork: endpoint('GET', '/api/sessions/:sessionId/clips', coaches, { reply: array(clipShape.required()).required() }),
+  /** Bytes. */
+  clipFilm: endpoint('GET', '/api/clips/:clipId/film.mp4', coaches),
+  clipTimeline: endpoint('GET', '/api/clips/:clipId/timeline', coaches),
+  clipStrip: endpoint('GET', '/api/clips/:clipId/strip.jpg', coaches),
+  clipLoudness: endpoint('GET', '/api/clips/:clipId/loudness', coaches),
+  /** 16 kHz mono from the first frame on. */
+  clipSound: endpoint('GET', '/api/clips/:clipId/sound.wav', coaches),
+  /** Movement of each frame, see `movementOf`. */
+  clipMotion: endpoint('GET', '/api/clips/:clipId/motion.bin', coaches),
+};
+
+/** Where resumable uploads (the open tus protocol) go. */
+export const uploadPath = '/api/uploads';
+/** Endings that the chooser offers; what a file really is, the server finds out. */
+export const videoEndings = ['.mp4', '.mov', '.m4v', '.webm', '.mkv', '.avi', '.ts', '.mts', '.m2ts', '.3gp'] as const;
+/** Bytes. */
+export const largestUpload = 8 * 1024 ** 3;

@@ -1,0 +1,85 @@
+import { techniqueIds, views } from '@wax-fist/core/technique';
+import { verdicts } from '@wax-fist/core/review';
+import { array, boolean, lazy, number, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { count, frame, id, instant, note } from './shapes.ts';
+
+/** A strike as last told: what was thrown and when. Removing it is one more statement. */
+export const strikeEntryShape = object({
+  kind: string().oneOf(['strike']).required(),
+  id: id(),
+  strikeId: id(),
+  saidAt: instant(),
+  technique: string().oneOf(techniqueIds).required(),
+  launchFrame: frame(),
+  contactFrame: frame(),
+  homeFrame: frame(),
+  removed: boolean().required(),
+}).test(
+  'order',
+  'A strike is launched, lands and comes home, in this order.',
+  ({ launchFrame, contactFrame, homeFrame }) => launchFrame <= contactFrame && contactFrame <= homeFrame,
+);
+export type StrikeEntry = InferType<typeof strikeEntryShape>;
+
+/** A coach's word on one checkpoint of one strike. A null verdict takes an earlier word back. */
+export const observationEntryShape = object({
+  kind: string().oneOf(['observation']).required(),
+  id: id(),
+  strikeId: id(),
+  saidAt: instant(),
+  checkpointId: string().required(),
+  verdict: string().oneOf(verdicts).nullable().defined(),
+  note: note().nullable().defined(),
+  view: string().oneOf(views).required(),
+  checklistVersion: number().integer().min(1).required(),
+});
+export type ObservationEntry = InferType<typeof observationEntryShape>;
+
+export type LogEntry = StrikeEntry | ObservationEntry;
+
+const logEntryShape = lazy((entry: { kind?: string } | undefined) =>
+  entry?.kind === 'strike' ? strikeEntryShape : observationEntryShape,
+);
+
+export const logBatchShape = object({
+  entries: array(logEntryShape).max(500, 'At most 500 marks at once.').required(),
+});
+
+const saidBy = { saidBy: string().required() };
+/** What counts now. */
+export const reviewShape = object({
+  strikes: array(strikeEntryShape.shape(saidBy).required()).required(),
+  observations: array(observationEntryShape.shape(saidBy).required()).required(),
+});
+export type Review = InferType<typeof reviewShape>;
+
+export const historyShape = array(
+  object({ entry: observationEntryShape.required(), saidBy: string().required(), counts: boolean().required() }).required(),
+).required();
+
+export const tallyShape = object({ clean: count(), watch: count(), fault: count(), cantSee: count() });
+
+/** Tally of one technique's checkpoint in one session, as judged from one view. */
+export const sessionTallyShape = object({
+  sessionId: id(),
+  heldOn: string().required(),
+  rung: number().required(),
+  technique: string().oneOf(techniqueIds).required(),
+  checkpointId: string().required(),
+  view: string().oneOf(views).required(),
+  tally: tallyShape.required(),
+});
+export type SessionTally = InferType<typeof sessionTallyShape>;
+
+export const reviewEndpoints = {
+  showReview: endpoint('GET', '/api/clips/:clipId/review', coaches, { reply: reviewShape }),
+  addToLog: endpoint('PUT', '/api/clips/:clipId/log', coaches, {
+    body: logBatchShape,
+    reply: object({ kept: array(string().required()).required() }),
+  }),
+  strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', coaches, { reply: historyShape }),
+  traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', coaches, {
+    reply: array(sessionTallyShape.required()).required(),
+  }),
+};

@@ -1,0 +1,27 @@
+import { date, number, string } from 'yup';
+
+/** Ids are version 7 UUIDs, made where the thing is made. */
+export const id = () =>
+  string()
+    .required()
+    .matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'This is not an id.');
+/** Whether the calendar has this day: the thirty-first of February comes back as a day of March. */
+function isDay(text: string): boolean {
+  const noon = new Date(`${text}T12:00:00Z`);
+  return !Number.isNaN(noon.getTime()) && noon.toISOString().startsWith(text);
+}
+
+/** A calendar day, local to the club. */
+export const day = () =>
+  string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, 'This is not a date.')
+    .test('exists', 'This date does not exist.', (text) => text === undefined || text === null || isDay(text));
+/** An instant in ISO 8601. */
+export const instant = () =>
+  string()
+    .required()
+    .test('instant', 'This is not a moment in time.', (text) => date().isValidSync(text));
+export const shortText = (what: string) => string().trim().max(120, `${what}: at most 120 letters.`);
+export const note = () => string().trim().max(2000, 'A note can have at most 2,000 letters.');
+export const count = () => number().integer().min(0).required();
+export const frame = () => number().integer().min(0).required();

@@ -1,0 +1,21 @@
+import { array, object, string, type InferType } from 'yup';
+import { clipShape } from './footage.ts';
+import { correctionShape } from './corrections.ts';
+import { coaches, endpoint } from './endpoint.ts';
+import { id } from './shapes.ts';
+
+/** What waits for a coach. */
+export const todayShape = object({
+  footage: array(
+    object({
+      clip: clipShape.required(),
+      traineeId: id(),
+      traineeName: string().required(),
+      heldOn: string().required(),
+    }).required(),
+  ).required(),
+  corrections: array(correctionShape.required()).required(),
+});
+export type Today = InferType<typeof todayShape>;
+
+export const todayEndpoints = { today: endpoint('GET', '/api/today', coaches, { reply: todayShape }) };

@@ -1,0 +1,32 @@
+import { array, number, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { count, id, note, shortText } from './shapes.ts';
+
+export const stances = ['orthodox', 'southpaw'] as const;
+export const grades = ['beginner', 'improver', 'advanced'] as const;
+
+const traineeFields = {
+  name: shortText('Name').required('A name is needed.'),
+  stance: string().oneOf(stances, 'Orthodox or southpaw.').required('Which foot leads?'),
+  grade: string().oneOf(grades).required(),
+  note: note().default(''),
+};
+
+export const traineeDraftShape = object({ id: id(), ...traineeFields });
+export const traineeShape = object({ id: id(), ...traineeFields });
+export type Trainee = InferType<typeof traineeShape>;
+export type TraineeDraft = InferType<typeof traineeDraftShape>;
+
+export const traineeRowShape = traineeShape.shape({
+  sessions: count(),
+  lastSession: string().nullable().defined(),
+  openCorrections: count(),
+  clipsToReview: number().required(),
+});
+export type TraineeRow = InferType<typeof traineeRowShape>;
+
+export const traineeEndpoints = {
+  listTrainees: endpoint('GET', '/api/trainees', coaches, { reply: array(traineeRowShape.required()).required() }),
+  saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),
+  showTrainee: endpoint('GET', '/api/trainees/:traineeId', coaches, { reply: traineeShape }),
+};

@@ -1,0 +1,207 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { tallyOf, type Tally } from '../review/index.ts';
+import {
+  changeBetween,
+  chanceAtMost,
+  chanceFell,
+  faultRate,
+  rungName,
+  rungs,
+  sessionAnswers,
+  wouldSettleAt,
+  type Change,
+  type TallyOfSession,
+} from './index.ts';
+
+const tally = (fault: number, count: number, watch = 0, cantSee = 0): Tally => ({
+  fault,
+  watch,
+  clean: count - fault - watch,
+  cantSee,
+});
+const tallies = fc.tuple(fc.nat(60), fc.nat(60)).map(([fault, clean]) => tally(fault, fault + clean));
+
+const grid = 4000;
+/** The Jeffreys posterior of k faults in n as shares over a fine grid: proportional to x^(k − ½) (1 − x)^(n − k − ½). */
+function gridOf(k: number, n: number): number[] {
+  const raw = Array.from({ length: grid }, (_, i) => ((i + 0.5) / grid) ** (k - 0.5) * (1 - (i + 0.5) / grid) ** (n - k - 0.5));
+  const sum = raw.reduce((a, b) => a + b, 0);
+  return raw.map((weight) => weight / sum);
+}
+
+describe('fault rate', () => {
+  const cases = [[1, 10], [5, 10], [9, 10], [10, 100], [14, 24], [2, 40]] as const; // prettier-ignore
+  for (const [k, n] of cases) {
+    it(`of ${k} in ${n} leaves a twentieth of the Jeffreys posterior on either side`, () => {
+      const rate = faultRate(tally(k, n));
+      const shares = gridOf(k, n);
+      const below = (bound: number): number =>
+        shares.reduce((sum, share, index) => sum + ((index + 0.5) / grid < bound ? share : 0), 0);
+      expect(below(rate.low)).to.be.closeTo(0.05, 0.002);
+      expect(below(rate.high)).to.be.closeTo(0.95, 0.002);
+    });
+  }
+
+  it('with nothing seen says nothing: whole interval, not enough', () => {
+    expect(faultRate(tallyOf(['cant-see', 'cant-see']))).to.deep.equal({
+      faults: 0,
+      seen: 0,
+      rate: 0,
+      low: 0,
+      high: 1,
+      enough: false,
+    });
+  });
+
+  it('is enough from eight seen on, not from eight marked', () => {
+    expect(faultRate(tally(2, 7, 0, 5)).enough).to.equal(false);
+    expect(faultRate(tally(2, 8)).enough).to.equal(true);
+  });
+
+  it('pins the bound at 0 and at 1', () => {
+    expect(faultRate(tally(0, 12)).low).to.equal(0);
+    expect(faultRate(tally(12, 12)).high).to.equal(1);
+  });
+
+  it('lies inside its interval, which mirrors when faults and clean change places', () => {
+    fc.assert(
+      fc.property(fc.nat(60), fc.nat(60), (a, b) => {
+        const rate = faultRate(tally(a, a + b));
+        const mirrored = faultRate(tally(b, a + b));
+        expect(rate.rate).to.be.within(rate.low, rate.high);
+        if (a + b > 0) expect(rate.low).to.be.closeTo(1 - mirrored.high, 1e-9);
+      }),
+    );
+  });
+
+  it('narrows with more of the same', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 20 }), (fault, clean) => {
+        const few = faultRate(tally(fault, fault + clean));
+        const many = faultRate(tally(fault * 4, (fault + clean) * 4));
+        expect(many.high - many.low).to.be.below(few.high - few.low);
+      }),
+    );
+  });
+});
+
+describe('chances', () => {
+  it('of being at most the target rise with the target', () => {
+    fc.assert(
+      fc.property(
+        tallies,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (counted, a, b) => {
+          expect(chanceAtMost(Math.min(a, b), counted)).to.be.at.most(chanceAtMost(Math.max(a, b), counted) + 1e-12);
+        },
+      ),
+    );
+  });
+
+  it('of having fallen and of having risen by any amount make a whole', () => {
+    fc.assert(
+      fc.property(tallies, tallies, (before, after) => {
+        expect(chanceFell(before, after, 0) + chanceFell(after, before, 0)).to.be.closeTo(1, 0.01);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('agree with counting a fine grid of both posteriors', () => {
+    const [was, is] = [gridOf(12, 20), gridOf(5, 22)];
+    let sum = 0;
+    const below = is.map((share) => (sum += share) - share / 2);
+    const margin = 0.1 * grid;
+    const expected = was.reduce((total, share, index) => total + (index >= margin ? share * below[index - margin]! : 0), 0);
+    expect(chanceFell(tally(12, 20), tally(5, 22), 0.1)).to.be.closeTo(expected, 0.003);
+  });
+});
+
+describe('better or noise', () => {
+  const table: [before: Tally, after: Tally, change: Change][] = [
+    [tally(14, 24), tally(2, 22), 'better'],
+    [tally(3, 24), tally(16, 24), 'worse'],
+    [tally(6, 24), tally(5, 24), 'no-clear-change'],
+    [tally(10, 20), tally(7, 20), 'no-clear-change'],
+    [tally(7, 7), tally(0, 30), 'too-few'],
+    [tally(20, 30), tally(0, 7, 0, 40), 'too-few'],
+    [tally(0, 0), tally(0, 0), 'too-few'],
+  ];
+  for (const [before, after, change] of table) {
+    it(`${before.fault} of ${before.clean + before.fault}, then ${after.fault} of ${after.clean + after.fault}: ${change}`, () =>
+      expect(changeBetween(before, after).change).to.equal(change));
+  }
+
+  it('turns round when the sessions change places', () => {
+    const opposite: Record<Change, Change> = {
+      better: 'worse',
+      worse: 'better',
+      'no-clear-change': 'no-clear-change',
+      'too-few': 'too-few',
+    };
+    fc.assert(
+      fc.property(tallies, tallies, (before, after) => {
+        expect(changeBetween(after, before).change).to.equal(opposite[changeBetween(before, after).change]);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('tells how many more would settle it, and that many do', () => {
+    const [before, after] = [tally(24, 48), tally(4, 12)];
+    expect(changeBetween(before, after).change).to.equal('no-clear-change');
+    const wanted = wouldSettleAt(before, after)!;
+    expect(wanted).to.be.above(12);
+    expect(changeBetween(before, tally(wanted / 3, wanted)).change).to.equal('better');
+  });
+
+  it('gives up where no number of strikes would settle it', () => {
+    expect(wouldSettleAt(tally(12, 24), tally(12, 24))).to.equal(null);
+    expect(wouldSettleAt(tally(12, 24), tally(0, 0))).to.equal(null);
+  });
+});
+
+describe('answers of a session', () => {
+  const row = (sessionId: string, heldOn: string, rung: number, counted: Tally, view: 'front' | 'lead-side' = 'lead-side'): TallyOfSession => ({
+    sessionId, heldOn, rung, view, technique: 'jab', checkpointId: 'gd.return-line', tally: counted,
+  }); // prettier-ignore
+  const now = { id: 'c', heldOn: '2026-03-15', rung: 3 };
+
+  it('compare with the last session at the same rung, not with a later or another one', () => {
+    const [answer] = sessionAnswers(
+      [
+        row('a', '2026-03-01', 3, tally(14, 24)),
+        row('b', '2026-03-08', 4, tally(20, 24)),
+        row('c', '2026-03-15', 3, tally(2, 24)),
+        row('d', '2026-03-22', 3, tally(9, 24)),
+      ],
+      now,
+    );
+    expect(answer!.before!.sessionId).to.equal('a');
+    expect(answer!.change!.change).to.equal('better');
+  });
+
+  it('say nothing of change the first time', () => {
+    const [answer] = sessionAnswers([row('c', '2026-03-15', 3, tally(2, 24))], now);
+    expect(answer).to.include({ before: undefined, change: undefined });
+  });
+
+  it('count two views of the same round once', () => {
+    const answers = sessionAnswers(
+      [row('c', '2026-03-15', 3, tally(2, 20)), row('c', '2026-03-15', 3, tally(1, 8), 'front')],
+      now,
+    );
+    expect(answers).to.have.length(1);
+    expect(answers[0]!.tally.fault).to.equal(2);
+  });
+});
+
+describe('ladder', () => {
+  it('has seven rungs in order, and a name even for a rung it does not know', () => {
+    expect(rungs.map(({ rung }) => rung)).to.deep.equal([1, 2, 3, 4, 5, 6, 7]);
+    expect(rungName(3)).to.equal('Bag, single strikes');
+    expect(rungName(9)).to.equal('Rung 9');
+  });
+});

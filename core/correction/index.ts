@@ -1,0 +1,4 @@
+export * from './rate.ts';
+export * from './change.ts';
+export * from './ladder.ts';
+export * from './session-answer.ts';

@@ -1,0 +1,38 @@
+/** The five families of what a coach looks at, in the order of the walk. */
+export const families = ['stance', 'pivot', 'guard', 'strike', 'exit'] as const;
+export type Family = (typeof families)[number];
+
+export const familyNames: Record<Family, string> = {
+  stance: 'Stance',
+  pivot: 'Pivot',
+  guard: 'Guard',
+  strike: 'Strike',
+  exit: 'Exit',
+};
+
+/** What a fault costs. Injury comes before everything; the others are weighed by their class. */
+export const severities = ['injury', 'exposure', 'base', 'power', 'polish'] as const;
+export type Severity = (typeof severities)[number];
+
+export const severityNames: Record<Severity, string> = {
+  injury: 'Can hurt',
+  exposure: 'Gets hit',
+  base: 'Balance',
+  power: 'Power',
+  polish: 'Polish',
+};
+
+/** Where on the body the eye is, in walking order: feet first, what comes after last. */
+export const walkStops = ['feet', 'hips', 'striking hand', 'other hand', 'head', 'after'] as const;
+export type WalkStop = (typeof walkStops)[number];
+
+export const phases = ['ready', 'launch', 'contact', 'home', 'exit'] as const;
+export type Phase = (typeof phases)[number];
+
+export const phaseNames: Record<Phase, string> = {
+  ready: 'Ready',
+  launch: 'Launch',
+  contact: 'Contact',
+  home: 'Home',
+  exit: 'Exit',
+};

@@ -1,0 +1,6 @@
+export * from './family.ts';
+export * from './view.ts';
+export * from './checkpoint.ts';
+export * from './technique.ts';
+export * from './checklist.ts';
+export * from './walk.ts';

@@ -1,0 +1,11 @@
+/** Where the camera stands, seen from the trainee. */
+export const views = ['front', 'rear', 'lead-side', 'rear-side', 'quarter'] as const;
+export type View = (typeof views)[number];
+
+export const viewNames: Record<View, string> = {
+  front: 'Front',
+  rear: 'Rear',
+  'lead-side': 'Lead side',
+  'rear-side': 'Rear side',
+  quarter: 'Quarter',
+};

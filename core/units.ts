@@ -1,0 +1,16 @@
+/**
+ * Numbers that know their unit. A plain number may become any of them, but a time never passes for a length.
+ */
+declare const unit: unique symbol;
+type Unit<Name extends string> = number & { readonly [unit]?: Name };
+
+/** Milliseconds. */
+export type Ms = Unit<'ms'>;
+/** Index of a frame in its clip's timeline, from 0. Never a time times a rate. */
+export type FrameIndex = Unit<'frame'>;
+/** A share between 0 and 1. */
+export type Ratio = Unit<'ratio'>;
+/** Pixels of the picture. */
+export type Px = Unit<'px'>;
+/** A ratio of powers, ten times the logarithm. */
+export type Decibels = Unit<'decibels'>;
