@@ -1,0 +1,44 @@
+import { PerspectiveCamera, Vector3 } from 'three';
+import { referenceStature, type Stance } from './body/skeleton.ts';
+import type { SceneCamera, SceneView } from './scene.ts';
+
+/** Degrees round the trainee, 0 in front, positive towards the lead side. In front of a bag means beside it. */
+const azimuth: Record<SceneView, number> = {
+  front: -31,
+  quarter: -52,
+  'lead-side': 88,
+  'rear-side': -88,
+  rear: 160,
+};
+
+const fieldOfView = 33;
+
+/** Where the camera is and what it sees at a moment; its shake is slow and smooth, like two hands and a breath. */
+export function cameraAt(plan: SceneCamera, stance: Stance, stature: number, seconds: number): PerspectiveCamera {
+  const camera = new PerspectiveCamera(fieldOfView, plan.pictureWidth / plan.pictureHeight, 0.1, 40);
+  const leadSide = stance === 'orthodox' ? 1 : -1;
+  const turn = (leadSide * azimuth[plan.view] * Math.PI) / 180;
+  const size = stature / referenceStature;
+  const wave = (hertz: number, phase: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase);
+  const shake = plan.shake * 0.012;
+  const middle = new Vector3(0, 0.86 * size, plan.view.endsWith('side') ? 0.42 : 0.3);
+  camera.position.set(
+    middle.x + Math.sin(turn) * plan.distance + shake * 0.6 * wave(0.23, 1),
+    plan.height + shake * 0.6 * wave(0.31, 2),
+    middle.z + Math.cos(turn) * plan.distance,
+  );
+  middle.x += shake * (wave(0.47, 0) + 0.5 * wave(1.3, 3));
+  middle.y += shake * (wave(0.39, 4) + 0.5 * wave(1.7, 5));
+  middle.z += shake * wave(0.53, 6);
+  camera.lookAt(middle);
+  camera.rotateZ(plan.shake * 0.004 * wave(0.29, 7));
+  camera.updateMatrixWorld();
+  camera.updateProjectionMatrix();
+  return camera;
+}
+
+/** Where a point of the room falls in the picture, in pixels from the upper left corner. */
+export function projected(point: Vector3, camera: PerspectiveCamera, plan: SceneCamera): [number, number] {
+  const onScreen = point.clone().project(camera);
+  return [((onScreen.x + 1) / 2) * plan.pictureWidth, ((1 - onScreen.y) / 2) * plan.pictureHeight];
+}

@@ -1,0 +1,145 @@
+import type { PoseChange } from '../body/pose.ts';
+import { swell, upAndBack, type Shape } from './shape.ts';
+import type { StrikeModel, TechniqueId } from './technique.ts';
+
+/** When a strike happens, in seconds of the round. */
+export interface StrikeMoments {
+  launch: number;
+  contact: number;
+  leave: number;
+  home: number;
+}
+
+/** A change of the pose with its course over time. */
+export interface Contribution {
+  change: PoseChange;
+  shape: Shape;
+}
+
+/** A fault that can be switched on. Strength 0 is none, 1 is as plain as a beginner's. */
+export interface FaultModel {
+  id: string;
+  /** The checkpoint that a coach would mark. */
+  checkpoint: string;
+  strikes: readonly TechniqueId[];
+  /** Changes the strike itself. */
+  reshape?(model: StrikeModel, strength: number): StrikeModel;
+  /** Adds movement around it. */
+  add?(model: StrikeModel, moments: StrikeMoments, strength: number): Contribution[];
+}
+
+const straights = ['jab', 'cross'] as const;
+const idle = (model: StrikeModel): 'lead' | 'rear' => (model.hand === 'lead' ? 'rear' : 'lead');
+const inwards = (model: StrikeModel): number => (model.hand === 'lead' ? -1 : 1);
+
+export const faultModels: readonly FaultModel[] = [
+  {
+    id: 'drop-return',
+    checkpoint: 'gd.return-line',
+    strikes: straights,
+    add: (model, { leave, home }, strength) => [
+      {
+        change: { [`${model.hand}Hand.y`]: -0.34 * strength, [`${model.hand}Hand.z`]: -0.04 * strength },
+        shape: swell(leave - 0.01, leave + (home - leave) * 0.6, home + 0.16),
+      },
+    ],
+  },
+  {
+    id: 'idle-hand-drops',
+    checkpoint: 'gd.other-hand',
+    strikes: straights,
+    add: (model, { launch, contact, leave, home }, strength) => [
+      {
+        change: {
+          [`${idle(model)}Hand.y`]: -0.3 * strength,
+          [`${idle(model)}Hand.x`]: 0.06 * strength * inwards(model),
+          [`${idle(model)}Hand.z`]: -0.05 * strength,
+        },
+        shape: upAndBack(launch - 0.03, contact, leave, home + 0.08),
+      },
+    ],
+  },
+  {
+    id: 'rear-foot-flat',
+    checkpoint: 'pv.rear-turn',
+    strikes: ['cross'],
+    reshape: (model, strength) => ({
+      ...model,
+      feet: { ...model.feet, 'rearFoot.yaw': 46 * (1 - strength), 'rearFoot.pitch': 14 - 38 * strength },
+      body: {
+        ...model.body,
+        'pelvis.yaw': 58 - 30 * strength,
+        'chest.yaw': 74 - 26 * strength,
+      },
+    }),
+  },
+  {
+    id: 'drifts-across',
+    checkpoint: 'sm.straight',
+    strikes: straights,
+    add: (model, { launch, contact, leave, home }, strength) => [
+      {
+        change: { [`${model.hand}Hand.x`]: -0.17 * strength * inwards(model), [`${model.hand}Elbow.out`]: 0.7 * strength },
+        shape: swell(launch, launch + (contact - launch) * 0.6, contact),
+      },
+      {
+        change: { [`${model.hand}Hand.x`]: 0.09 * strength * inwards(model) },
+        shape: upAndBack(launch, contact, leave, home),
+      },
+    ], // prettier-ignore
+  },
+  {
+    id: 'telegraph',
+    checkpoint: 'sm.telegraph',
+    strikes: straights,
+    add: (model, { launch }, strength) => [
+      {
+        change: { [`${model.hand}Hand.z`]: -0.13 * strength, [`${model.hand}Hand.y`]: -0.1 * strength, 'chest.yaw': -inwards(model) * 5 * strength },
+        shape: swell(launch - 0.2, launch, launch + 0.07),
+      },
+    ], // prettier-ignore
+  },
+  {
+    id: 'smothered',
+    checkpoint: 'sm.range',
+    strikes: straights,
+    reshape: (model, strength) => ({
+      ...model,
+      elbowAngle: model.elbowAngle - 62 * strength,
+      feet: { ...model.feet, 'leadFoot.z': (model.feet['leadFoot.z'] ?? 0) + 0.1 * strength },
+    }),
+  },
+  {
+    id: 'leaning-in',
+    checkpoint: 'st.balance',
+    strikes: straights,
+    reshape: (model, strength) => ({
+      ...model,
+      body: {
+        ...model.body,
+        'chest.pitch': (model.body['chest.pitch'] ?? 0) + 9 * strength,
+        'pelvis.pitch': 8 * strength,
+        'pelvis.y': -0.035 * strength,
+      },
+      elbowAngle: model.elbowAngle - 14 * strength,
+      returnTime: model.returnTime * (1 + 0.5 * strength),
+    }),
+  },
+  {
+    id: 'hips-back',
+    checkpoint: 'st.lean',
+    strikes: straights,
+    reshape: (model, strength) => ({
+      ...model,
+      body: {
+        ...model.body,
+        'chest.pitch': (model.body['chest.pitch'] ?? 0) + 24 * strength,
+        'pelvis.pitch': 16 * strength,
+        'head.pitch': -4 * strength,
+      },
+      feet: { ...model.feet, 'leadFoot.z': (model.feet['leadFoot.z'] ?? 0) * (1 - strength) },
+    }),
+  },
+];
+
+export const faultModel = (id: string): FaultModel | undefined => faultModels.find((fault) => fault.id === id);

@@ -1,0 +1,163 @@
+import { Vector3 } from 'three';
+import { addChange, baseStance, type Pose } from '../body/pose.ts';
+import { jointAngle, solve, type Body, type Side } from '../body/skeleton.ts';
+import { seededRandom, type Random } from '../random.ts';
+import type { Scene } from '../scene.ts';
+import { bagFace, bagTravel, type BagHit } from './bag.ts';
+import { faultModel, type Contribution, type StrikeMoments } from './fault.ts';
+import { strikeRise, swell, upAndBack } from './shape.ts';
+import { strikeModels, type StrikeModel, type TechniqueId } from './technique.ts';
+
+/** One thrown strike with everything that is true of it. Seconds of the round, degrees. */
+export interface ThrownStrike extends StrikeMoments {
+  technique: TechniqueId;
+  /** Place in its combination, from 1. */
+  place: number;
+  faults: { id: string; checkpoint: string; strength: number }[];
+  elbowAngle: number;
+}
+
+/** A whole round: what was thrown, and the body and bag at any moment. */
+export interface Performance {
+  seconds: number;
+  strikes: ThrownStrike[];
+  bodyAt(seconds: number): Body;
+  bagAt(seconds: number): number;
+}
+
+interface PlannedStrike {
+  thrown: ThrownStrike;
+  contributions: Contribution[];
+}
+
+/** From the wrist to the front of the glove. */
+const gloveLength = 0.172;
+const leadIn = 1.6;
+const leadOut = 1.4;
+
+function idleSway(random: Random): (pose: Pose, seconds: number) => void {
+  const phase = Array.from({ length: 6 }, () => random.between(0, 2 * Math.PI));
+  const wave = (index: number, hertz: number, seconds: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase[index]!);
+  return (pose, seconds) => {
+    addChange(pose, { 'pelvis.y': -0.009 }, 1 + wave(0, 1.55, seconds));
+    addChange(pose, { 'pelvis.x': 0.012, 'pelvis.roll': 0.8 }, wave(1, 0.41, seconds));
+    addChange(pose, { 'pelvis.z': 0.014 }, wave(2, 0.33, seconds));
+    addChange(pose, { 'leadHand.x': 0.01, 'leadHand.y': 0.012 }, wave(3, 0.77, seconds));
+    addChange(pose, { 'rearHand.x': 0.006, 'rearHand.y': 0.008 }, wave(4, 0.69, seconds));
+    addChange(pose, { 'chest.yaw': 1.6, 'head.yaw': 1.2 }, wave(5, 0.52, seconds));
+  };
+}
+
+/** The strike's own movement apart from its hand: hips a shade before the fist, feet before the hips. */
+function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeMoments): Contribution[] {
+  return [
+    { change: model.body, shape: upAndBack(launch - 0.03, contact, leave, home + 0.08) },
+    { change: model.feet, shape: upAndBack(launch - 0.05, contact - 0.012, leave + 0.03, home + 0.2) },
+    { change: { 'leadFoot.y': model.footLift }, shape: swell(launch - 0.05, (launch + contact) / 2 - 0.03, contact - 0.012) },
+    { change: { 'leadFoot.y': model.footLift * 0.7 }, shape: swell(leave + 0.05, (leave + home + 0.25) / 2, home + 0.2) },
+  ]; // prettier-ignore
+}
+
+/** Plans a round from its scene. The same scene gives the same round, whoever films it and from where. */
+export function perform(scene: Scene): Performance {
+  const random = seededRandom(scene.seed);
+  const sway = idleSway(random);
+  const planned: PlannedStrike[] = [];
+  const hits: BagHit[] = [];
+
+  const poseAt = (seconds: number): Pose => {
+    const pose = { ...baseStance };
+    sway(pose, seconds);
+    for (const { contributions } of planned) {
+      for (const { change, shape } of contributions) {
+        const amount = shape(seconds);
+        if (amount !== 0) addChange(pose, change, amount);
+      }
+    }
+    return pose;
+  };
+
+  const plan = (technique: TechniqueId, place: number, launch: number): PlannedStrike => {
+    const faults = scene.faults
+      .filter((fault) => fault.strike === technique)
+      .filter((fault) => random.next() < fault.share)
+      .map((fault) => ({ id: fault.fault, strength: random.between(...fault.strength) }));
+    let model = strikeModels[technique];
+    for (const fault of faults) model = faultModel(fault.id)?.reshape?.(model, fault.strength) ?? model;
+    const contact = launch + model.outTime * random.normal(1, 0.06);
+    const leave = contact + model.dwellTime * random.normal(1, 0.15);
+    const moments = { launch, contact, leave, home: leave + model.returnTime * random.normal(1, 0.07) };
+    const side: Side = model.hand === 'lead' ? 'left' : 'right';
+    const target = new Vector3(
+      random.normal(0.0, 0.015),
+      model.contactHeight + random.normal(0, 0.018),
+      bagFace + bagTravel(hits, contact),
+    );
+    const lean = { change: { 'pelvis.z': 0 }, shape: upAndBack(launch - 0.03, contact, leave, moments.home + 0.12) };
+    const hand = {
+      change: { [`${model.hand}Hand.x`]: 0, [`${model.hand}Hand.y`]: 0, [`${model.hand}Hand.z`]: 0 },
+      shape: upAndBack(launch, contact, leave, moments.home, strikeRise),
+    };
+    const around = faults.flatMap(({ id, strength }) => faultModel(id)?.add?.(model, moments, strength) ?? []);
+    const strike: PlannedStrike = {
+      contributions: [...bodyOf(model, moments), lean, hand, ...around],
+      thrown: {
+        technique,
+        place,
+        ...moments,
+        faults: faults.map(({ id, strength }) => ({ id, strength, checkpoint: faultModel(id)!.checkpoint })),
+        elbowAngle: 0,
+      },
+    };
+    planned.push(strike);
+    settle(strike, model, side, target, lean.change, hand.change);
+    hits.push({ seconds: contact, push: model.bagPush * random.normal(1, 0.15) });
+    return strike;
+  };
+
+  /** Brings fist and bag together: moves the hand onto the target and the hips to where the elbow has the angle asked for. */
+  const settle = (
+    { thrown }: PlannedStrike,
+    model: StrikeModel,
+    side: Side,
+    target: Vector3,
+    lean: { 'pelvis.z': number },
+    hand: Record<string, number>,
+  ): void => {
+    const wanted = model.elbowAngle + random.normal(0, 2);
+    for (let round = 0; round < 14; round++) {
+      const { joints } = solve(poseAt(thrown.contact));
+      const [shoulder, elbow, wrist] = [joints[`${side}Shoulder`], joints[`${side}Elbow`], joints[`${side}Wrist`]];
+      const front = wrist.clone().addScaledVector(wrist.clone().sub(elbow).normalize(), gloveLength);
+      for (const axis of ['x', 'y', 'z'] as const) hand[`${model.hand}Hand.${axis}`]! += target[axis] - front[axis];
+      const upper = elbow.distanceTo(shoulder);
+      const lower = elbow.distanceTo(wrist);
+      const reach = Math.sqrt(upper ** 2 + lower ** 2 - 2 * upper * lower * Math.cos((wanted * Math.PI) / 180));
+      const landing = wrist.clone().add(target).sub(front);
+      const missing = (shoulder.distanceTo(landing) - reach) * 0.9;
+      lean['pelvis.z'] += missing;
+      hand[`${model.hand}Hand.z`]! -= missing;
+    }
+    const { joints } = solve(poseAt(thrown.contact));
+    thrown.elbowAngle = jointAngle(joints[`${side}Shoulder`], joints[`${side}Elbow`], joints[`${side}Wrist`]);
+  };
+
+  let clock = leadIn;
+  const order = random.shuffled(scene.work.flatMap(({ strikes, times }) => Array.from({ length: times }, () => strikes)));
+  for (const combination of order) {
+    let launch = clock;
+    for (const [index, technique] of combination.entries()) {
+      const { thrown } = plan(technique, index + 1, launch);
+      launch = thrown.leave + 0.09 * random.normal(1, 0.15);
+      clock = thrown.home;
+    }
+    clock += random.between(0.45, 0.85);
+  }
+  const strikes = planned.map(({ thrown }) => thrown).sort((a, b) => a.contact - b.contact);
+  return {
+    seconds: clock + leadOut,
+    strikes,
+    bodyAt: (seconds) => solve(poseAt(seconds), scene.stance, scene.stature),
+    bagAt: (seconds) => bagTravel(hits, seconds),
+  };
+}
