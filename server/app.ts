@@ -1,0 +1,70 @@
+import compression from 'compression';
+import express, { Router, type ErrorRequestHandler, type Express } from 'express';
+import { pinoHttp } from 'pino-http';
+import type { Failure } from '@wax-fist/contract/failure';
+import { accountRoutes } from './features/accounts/routes.ts';
+import { correctionRoutes } from './features/corrections/routes.ts';
+import { footageRoutes } from './features/footage/routes.ts';
+import { uploadsIn } from './features/footage/uploads.ts';
+import { healthRoutes } from './features/health/routes.ts';
+import { momentsRoutes } from './features/moments/routes.ts';
+import { reviewRoutes } from './features/review/routes.ts';
+import { sessionRoutes } from './features/sessions/routes.ts';
+import { todayRoutes } from './features/today/routes.ts';
+import { traineeRoutes } from './features/trainees/routes.ts';
+import { pages, strictHeaders } from './http/pages.ts';
+import { notFound, Refusal } from './http/refusal.ts';
+import { ownPagesOnly, signInSessions } from './http/sign-in.ts';
+import type { Surroundings } from './surroundings.ts';
+
+/** The whole server, without a port: the tests put it on one of their own. */
+export function appOf(surroundings: Surroundings, webFolder: string): Express {
+  const { log, pool, settings } = surroundings;
+  const uploads = uploadsIn(settings);
+  const app = express();
+  app.disable('x-powered-by');
+  const router = Router();
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url === '/api/health' }, quietReqLogger: true }));
+  strictHeaders(router);
+  router.use(compression());
+  router.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  healthRoutes(router, surroundings);
+  router.use('/api', signInSessions(pool, settings), ownPagesOnly);
+  uploads.mount(router);
+  router.use('/api', express.json({ limit: '1mb' }));
+  accountRoutes(router, surroundings);
+  traineeRoutes(router, surroundings);
+  sessionRoutes(router, surroundings);
+  footageRoutes(router, surroundings, uploads);
+  momentsRoutes(router, surroundings);
+  reviewRoutes(router, surroundings);
+  correctionRoutes(router, surroundings);
+  todayRoutes(router, surroundings);
+  router.use('/api', () => {
+    throw notFound('address');
+  });
+  pages(router, webFolder);
+  app.use(router);
+  app.use(answerFailure);
+  void uploads.tidy().catch((error: unknown) => log.warn(error));
+  return app;
+}
+
+/** Every failure answers in words; only what we did not expect is logged. */
+const answerFailure: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) return next(error);
+  const { status, failure } = told(error);
+  if (status >= 500) request.log.error(error);
+  response.status(status).json(failure);
+};
+
+function told(error: unknown): { status: number; failure: Failure } {
+  if (error instanceof Refusal) return { status: error.status, failure: { message: error.message, fields: error.fields } };
+  const status = (error as { status?: unknown } | undefined)?.status;
+  if (status === 413) return { status, failure: { message: 'This is too much at once.' } };
+  if (typeof status === 'number' && status < 500) return { status, failure: { message: 'This request cannot be read.' } };
+  return { status: 500, failure: { message: 'Something went wrong on the server. Nothing you marked is lost; try again.' } };
+}

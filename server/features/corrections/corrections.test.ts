@@ -1,0 +1,129 @@
+import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { todayEndpoints } from '@wax-fist/contract/today';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import type { Verdict } from '@wax-fist/core/review';
+import { expect } from 'chai';
+import { v7 as uuid } from 'uuid';
+import { round } from '../../test/said.ts';
+import { addScene, startServer, type Scene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+
+describe('corrections', () => {
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let first: Scene;
+  before(async () => {
+    server = await startServer();
+    coach = await server.as('coach');
+  });
+  beforeEach(async () => {
+    first = await addScene(server);
+    await mark(first, ['fault', 'fault', 'clean', 'watch']);
+  });
+  after(() => server.stop());
+
+  const mark = (scene: Scene, verdicts: Verdict[], change = {}) =>
+    coach.ask(reviewEndpoints.addToLog, { clipId: scene.clipId }, { entries: round(verdicts, change) });
+  const draft = (change: object = {}) => ({
+    id: uuid(), sessionId: first.sessionId, technique: 'jab', checkpointId: 'gd.return-line', cue: 'Touch home', target: 0.15, recheckOn: '2026-03-08', ...change,
+  }); // prettier-ignore
+  const open = (body = draft()) => coach.ask<Correction>(correctionEndpoints.openCorrection, { correctionId: body.id }, body);
+  const add = (correctionId: string, kind: string, sessionId: string | null = null, change: object = {}) =>
+    coach.ask<Correction>(
+      correctionEndpoints.addCorrectionEvent,
+      { correctionId },
+      { id: uuid(), kind, sessionId, note: '', ...change },
+    );
+
+  it('opens with what was counted in its session', async () => {
+    const { body } = await open();
+    expect(body).to.include({
+      state: 'open',
+      cue: 'Touch home',
+      openedOn: '2026-03-01',
+      recheckOn: '2026-03-08',
+      newestSession: first.sessionId,
+    });
+    expect(body.history.map(({ kind, tally, by }) => ({ kind, tally, by }))).to.deep.equal([
+      { kind: 'opened', tally: { clean: 1, watch: 1, fault: 2, cantSee: 0 }, by: 'A coach' },
+    ]);
+  });
+
+  it('opened twice with the same id is one correction', async () => {
+    const body = draft();
+    await open(body);
+    expect((await open(body)).body.history).to.have.length(1);
+  });
+
+  it('is not opened a second time for the same thing', async () => {
+    await open();
+    const { status, body } = await open();
+    expect(status).to.equal(409);
+    expect((body as unknown as { message: string }).message).to.include('already');
+  });
+
+  const wrong: [what: string, change: object, status: number][] = [
+    ['a cue too long to be shouted', { cue: 'x'.repeat(81) }, 422],
+    ['no cue', { cue: ' ' }, 422],
+    ['a target that is no share', { target: 1.5 }, 422],
+    ['a checkpoint of another technique', { checkpointId: 'pv.rear-turn' }, 422],
+    ['a session that is not here', { sessionId: uuid() }, 404],
+    ['a re-check on no day', { recheckOn: '2026-13-01' }, 422],
+  ];
+  for (const [what, change, status] of wrong) {
+    it(`refuses ${what}`, async () => {
+      const body = draft(change);
+      expect((await open(body)).status).to.equal(status);
+      expect((await coach.ask(correctionEndpoints.showCorrection, { correctionId: body.id })).status).to.equal(404);
+    });
+  }
+
+  it('is re-checked with the count of the next session, and its history only grows', async () => {
+    const { id } = (await open()).body;
+    const next = await addScene(server, '2026-03-08', 3, first.traineeId);
+    await mark(next, ['clean', 'clean', 'clean', 'fault']);
+    const { body } = await add(id, 're-checked', next.sessionId, { recheckOn: '2026-03-15', note: 'Better' });
+    expect(body.history.map(({ kind }) => kind)).to.deep.equal(['opened', 're-checked']);
+    expect(body.history[1]!.tally).to.deep.equal({ clean: 3, watch: 0, fault: 1, cantSee: 0 });
+    expect(body).to.include({ recheckOn: '2026-03-15', newestSession: next.sessionId });
+  });
+
+  it('counts two cameras on the same round once', async () => {
+    await mark(first, ['fault', 'clean'], { view: 'front' });
+    const { body } = await open();
+    expect(body.history[0]!.tally).to.deep.equal({ clean: 1, watch: 1, fault: 2, cantSee: 0 });
+  });
+
+  it('closes, is no longer waiting, and opens again', async () => {
+    const { id } = (await open()).body;
+    const waiting = async (): Promise<boolean> =>
+      (await coach.ask(todayEndpoints.today)).body.corrections.some((one: Correction) => one.id === id);
+    expect(await waiting()).to.equal(true);
+    expect((await add(id, 'closed')).body.state).to.equal('closed');
+    expect(await waiting()).to.equal(false);
+    expect((await add(id, 'closed')).status).to.equal(409);
+    const { body: rows } = await coach.ask(traineeEndpoints.listTrainees);
+    expect(rows.find((row: { id: string }) => row.id === first.traineeId).openCorrections).to.equal(0);
+    expect((await add(id, 're-opened')).body.state).to.equal('open');
+    expect(await waiting()).to.equal(true);
+  });
+
+  it('is not re-checked by a session of somebody else', async () => {
+    const { id } = (await open()).body;
+    const stranger = await addScene(server);
+    expect((await add(id, 're-checked', stranger.sessionId)).status).to.equal(404);
+  });
+
+  it('offers strikes as evidence: faults and clean ones, newest first', async () => {
+    const { id } = (await open()).body;
+    const next = await addScene(server, '2026-03-08', 3, first.traineeId);
+    await mark(next, ['clean', 'cant-see']);
+    const { body } = await coach.ask(correctionEndpoints.correctionEvidence, { correctionId: id });
+    expect(body.map(({ heldOn, verdict }: Record<string, string>) => `${heldOn} ${verdict}`)).to.deep.equal([
+      '2026-03-08 clean',
+      '2026-03-01 fault',
+      '2026-03-01 fault',
+      '2026-03-01 clean',
+    ]);
+  });
+});

@@ -1,0 +1,91 @@
+import type { Correction, Evidence } from '@wax-fist/contract/corrections';
+import { and, asc, desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import type { Database } from '../../db/connection.ts';
+import {
+  account,
+  clip,
+  correction,
+  correctionEvent,
+  observation,
+  strike,
+  trainee,
+  trainingSession,
+} from '../../db/schema/index.ts';
+
+/** Closed and opened are read from the history; there is no second place that could disagree with it. */
+export const isOpen = sql`(select ${correctionEvent.kind} from ${correctionEvent}
+  where ${correctionEvent.correctionId} = ${correction.id} and ${correctionEvent.kind} in ('opened', 'closed', 're-opened')
+  order by ${correctionEvent.at} desc, ${correctionEvent.id} desc limit 1) <> 'closed'`;
+
+/** Corrections with their history, those due first, in one round trip. */
+export async function correctionsOf(db: Database, condition?: SQL): Promise<Correction[]> {
+  const rows = await db
+    .select({
+      correction,
+      traineeName: trainee.name,
+      openedOn: trainingSession.heldOn,
+      event: correctionEvent,
+      newestSession: sql<string>`(select newest.id from ${trainingSession} newest where newest.trainee_id = ${trainee.id}
+        order by newest.held_on desc, newest.created_at desc limit 1)`,
+      by: sql<string>`coalesce(${account.name}, 'someone who left')`,
+    })
+    .from(correction)
+    .innerJoin(trainee, eq(trainee.id, correction.traineeId))
+    .innerJoin(trainingSession, eq(trainingSession.id, correction.openedIn))
+    .innerJoin(correctionEvent, eq(correctionEvent.correctionId, correction.id))
+    .leftJoin(account, eq(account.id, correctionEvent.saidBy))
+    .where(condition)
+    .orderBy(asc(correction.recheckOn), asc(correction.id), asc(correctionEvent.at), asc(correctionEvent.id));
+  const all = new Map<string, Correction>();
+  for (const { correction: row, traineeName, openedOn, newestSession, event, by } of rows) {
+    const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, state: 'open', history: [] };
+    all.set(row.id, held);
+    held.history.push({
+      id: event.id,
+      kind: event.kind,
+      at: event.at.toISOString(),
+      by,
+      sessionId: event.sessionId,
+      note: event.note,
+      tally: event.tally,
+    });
+    if (event.kind === 'closed') held.state = 'closed';
+    if (event.kind === 're-opened') held.state = 'open';
+  }
+  return [...all.values()];
+}
+
+/** Most strikes that are offered as evidence. */
+const mostEvidence = 200;
+
+/** Strikes that show a correction's fault, or the same thing done well: newest session first. */
+export function evidenceFor(db: Database, correctionId: string): Promise<Evidence[]> {
+  return db
+    .select({
+      strikeId: strike.id,
+      clipId: clip.id,
+      sessionId: clip.sessionId,
+      heldOn: trainingSession.heldOn,
+      view: clip.view,
+      verdict: sql<Evidence['verdict']>`${observation.verdict}`,
+      launchFrame: strike.launchFrame,
+      contactFrame: strike.contactFrame,
+      homeFrame: strike.homeFrame,
+    })
+    .from(correction)
+    .innerJoin(trainingSession, eq(trainingSession.traineeId, correction.traineeId))
+    .innerJoin(clip, eq(clip.sessionId, trainingSession.id))
+    .innerJoin(strike, and(eq(strike.clipId, clip.id), eq(strike.technique, correction.technique), eq(strike.removed, false)))
+    .innerJoin(
+      observation,
+      and(
+        eq(observation.strikeId, strike.id),
+        eq(observation.checkpointId, correction.checkpointId),
+        eq(observation.superseded, false),
+        inArray(observation.verdict, ['clean', 'fault']),
+      ),
+    )
+    .where(eq(correction.id, correctionId))
+    .orderBy(desc(trainingSession.heldOn), asc(strike.contactFrame))
+    .limit(mostEvidence);
+}

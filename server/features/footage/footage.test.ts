@@ -1,0 +1,222 @@
+import { footageEndpoints, uploadPath, type Clip, type KnownFilm } from '@wax-fist/contract/footage';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { unpackTimeline } from '@wax-fist/core/moments';
+import { expect } from 'chai';
+import { createHash } from 'node:crypto';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { v7 as uuid } from 'uuid';
+import { badFilms, brokenOff, ffmpeg, goodFilms, made, shownTimes } from '../../test/films.ts';
+import { strikeSaid } from '../../test/said.ts';
+import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+
+const tus = { 'tus-resumable': '1.0.0' };
+const chunk = { ...tus, 'content-type': 'application/offset+octet-stream' };
+
+describe('footage', function () {
+  this.timeout(60_000);
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let sessionId: string;
+  let folder: string;
+  before(async () => {
+    server = await startServer();
+    coach = await server.as('coach');
+    ({ sessionId } = await addScene(server));
+    folder = await mkdtemp(join(tmpdir(), 'wax-fist-films-'));
+  });
+  after(async () => {
+    await server.stop();
+    await rm(folder, { recursive: true });
+  });
+
+  async function begin(length: number): Promise<string> {
+    const begun = await coach.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(length) } });
+    return begun.headers.get('location')!;
+  }
+  const patch = (location: string, offset: number, bytes: Uint8Array) =>
+    coach.fetch(location, {
+      method: 'PATCH',
+      headers: { ...chunk, 'upload-offset': String(offset) },
+      body: new Uint8Array(bytes),
+    });
+  async function upload(bytes: Uint8Array): Promise<string> {
+    const location = await begin(bytes.length);
+    if (bytes.length > 0) expect((await patch(location, 0, bytes)).status).to.equal(204);
+    return location.split('/').at(-1)!;
+  }
+  const add = (uploadId: string, fileName: string, id = uuid()) =>
+    coach.ask<Clip>(footageEndpoints.addClip, { clipId: id }, { id, sessionId, uploadId, fileName, view: 'front' });
+
+  /** Waits, by asking, until the import has come to an end. */
+  async function settled(clipId: string): Promise<Clip> {
+    for (;;) {
+      const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
+      if (body.state === 'ready' || body.state === 'failed') return body;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  }
+  /** Waits until every step has come to an end. */
+  async function wholly(clipId: string): Promise<Clip> {
+    for (;;) {
+      const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
+      if (!body.steps.some(({ state }) => state === 'waiting' || state === 'working')) return body;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  }
+  async function imported(path: string, fileName: string): Promise<Clip> {
+    const { body } = await add(await upload(await readFile(path)), fileName);
+    return settled(body.id);
+  }
+
+  for (const [name, make] of Object.entries(goodFilms)) {
+    it(`${name} is worked in with every frame at its own time`, async () => {
+      const path = await made(folder, name, make);
+      const clip = await imported(path, name);
+      expect(clip.state, clip.remark ?? '').to.equal('ready');
+      const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.clipTimeline, { clipId: clip.id });
+      const timeline = [...unpackTimeline(new Uint8Array(body))];
+      const source = await shownTimes(path);
+      expect(timeline).to.have.length(source.length);
+      timeline.forEach((time, frame) => {
+        // Of a frame without a time of its own, only the order is known.
+        if (Number.isFinite(source[frame])) expect(time, `frame ${frame}`).to.be.closeTo(source[frame]! - source[0]!, 1.01);
+      });
+      expect(clip.frames).to.equal(source.length);
+      expect(clip.width! % 2).to.equal(0);
+    });
+  }
+
+  it('portrait.mp4 stands upright', async () => {
+    const clip = await imported(await made(folder, 'portrait.mp4', goodFilms['portrait.mp4']!), 'portrait.mp4');
+    expect([clip.width, clip.height]).to.deep.equal([240, 320]);
+  });
+
+  for (const [name, { make, reason }] of Object.entries(badFilms)) {
+    it(`${name} is refused with a reason`, async () => {
+      const clip = await imported(await made(folder, name, make), name);
+      expect(clip.state).to.equal('failed');
+      expect(clip.remark).to.match(reason);
+      expect((await coach.ask(footageEndpoints.clipFilm, { clipId: clip.id })).status).to.equal(404);
+    });
+  }
+
+  it('a film that breaks off is used as far as it goes, and says so', async () => {
+    const clip = await imported(await made(folder, 'broken-off.mp4', brokenOff), 'broken-off.mp4');
+    expect(clip.state).to.equal('ready');
+    expect(clip.remark).to.include('ends early');
+    expect(clip.frames).to.be.within(10, 170);
+  });
+
+  it('a film that there is no room for is refused before it is sent, and so is one that is too large', async () => {
+    const full = await startServer({ works: false, environment: { WAX_SPARE_GB: '1000000' } });
+    const begun = (at: Visitor, bytes: number) => at.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes) } }); // prettier-ignore
+    const answer = await begun(await full.as('coach'), 1000);
+    expect(answer.status).to.equal(507);
+    expect(await answer.text()).to.match(/no room for this film.*Nothing was sent/);
+    await full.stop();
+    expect((await begun(coach, 9 * 1024 ** 3)).status).to.equal(413);
+  });
+
+  it('an empty file is refused at once', async () => {
+    const { status, body } = await add(await upload(new Uint8Array(0)), 'empty.mp4');
+    expect(status).to.equal(422);
+    expect((body as unknown as { message: string }).message).to.include('0 bytes');
+  });
+
+  it('an upload goes on where it stopped', async () => {
+    const path = await made(folder, 'resumed.mp4', goodFilms['phone.mp4']!);
+    const bytes = await readFile(path);
+    const half = bytes.length >> 1;
+    const location = await begin(bytes.length);
+    await patch(location, 0, bytes.subarray(0, half));
+    const uploadId = location.split('/').at(-1)!;
+    expect((await add(uploadId, 'resumed.mp4')).status).to.equal(409);
+    const asked = await coach.fetch(location, { method: 'HEAD', headers: tus });
+    expect(Number(asked.headers.get('upload-offset'))).to.equal(half);
+    expect((await patch(location, 0, bytes)).status).to.equal(409);
+    expect((await patch(location, half, bytes.subarray(half))).status).to.equal(204);
+    const { body } = await add(uploadId, 'resumed.mp4');
+    expect((await settled(body.id)).state).to.equal('ready');
+  });
+
+  it('the original is kept untouched, and known by its hash', async () => {
+    const path = await made(folder, 'kept.mp4', goodFilms['phone.mp4']!);
+    const clip = await imported(path, 'kept.mp4');
+    const sum = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex');
+    const kept = await readFile(await server.surroundings.storage.bring(clip.id, 'original'));
+    expect(sum(kept)).to.equal(sum(await readFile(path)));
+    const known = await coach.ask<KnownFilm[]>(footageEndpoints.filmsKnownBy, { sha256: sum(kept) });
+    expect(known.body.map(({ clipId }) => clipId)).to.include(clip.id);
+    expect(known.body[0]).to.include({ traineeName: 'Somebody', heldOn: '2026-03-01' });
+    expect((await coach.ask(footageEndpoints.filmsKnownBy, { sha256: sum(Buffer.from('another')) })).body).to.deep.equal([]);
+  });
+
+  it('asking twice for the same film makes one', async () => {
+    const uploadId = await upload(await readFile(await made(folder, 'twice.mp4', goodFilms['tiny.mp4']!)));
+    const id = uuid();
+    const answers = [await add(uploadId, 'twice.mp4', id), await add(uploadId, 'twice.mp4', id)];
+    expect(answers.map(({ status }) => status)).to.deep.equal([200, 200]);
+    expect((await settled(id)).state).to.equal('ready');
+  });
+
+  it('an upload that nobody made is no film', async () => {
+    expect((await add('0123456789abcdef', 'ghost.mp4')).status).to.equal(409);
+  });
+
+  it('films are sent by range, and only to who is signed in', async () => {
+    const clip = await imported(await made(folder, 'range.mp4', goodFilms['phone.mp4']!), 'range.mp4');
+    await wholly(clip.id);
+    const path = `/api/clips/${clip.id}/film.mp4`;
+    const part = await coach.fetch(path, { headers: { range: 'bytes=4-7' } });
+    expect(part.status).to.equal(206);
+    expect(await part.text()).to.equal('ftyp');
+    expect(part.headers.get('cache-control')).to.match(/private/);
+    expect((await coach.fetch(path, { headers: { range: 'bytes=99999999-' } })).status).to.equal(416);
+    expect((await coach.fetch(path, { method: 'HEAD' })).headers.get('content-length')).to.match(/^[1-9]\d+$/);
+    expect((await server.visitor().fetch(path)).status).to.equal(401);
+    const strip = await coach.fetch(`/api/clips/${clip.id}/strip.jpg`);
+    expect(strip.headers.get('content-type')).to.equal('image/jpeg');
+  });
+
+  it('loudness begins with the first frame and follows the sound', async () => {
+    const make = (path: string) =>
+      ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=160x120:r=30:d=3', '-f', 'lavfi', '-i', "aevalsrc='0.5*sin(6000*t)*between(t,1,1.5)':d=3:s=48000", '-c:v', 'libx264', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path);
+    const clip = await imported(await made(folder, 'beep.mp4', make), 'beep.mp4');
+    await wholly(clip.id);
+    const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.clipLoudness, { clipId: clip.id });
+    const loudness = new Uint8Array(body);
+    const loud = [...loudness.keys()].filter((step) => loudness[step]! > 150);
+    expect(loud[0]).to.be.within(97, 103);
+    expect(loud.at(-1)).to.be.within(147, 153);
+  }); // prettier-ignore
+
+  it('a failed import can be tried again, a good one cannot', async () => {
+    const bad = await imported(await made(folder, 'again.mp4', badFilms['text.mp4']!.make), 'again.mp4');
+    expect((await coach.ask<Clip>(footageEndpoints.retryClip, { clipId: bad.id })).status).to.equal(200);
+    expect((await settled(bad.id)).state).to.equal('failed');
+    const good = await imported(await made(folder, 'good.mp4', goodFilms['tiny.mp4']!), 'good.mp4');
+    expect((await coach.ask(footageEndpoints.retryClip, { clipId: good.id })).status).to.equal(409);
+  });
+
+  it('view and “done” can be changed, each by itself', async () => {
+    const clip = await imported(await made(folder, 'view.mp4', goodFilms['tiny.mp4']!), 'view.mp4');
+    const change = (body: object) => coach.ask<Clip>(footageEndpoints.changeClip, { clipId: clip.id }, body);
+    expect((await change({ view: 'rear-side' })).body).to.include({ view: 'rear-side', done: false });
+    expect((await change({ done: true })).body).to.include({ view: 'rear-side', done: true });
+    expect((await change({ view: 'from above' })).status).to.equal(422);
+  });
+
+  it('a film with marks is not removed, one without is, with its bytes', async () => {
+    const clip = await imported(await made(folder, 'gone.mp4', goodFilms['phone.mp4']!), 'gone.mp4');
+    const strike = strikeSaid(uuid(), { launchFrame: 1, contactFrame: 2, homeFrame: 3 });
+    const log = (entries: unknown[]) => coach.ask(reviewEndpoints.addToLog, { clipId: clip.id }, { entries });
+    await log([strike]);
+    expect((await coach.ask(footageEndpoints.removeClip, { clipId: clip.id })).status).to.equal(409);
+    await log([{ ...strike, id: uuid(), removed: true, saidAt: new Date().toISOString() }]);
+    expect((await coach.ask(footageEndpoints.removeClip, { clipId: clip.id })).status).to.equal(204);
+    expect((await coach.ask(footageEndpoints.showClip, { clipId: clip.id })).status).to.equal(404);
+    expect(await server.surroundings.storage.bytes(clip.id, 'original')).to.equal(undefined);
+  });
+});

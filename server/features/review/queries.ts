@@ -1,0 +1,112 @@
+import type { ObservationEntry, Review, SessionTally } from '@wax-fist/contract/review';
+import { oneViewEach, type Tally } from '@wax-fist/core/review';
+import type { TechniqueId } from '@wax-fist/core/technique';
+import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
+import type { Database } from '../../db/connection.ts';
+import { account, clip, observation, strike, trainingSession } from '../../db/schema/index.ts';
+
+const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
+
+const observationColumns = {
+  id: observation.id,
+  strikeId: observation.strikeId,
+  saidAt: observation.saidAt,
+  checkpointId: observation.checkpointId,
+  verdict: observation.verdict,
+  note: observation.note,
+  view: observation.view,
+  checklistVersion: observation.checklistVersion,
+  saidBy: saidByName,
+};
+
+type ObservationRow = Omit<ObservationEntry, 'kind' | 'saidAt'> & { saidAt: Date; saidBy: string };
+const asEntry = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as const, ...row, saidAt: saidAt.toISOString() });
+
+/** What counts now in one clip. */
+export async function reviewOf(db: Database, clipId: string): Promise<Review> {
+  const [strikes, observations] = await Promise.all([
+    db
+      .select({
+        id: strike.revisionId,
+        strikeId: strike.id,
+        saidAt: strike.saidAt,
+        technique: strike.technique,
+        launchFrame: strike.launchFrame,
+        contactFrame: strike.contactFrame,
+        homeFrame: strike.homeFrame,
+        removed: strike.removed,
+        saidBy: saidByName,
+      })
+      .from(strike)
+      .leftJoin(account, eq(account.id, strike.saidBy))
+      .where(and(eq(strike.clipId, clipId), eq(strike.removed, false)))
+      .orderBy(asc(strike.contactFrame)),
+    db
+      .select(observationColumns)
+      .from(observation)
+      .innerJoin(strike, eq(strike.id, observation.strikeId))
+      .leftJoin(account, eq(account.id, observation.saidBy))
+      .where(
+        and(
+          eq(strike.clipId, clipId),
+          eq(strike.removed, false),
+          eq(observation.superseded, false),
+          or(isNotNull(observation.verdict), isNotNull(observation.note)),
+        ),
+      ),
+  ]);
+  return {
+    strikes: strikes.map(({ saidAt, ...row }) => ({ kind: 'strike' as const, ...row, saidAt: saidAt.toISOString() })),
+    observations: observations.map(asEntry),
+  };
+}
+
+/** Everything ever said of a strike's checkpoints, newest first. */
+export async function historyOf(db: Database, strikeId: string) {
+  const rows = await db
+    .select({ ...observationColumns, superseded: observation.superseded })
+    .from(observation)
+    .leftJoin(account, eq(account.id, observation.saidBy))
+    .where(eq(observation.strikeId, strikeId))
+    .orderBy(desc(observation.saidAt), desc(observation.id));
+  return rows.map(({ saidBy, superseded, ...row }) => ({ entry: asEntry({ ...row, saidBy }), saidBy, counts: !superseded }));
+}
+
+const how = (verdict: string): SQL<number> => sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
+
+/** Tallies by session, technique, checkpoint and view, oldest session first, in one round trip. */
+export async function talliesOf(db: Database, condition: SQL): Promise<SessionTally[]> {
+  const columns = {
+    sessionId: trainingSession.id,
+    heldOn: trainingSession.heldOn,
+    rung: trainingSession.rung,
+    technique: strike.technique,
+    checkpointId: observation.checkpointId,
+    view: observation.view,
+  };
+  const rows = await db
+    .select({ ...columns, clean: how('clean'), watch: how('watch'), fault: how('fault'), cantSee: how('cant-see') })
+    .from(observation)
+    .innerJoin(strike, eq(strike.id, observation.strikeId))
+    .innerJoin(clip, eq(clip.id, strike.clipId))
+    .innerJoin(trainingSession, eq(trainingSession.id, clip.sessionId))
+    .where(and(condition, eq(observation.superseded, false), isNotNull(observation.verdict), eq(strike.removed, false)))
+    .groupBy(...Object.values(columns))
+    .orderBy(asc(trainingSession.heldOn), asc(trainingSession.id));
+  return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
+}
+
+/** What a session says of one thing at this moment, from its best view; null when nothing was judged. */
+export async function countedIn(
+  db: Database,
+  sessionId: string,
+  technique: TechniqueId,
+  checkpointId: string,
+): Promise<Tally | null> {
+  const condition = and(
+    eq(trainingSession.id, sessionId),
+    eq(strike.technique, technique),
+    eq(observation.checkpointId, checkpointId),
+  )!;
+  return oneViewEach(await talliesOf(db, condition))[0]?.tally ?? null;
+}

@@ -1,0 +1,21 @@
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { eq } from 'drizzle-orm';
+import type { Router } from 'express';
+import { trainee } from '../../db/schema/index.ts';
+import { found } from '../../http/refusal.ts';
+import { sameId, serve } from '../../http/serve.ts';
+import type { Surroundings } from '../../surroundings.ts';
+import { traineeRows } from './queries.ts';
+
+export function traineeRoutes(router: Router, { db }: Surroundings): void {
+  serve(router, traineeEndpoints.listTrainees, () => traineeRows(db));
+  serve(router, traineeEndpoints.saveTrainee, async ({ params, body }) => {
+    sameId(params.traineeId, body.id);
+    const { id, ...fields } = body;
+    const [saved] = await db.insert(trainee).values(body).onConflictDoUpdate({ target: trainee.id, set: fields }).returning();
+    return { ...saved!, id };
+  });
+  serve(router, traineeEndpoints.showTrainee, async ({ params }) =>
+    found(await db.select().from(trainee).where(eq(trainee.id, params.traineeId)), 'trainee'),
+  );
+}

@@ -1,0 +1,59 @@
+import type { BodyOf, Endpoint, ParamsOf, ReplyOf } from '@wax-fist/contract/endpoint';
+import type { Router } from 'express';
+import { type Request, type Response } from 'express';
+import { ValidationError, type Schema } from 'yup';
+import { validate as isUuid } from 'uuid';
+import { requireRole, type SignedIn } from './sign-in.ts';
+import { notFound, Refusal } from './refusal.ts';
+
+/** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
+export interface Asked<E extends Endpoint> {
+  params: ParamsOf<E>;
+  body: BodyOf<E>;
+  account: SignedIn;
+  request: Request;
+  response: Response;
+}
+
+type Answer<E extends Endpoint> = E['reply'] extends Schema ? ReplyOf<E> | Promise<ReplyOf<E>> : void | Promise<void>;
+export type Handler<E extends Endpoint> = (asked: Asked<E>) => Answer<E>;
+
+/** Checks a body against its shape; throws a refusal that names every field at fault. */
+async function checkedBody<E extends Endpoint>(endpoint: E, body: unknown): Promise<BodyOf<E>> {
+  if (!endpoint.body) return undefined as BodyOf<E>;
+  try {
+    return (await endpoint.body.validate(body, { abortEarly: false, stripUnknown: true })) as BodyOf<E>;
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const fields = (error.inner.length > 0 ? error.inner : [error]).map(({ path, message }) => ({ field: path ?? '', message }));
+    throw new Refusal(422, fields[0]?.message ?? 'Something in this form is not right.', fields);
+  }
+}
+
+/** Puts one endpoint of the contract on the router: who may, which shape, and what it does. */
+export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void {
+  const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
+  router[method](endpoint.path, requireRole(endpoint.allowed), async (request, response) => {
+    for (const [name, value] of Object.entries(request.params))
+      if (name.endsWith('Id') && !isUuid(value)) throw notFound(name.replace(/Id$/, ''));
+    const answer = await handler({
+      params: request.params as ParamsOf<E>,
+      body: await checkedBody(endpoint, request.body),
+      // Health is asked before there are sessions, so that it answers without a database.
+      account: (request.session as Request['session'] | undefined)?.account as SignedIn,
+      request,
+      response,
+    });
+    if (response.headersSent || response.writableEnded) return;
+    if (endpoint.reply) response.json(answer);
+    else response.status(204).end();
+  });
+}
+
+/** What is put at an address has to carry the id of that address. */
+export function sameId(inPath: string, inBody: string): void {
+  if (inPath !== inBody)
+    throw new Refusal(422, 'The address names another id than the content.', [
+      { field: 'id', message: 'Not the id of the address.' },
+    ]);
+}

@@ -1,0 +1,32 @@
+import type { ImportStep } from '@wax-fist/contract/footage';
+import type { StepWork } from './step.ts';
+import { filmStripStep } from './steps/film-strip.ts';
+import { hitsStep } from './steps/hits.ts';
+import { motionStep } from './steps/motion.ts';
+import { probeStep } from './steps/probe.ts';
+import { reviewCopyStep } from './steps/review-copy.ts';
+import { soundStep } from './steps/sound.ts';
+import { timelineStep } from './steps/timeline.ts';
+import { viewsStep } from './steps/views.ts';
+
+export interface StepRule {
+  /** Steps whose results it needs. */
+  after: readonly ImportStep[];
+  /** Without it there is no review: its failure is the film's. */
+  essential: boolean;
+  /** A film without sound has nothing to do here. */
+  needsSound: boolean;
+  run: (work: StepWork) => Promise<void>;
+}
+
+/** What is done with an uploaded original, in the order in which one worker would do it. Each step may be run again from its start. */
+export const importRules: Record<ImportStep, StepRule> = {
+  probe: { after: [], essential: true, needsSound: false, run: probeStep },
+  'review-copy': { after: ['probe'], essential: true, needsSound: false, run: reviewCopyStep },
+  timeline: { after: ['review-copy'], essential: true, needsSound: false, run: timelineStep },
+  'film-strip': { after: ['timeline'], essential: false, needsSound: false, run: filmStripStep },
+  sound: { after: ['timeline'], essential: false, needsSound: true, run: soundStep },
+  hits: { after: ['sound'], essential: false, needsSound: true, run: hitsStep },
+  views: { after: ['sound'], essential: false, needsSound: true, run: viewsStep },
+  motion: { after: ['timeline'], essential: false, needsSound: false, run: motionStep },
+};

@@ -1,0 +1,154 @@
+import { footageEndpoints, importSteps, type Clip, type ImportStep } from '@wax-fist/contract/footage';
+import { expect } from 'chai';
+import { eq, sql } from 'drizzle-orm';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { v7 as uuid } from 'uuid';
+import { clip, clipStep } from '../db/schema/index.ts';
+import { blows, ffmpeg, made } from '../test/films.ts';
+import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
+import { importRules } from './import-steps.ts';
+import { addSteps, workOnClip } from './work-on-clip.ts';
+
+describe('the steps of an import', () => {
+  it('need only steps that come before them, and what is essential needs nothing else', () => {
+    for (const [place, step] of importSteps.entries()) {
+      for (const needed of importRules[step].after) {
+        expect(importSteps.indexOf(needed)).to.be.below(place);
+        if (importRules[step].essential) expect(importRules[needed].essential).to.equal(true);
+      }
+    }
+  });
+});
+
+describe('workers', function () {
+  this.timeout(120_000);
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let sessionId: string;
+  let folder: string;
+  const workers: ChildProcess[] = [];
+  before(async () => {
+    server = await startServer({ works: false });
+    coach = await server.as('coach');
+    ({ sessionId } = await addScene(server));
+    folder = await mkdtemp(join(tmpdir(), 'wax-fist-jobs-'));
+  });
+  afterEach(async () => {
+    for (const worker of workers.splice(0)) await killed(worker, 'SIGKILL');
+  });
+  after(async () => {
+    await server.stop();
+    await rm(folder, { recursive: true });
+  });
+
+  function startWorker(): ChildProcess {
+    const { home, databaseUrl } = server.surroundings.settings;
+    const environment = { ...process.env, WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_LOG: 'silent' };
+    const worker = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'worker.ts')], { env: environment, stdio: 'inherit' });
+    workers.push(worker);
+    return worker;
+  } // prettier-ignore
+  async function killed(worker: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+    if (worker.exitCode !== null || worker.signalCode !== null) return;
+    const exit = once(worker, 'exit');
+    worker.kill(signal);
+    await exit;
+  }
+
+  /** A film whose review copy takes some seconds. */
+  const longFilm = (path: string) =>
+    ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=640x480:r=30:d=10,noise=alls=7:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=10', '-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path); // prettier-ignore
+  async function queued(make: (path: string) => Promise<unknown>): Promise<string> {
+    const { db, storage, queue } = server.surroundings;
+    const id = uuid();
+    await storage.keep(await made(folder, `${id}.mp4`, make), id, 'original');
+    await db.insert(clip).values({ id, sessionId, view: 'front', fileName: 'round.mp4', bytes: 1000 });
+    await addSteps(db, id);
+    await queue.importClip(id);
+    return id;
+  }
+  const shown = async (clipId: string): Promise<Clip> => (await coach.ask<Clip>(footageEndpoints.showClip, { clipId })).body;
+  const stepOf = (film: Clip, step: ImportStep) => film.steps.find((one) => one.step === step)!;
+  async function until(clipId: string, holds: (film: Clip) => boolean): Promise<Clip> {
+    for (;;) {
+      const film = await shown(clipId);
+      if (holds(film)) return film;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  }
+  const halfWay = (film: Clip): boolean => stepOf(film, 'review-copy').progress > 0.05;
+  const over = (film: Clip): boolean => film.steps.every(({ state }) => state !== 'waiting' && state !== 'working');
+
+  it('a film whose worker is killed half way is worked in by the next one, and the time left is told', async () => {
+    const worker = startWorker();
+    const clipId = await queued(longFilm);
+    const film = await until(clipId, halfWay);
+    expect(stepOf(film, 'review-copy').left).to.be.above(0);
+    await killed(worker, 'SIGKILL');
+    startWorker();
+    const done = await until(clipId, over);
+    expect(done.state).to.equal('ready');
+    expect(done.steps.map(({ state }) => state)).to.deep.equal(importSteps.map(() => 'done'));
+    const attempts = await server.surroundings.db.select({ attempts: clipStep.attempts, step: clipStep.step }).from(clipStep).where(eq(clipStep.clipId, clipId));
+    expect(attempts.find(({ step }) => step === 'review-copy')!.attempts).to.equal(2);
+    expect(attempts.find(({ step }) => step === 'probe')!.attempts).to.equal(1);
+  }); // prettier-ignore
+
+  it('a worker that is told to end gives its step back at once', async () => {
+    const worker = startWorker();
+    const clipId = await queued(longFilm);
+    await until(clipId, halfWay);
+    await killed(worker, 'SIGTERM');
+    const film = await shown(clipId);
+    expect(stepOf(film, 'review-copy').state).to.equal('waiting');
+    await coach.ask(footageEndpoints.stopClip, { clipId });
+  });
+
+  it('a coach can stop an import, and go on with it later', async () => {
+    startWorker();
+    const clipId = await queued(longFilm);
+    await until(clipId, halfWay);
+    const stopped = await coach.ask<Clip>(footageEndpoints.stopClip, { clipId });
+    expect(stopped.body.state).to.equal('stopped');
+    await new Promise((resolve) => setTimeout(resolve, 2500));
+    const still = await shown(clipId);
+    expect(still.state).to.equal('stopped');
+    expect(still.steps.some(({ state }) => state === 'working')).to.equal(false);
+    await coach.ask(footageEndpoints.retryClip, { clipId });
+    expect((await until(clipId, over)).state).to.equal('ready');
+  });
+
+  it('two workers share the films, and do nothing twice', async () => {
+    const clips = await Promise.all(Array.from({ length: 4 }, () => queued((path) => blows(4, 0, path))));
+    startWorker();
+    startWorker();
+    for (const clipId of clips) expect((await until(clipId, over)).state).to.equal('ready');
+    const rows = await server.surroundings.db.select().from(clipStep).where(sql`${clipStep.clipId} in ${clips}`);
+    expect(new Set(rows.map(({ attempts }) => attempts))).to.deep.equal(new Set([1]));
+    expect(new Set(rows.map(({ worker }) => worker)).size).to.equal(2);
+  }); // prettier-ignore
+
+  it('a step that breaks off three times is given up, in words; the review goes on without it', async () => {
+    const { db, storage, settings } = server.surroundings;
+    const clipId = await queued((path) => blows(3, 0, path));
+    const lame = { ...storage, keep: (path: string, id: string, file: Parameters<typeof storage.keep>[2]) => (file === 'strip.jpg' ? Promise.reject(new Error('disk full')) : storage.keep(path, id, file)) }; // prettier-ignore
+    const work = () => workOnClip({ db, storage: lame, home: settings.home, worker: 'lame' }, clipId, true);
+    for (const attempt of [1, 2]) {
+      await work().then(
+        () => expect.fail(`attempt ${attempt} should have been thrown on, so that the queue tries again`),
+        (error: Error) => expect(error.message).to.equal('disk full'),
+      );
+      expect(stepOf(await shown(clipId), 'film-strip')).to.deep.include({ state: 'waiting', reason: 'It broke off and is tried again.' }); // prettier-ignore
+    }
+    await work();
+    const film = await shown(clipId);
+    expect(film.state).to.equal('ready');
+    expect(stepOf(film, 'film-strip')).to.deep.include({ state: 'failed' });
+    expect(stepOf(film, 'film-strip').reason).to.match(/3 times/);
+    expect(stepOf(film, 'hits').state).to.equal('done');
+  });
+});

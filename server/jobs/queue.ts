@@ -1,0 +1,39 @@
+import PgBoss from 'pg-boss';
+
+const importQueue = 'import-clip';
+/** What leads to a review goes before what only adds to one. */
+const priorities = { review: 10, rest: 0 } as const;
+export type ImportPart = keyof typeof priorities;
+
+interface Job {
+  clipId: string;
+  part: ImportPart;
+}
+
+export interface Queue {
+  /** Asks any worker to work on this clip. Asking twice before one has begun is asking once. */
+  importClip(clipId: string, part?: ImportPart): Promise<void>;
+  /** Takes jobs one at a time until stopped. */
+  work(onImport: (clipId: string, part: ImportPart) => Promise<void>): Promise<void>;
+  stop(): Promise<void>;
+}
+
+/** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the clip. */
+export async function openQueue(databaseUrl: string, onError: (error: Error) => void): Promise<Queue> {
+  const boss = new PgBoss({ connectionString: databaseUrl, max: 4 });
+  boss.on('error', onError);
+  await boss.start();
+  await boss.createQueue(importQueue, { name: importQueue, policy: 'short', retryLimit: 2, retryDelay: 2, retryBackoff: true, expireInHours: 12 }); // prettier-ignore
+  return {
+    async importClip(clipId, part = 'review') {
+      const job: Job = { clipId, part };
+      await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${clipId} ${part}` });
+    },
+    async work(onImport) {
+      await boss.work<Job>(importQueue, { pollingIntervalSeconds: 0.5, batchSize: 1, priority: true }, async ([job]) => {
+        if (job) await onImport(job.data.clipId, job.data.part);
+      });
+    },
+    stop: () => boss.stop({ graceful: true, timeout: 3000, wait: true }),
+  };
+}

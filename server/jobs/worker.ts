@@ -1,0 +1,42 @@
+import { hostname } from 'node:os';
+import { sql } from 'drizzle-orm';
+import pino from 'pino';
+import { connect } from '../db/connection.ts';
+import { workerSign } from '../db/schema/index.ts';
+import { settingsFrom } from '../settings.ts';
+import { storageFrom } from '../storage/open.ts';
+import { openQueue } from './queue.ts';
+import { takeJobs } from './take-jobs.ts';
+
+/** How often a worker says that it is alive. */
+const signEvery = 4000;
+
+const settings = settingsFrom(process.env);
+const log = pino({ level: settings.logLevel, name: 'worker' });
+const { db, close } = connect(settings.databaseUrl);
+const queue = await openQueue(settings.databaseUrl, (error) => log.error(error));
+const worker = `${hostname()}-${process.pid}`;
+const ending = new AbortController();
+
+const sign = async (): Promise<void> => {
+  await db
+    .insert(workerSign)
+    .values({ worker, seenAt: sql`now()` })
+    .onConflictDoUpdate({ target: workerSign.worker, set: { seenAt: sql`now()` } })
+    .catch((error: Error) => log.error(error));
+};
+await sign();
+const signing = setInterval(() => void sign(), signEvery);
+
+await takeJobs({ db, storage: storageFrom(settings), home: settings.home, worker, ending: ending.signal }, queue, log);
+log.info('worker is ready');
+
+const stop = async (): Promise<void> => {
+  clearInterval(signing);
+  ending.abort();
+  await queue.stop().catch(() => undefined);
+  await close();
+  process.exit(0);
+};
+process.once('SIGTERM', () => void stop());
+process.once('SIGINT', () => void stop());

@@ -1,0 +1,29 @@
+import { join } from 'node:path';
+import pino from 'pino';
+import { appOf } from './app.ts';
+import { connect, migrateDatabase } from './db/connection.ts';
+import { openQueue } from './jobs/queue.ts';
+import { settingsFrom } from './settings.ts';
+import { storageFrom } from './storage/open.ts';
+
+const settings = settingsFrom(process.env);
+const log = pino({ level: settings.logLevel, name: 'server' });
+const connection = connect(settings.databaseUrl);
+await migrateDatabase(connection);
+const storage = storageFrom(settings);
+await storage.check();
+const queue = await openQueue(settings.databaseUrl, (error) => log.error(error));
+const app = appOf({ ...connection, settings, storage, queue, log }, join(import.meta.dirname, '../web/dist'));
+
+const server = app.listen(settings.port, '127.0.0.1', (error) => {
+  if (!error) return log.info({ port: settings.port }, 'serving');
+  log.fatal(error);
+  process.exit(1);
+});
+
+const stop = (): void => {
+  server.close(() => void Promise.allSettled([queue.stop(), connection.close()]).then(() => process.exit(0)));
+  server.closeAllConnections();
+};
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);

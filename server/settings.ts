@@ -1,0 +1,66 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import type { S3Settings } from './storage/s3.ts';
+
+/** Everything that differs between one machine and another; read once, from the environment. */
+export interface Settings {
+  home: string;
+  port: number;
+  databaseUrl: string;
+  secret: string;
+  /** Only over https; off for the loopback start. */
+  secureCookie: boolean;
+  logLevel: string;
+  /** Bytes of the disk that films never fill. */
+  spare: number;
+  /** Where films are kept; absent, they lie in the data folder. */
+  s3?: S3Settings;
+}
+
+const s3Variables = {
+  endpoint: 'WAX_S3_ENDPOINT',
+  region: 'WAX_S3_REGION',
+  bucket: 'WAX_S3_BUCKET',
+  accessKeyId: 'WAX_S3_KEY',
+  secretAccessKey: 'WAX_S3_SECRET',
+} as const;
+
+function s3From(environment: NodeJS.ProcessEnv): S3Settings | undefined {
+  if (!environment[s3Variables.endpoint]) return undefined;
+  const told: NodeJS.ProcessEnv = { [s3Variables.region]: 'us-east-1', ...environment };
+  const missing = Object.values(s3Variables).filter((name) => !told[name]);
+  if (missing.length > 0) throw new Error(`${s3Variables.endpoint} is set, but ${missing.join(', ')} is not.`);
+  return Object.fromEntries(Object.entries(s3Variables).map(([key, name]) => [key, told[name]])) as unknown as S3Settings;
+}
+
+/** A secret kept in the data folder, made at first need and readable by its owner alone. */
+export function keptSecret(home: string, name: string): string {
+  const file = join(home, name);
+  if (!existsSync(file)) {
+    mkdirSync(home, { recursive: true });
+    writeFileSync(file, randomBytes(24).toString('base64url'), { mode: 0o600 });
+  }
+  return readFileSync(file, 'utf8').trim();
+}
+
+/** @throws Error naming the variable that is missing or wrong. */
+export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
+  const home = resolve(environment.WAX_HOME ?? '.local');
+  const port = Number(environment.WAX_PORT ?? 4310);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error('WAX_PORT is not a port number.');
+  const databaseUrl = environment.WAX_DATABASE_URL;
+  if (!databaseUrl) throw new Error('WAX_DATABASE_URL says where PostgreSQL is; bin/demo sets it.');
+  const spareGigabytes = Number(environment.WAX_SPARE_GB ?? 1);
+  if (!(spareGigabytes >= 0)) throw new Error('WAX_SPARE_GB is not a number of gigabytes.');
+  return {
+    home,
+    port,
+    databaseUrl,
+    secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
+    secureCookie: environment.WAX_SECURE_COOKIE === '1',
+    logLevel: environment.WAX_LOG ?? 'info',
+    spare: spareGigabytes * 1e9,
+    s3: s3From(environment),
+  };
+}

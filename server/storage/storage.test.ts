@@ -1,0 +1,103 @@
+import { CreateBucketCommand, S3Client } from '@aws-sdk/client-s3';
+import { expect } from 'chai';
+import { access, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
+import S3rver from 's3rver';
+import { folderStorage } from './folder.ts';
+import { s3Storage } from './s3.ts';
+import { sha256Of, type Storage } from './storage.ts';
+
+const credentials = { accessKeyId: 'S3RVER', secretAccessKey: 'S3RVER' };
+
+/** Each kind of storage on fresh ground, and how to make it unusable. */
+const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakIt: () => Promise<void>; end: () => Promise<void> }>> = {
+  'a folder': async (home) => ({
+    storage: folderStorage(home),
+    async breakIt() {
+      await rm(join(home, 'clips'), { recursive: true });
+      await writeFile(join(home, 'clips'), '');
+    },
+    end: () => Promise.resolve(),
+  }),
+  'an S3 store': async (home) => {
+    const server = new S3rver({ address: '127.0.0.1', port: 0, silent: true, directory: join(home, 's3') });
+    const { port } = (await server.run()) as unknown as AddressInfo;
+    const settings = { endpoint: `http://127.0.0.1:${port}`, region: 'us-east-1', bucket: 'films', ...credentials };
+    const client = new S3Client({ endpoint: settings.endpoint, region: settings.region, credentials, forcePathStyle: true });
+    await client.send(new CreateBucketCommand({ Bucket: settings.bucket }));
+    let stopped: Promise<void> | undefined;
+    const stop = (): Promise<void> => (stopped ??= server.close());
+    return { storage: s3Storage(settings, home), breakIt: stop, end: stop };
+  },
+}; // prettier-ignore
+
+for (const [kind, make] of Object.entries(kinds)) {
+  describe(`storage in ${kind}`, () => {
+    let home: string;
+    let storage: Storage;
+    let breakIt: () => Promise<void>;
+    let end: () => Promise<void>;
+    beforeEach(async () => {
+      home = await mkdtemp(join(tmpdir(), 'wax-fist-storage-'));
+      ({ storage, breakIt, end } = await make(home));
+    });
+    afterEach(async () => {
+      await end();
+      await rm(home, { recursive: true });
+    });
+
+    const arrived = async (content: string): Promise<string> => {
+      const path = join(home, 'arrived');
+      await writeFile(path, content);
+      return path;
+    };
+
+    it('takes a file over byte for byte, and nothing stays behind', async () => {
+      const path = await arrived('a film');
+      const hash = await sha256Of(path);
+      await storage.keep(path, 'clip', 'original');
+      const copy = await storage.bring('clip', 'original');
+      expect(await readFile(copy, 'utf8')).to.equal('a film');
+      expect(await sha256Of(copy)).to.equal(hash);
+      expect(await storage.bytes('clip', 'original')).to.equal(6);
+      await access(path).then(
+        () => expect.fail('the file is there twice'),
+        () => undefined,
+      );
+    });
+
+    it('gives a file in parts, and again after its copies were dropped', async () => {
+      await storage.keep(await arrived('a film of a round'), 'clip', 'film.mp4');
+      expect(await text(await storage.read('clip', 'film.mp4', { start: 2, end: 5 }))).to.equal('film');
+      expect(await text(await storage.read('clip', 'film.mp4'))).to.equal('a film of a round');
+      await storage.letGo('clip');
+      expect(await readFile(await storage.bring('clip', 'film.mp4'), 'utf8')).to.equal('a film of a round');
+    });
+
+    it('writes a file anew when a step is done again', async () => {
+      await storage.keep(await arrived('first'), 'clip', 'sound.wav');
+      await storage.keep(await arrived('second one'), 'clip', 'sound.wav');
+      expect(await readFile(await storage.bring('clip', 'sound.wav'), 'utf8')).to.equal('second one');
+    });
+
+    it('keeps clips apart and removes one without touching the other', async () => {
+      for (const clip of ['one', 'two']) await storage.keep(await arrived(clip), clip, 'original');
+      await storage.remove('one');
+      await storage.remove('one');
+      expect(await readFile(await storage.bring('two', 'original'), 'utf8')).to.equal('two');
+      expect(await storage.bytes('one', 'original')).to.equal(undefined);
+    });
+
+    it('complains when nothing can be written', async () => {
+      await storage.check();
+      await breakIt();
+      await storage.check().then(
+        () => expect.fail('no complaint'),
+        (error: Error) => expect(error).to.be.instanceOf(Error),
+      );
+    });
+  });
+}

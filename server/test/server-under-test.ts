@@ -1,0 +1,173 @@
+import { filledPath, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
+import { accountEndpoints } from '@wax-fist/contract/accounts';
+import { mkdtemp, rm } from 'node:fs/promises';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Pool } from 'pg';
+import pino from 'pino';
+import { v7 as uuid } from 'uuid';
+import { appOf } from '../app.ts';
+import { connect, migrateDatabase } from '../db/connection.ts';
+import { account, clip, trainee, trainingSession, workerSign } from '../db/schema/index.ts';
+import { packTimeline, timelineOf } from '@wax-fist/core/moments';
+import { hashedPassword } from '../features/accounts/passwords.ts';
+import { openQueue } from '../jobs/queue.ts';
+import { takeJobs } from '../jobs/take-jobs.ts';
+import { settingsFrom } from '../settings.ts';
+import { storageFrom } from '../storage/open.ts';
+import type { Surroundings } from '../surroundings.ts';
+
+export const password = 'rope and canvas';
+
+// A test may look into any answer; what it finds there is what it checks.
+/* eslint-disable @typescript-eslint/no-explicit-any */
+
+/** What came back, read as JSON where it is. */
+export interface Answer<T = any> {
+  status: number;
+  body: T;
+  headers: Headers;
+}
+
+/** A browser as far as the server can tell: it keeps its cookie. */
+export class Visitor {
+  #cookie = '';
+  constructor(readonly base: string) {}
+
+  async fetch(path: string, init: RequestInit = {}): Promise<Response> {
+    const response = await fetch(this.base + path, {
+      ...init,
+      headers: { ...init.headers, ...(this.#cookie ? { cookie: this.#cookie } : {}) },
+    });
+    const [cookie] = response.headers.getSetCookie();
+    if (cookie) this.#cookie = cookie.split(';')[0]!;
+    return response;
+  }
+
+  async ask<T = any>(
+    endpoint: Endpoint,
+    params: Record<string, string> = {},
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
+    const response = await this.fetch(filledPath(endpoint.path, params), {
+      method: endpoint.method,
+      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+    const isJson = response.headers.get('content-type')?.includes('json');
+    return {
+      status: response.status,
+      body: (isJson ? await response.json() : await response.arrayBuffer()) as T,
+      headers: response.headers,
+    };
+  }
+
+  async signIn(email: string): Promise<this> {
+    await this.ask(accountEndpoints.signIn, {}, { email, password });
+    return this;
+  }
+}
+
+export interface ServerUnderTest {
+  base: string;
+  surroundings: Surroundings;
+  visitor: () => Visitor;
+  /** A visitor signed in with this role. */
+  as: (role: Role) => Promise<Visitor>;
+  accountId: (role: Role) => string;
+  stop: () => Promise<void>;
+}
+
+export interface StartWishes {
+  /** Whether this process also works on what is queued; otherwise workers have to be started. */
+  works?: boolean;
+  /** More settings. */
+  environment?: NodeJS.ProcessEnv;
+}
+
+/** The real server on a fresh database of the PostgreSQL named by WAX_DATABASE_URL, with one account for each role. */
+export async function startServer({ works = true, environment = {} }: StartWishes = {}): Promise<ServerUnderTest> {
+  const given = process.env.WAX_DATABASE_URL;
+  if (!given) throw new Error('WAX_DATABASE_URL is not set; run bin/test api.');
+  const name = `test_${uuid().replaceAll('-', '')}`;
+  const administration = new Pool({ connectionString: given, max: 1 });
+  await administration.query(`create database ${name}`);
+  const databaseUrl = given.replace(/\/[^/]*$/, `/${name}`);
+  const home = await mkdtemp(join(tmpdir(), 'wax-fist-api-'));
+  const connection = connect(databaseUrl);
+  await migrateDatabase(connection);
+  const settings = settingsFrom({ WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_PORT: '0', ...environment });
+  const storage = storageFrom(settings);
+  const log = pino({ level: 'silent' });
+  const queue = await openQueue(databaseUrl, () => undefined);
+  const ending = new AbortController();
+  if (works) await takeJobs({ db: connection.db, storage, home, worker: 'test', ending: ending.signal }, queue, log);
+  await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date() });
+  const ids: Record<Role, string> = { 'head-coach': uuid(), coach: uuid(), trainee: uuid() };
+  const passwordHash = await hashedPassword(password);
+  for (const [role, id] of Object.entries(ids) as [Role, string][]) {
+    await connection.db.insert(account).values({ id, role, passwordHash, name: `A ${role}`, email: `${role}@club.example` });
+  }
+  const surroundings: Surroundings = { ...connection, settings, storage, queue, log };
+  const server = await new Promise<Server>((resolve) => {
+    const started = appOf(surroundings, join(home, 'no-web')).listen(0, '127.0.0.1', () => resolve(started));
+  });
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  return {
+    base,
+    surroundings,
+    visitor: () => new Visitor(base),
+    as: (role) => new Visitor(base).signIn(`${role}@club.example`),
+    accountId: (role) => ids[role],
+    async stop() {
+      ending.abort();
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await queue.stop().catch(() => undefined);
+      await connection.close();
+      await administration.query(`drop database ${name} with (force)`);
+      await administration.end();
+      await rm(home, { recursive: true, force: true });
+    },
+  };
+}
+
+export interface Scene {
+  traineeId: string;
+  sessionId: string;
+  clipId: string;
+}
+
+/** A trainee, a session and a film that is ready: 600 frames at 60 a second. */
+export async function addScene(
+  { surroundings: { db } }: ServerUnderTest,
+  heldOn = '2026-03-01',
+  rung = 3,
+  person = uuid(),
+): Promise<Scene> {
+  const scene = { traineeId: person, sessionId: uuid(), clipId: uuid() };
+  await db
+    .insert(trainee)
+    .values({ id: scene.traineeId, name: 'Somebody', stance: 'orthodox', grade: 'improver' })
+    .onConflictDoNothing();
+  await db
+    .insert(trainingSession)
+    .values({ id: scene.sessionId, traineeId: scene.traineeId, heldOn, roundKind: 'heavy bag', rung });
+  const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
+  await db.insert(clip).values({
+    id: scene.clipId,
+    sessionId: scene.sessionId,
+    view: 'lead-side',
+    fileName: 'round.mp4',
+    bytes: 1000,
+    state: 'ready',
+    frames: timeline.length,
+    firstFrameAt: 0,
+    duration: 10_000,
+    timeline: Buffer.from(packTimeline(timeline)),
+  });
+  return scene;
+}
