@@ -1,0 +1,54 @@
+import type { Page } from 'playwright-core';
+import { coachEmail, password, runningClub } from './running-club.ts';
+
+/** What a coach does at the keyboard, in the words of the pages. */
+export async function signedIn(change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
+  const page = await (await runningClub()).page(change);
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(coachEmail);
+  await page.getByLabel('Password', { exact: true }).fill(password);
+  await page.keyboard.press('Enter');
+  await page.waitForURL('/');
+  return page;
+}
+
+export async function addTrainee(page: Page, name: string): Promise<void> {
+  await page.goto('/trainees');
+  await page.getByRole('button', { name: 'Add a trainee' }).click();
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('heading', { name }).waitFor();
+}
+
+/** From the page of a trainee to that of a new session. */
+export async function addSession(page: Page, date?: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add a session' }).click();
+  if (date) await page.getByLabel('Date').fill(date);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.waitForURL(/\/sessions\//);
+}
+
+/** On the page of a session: sends a film, waits for its import, and opens the bench. */
+export async function filmOnBench(page: Page, path: string): Promise<void> {
+  await page.locator('input[type=file]').setInputFiles(path);
+  await page.getByRole('link', { name: 'Review', exact: true }).click({ timeout: 90_000 });
+  await shownFrame(page, 0);
+}
+
+/** Waits until this frame is drawn. */
+export const shownFrame = (page: Page, frame: number): Promise<void> =>
+  page.locator(`.stage canvas[data-frame="${frame}"]`).waitFor({ state: 'attached', timeout: 15_000 });
+
+export async function goTo(page: Page, frame: number): Promise<void> {
+  await page.getByLabel('Place in the film').fill(String(frame));
+  await shownFrame(page, frame);
+}
+
+/** Presses keys one after the other, told with spaces between; counts them. */
+export async function press(page: Page, keys: string): Promise<number> {
+  const list = keys.split(' ').filter(Boolean);
+  for (const key of list) await page.keyboard.press(key);
+  return list.length;
+}
+
+export const allSaved = (page: Page): Promise<void> => page.locator('[data-state="saved"]').waitFor({ timeout: 30_000 });

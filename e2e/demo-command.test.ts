@@ -1,0 +1,80 @@
+import { expect } from 'chai';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort } from './running-club.ts';
+
+const root = join(import.meta.dirname, '..');
+
+describe('bin/demo', function () {
+  this.timeout(240_000);
+  let home: string;
+  before(async () => (home = await mkdtemp(join(tmpdir(), 'wax-fist-demo-'))));
+  after(() => rm(home, { recursive: true, force: true }));
+
+  /** Starts it and waits for the line that says that it serves. */
+  async function started(port: number): Promise<{ demo: ChildProcess; lines: string[]; seconds: number }> {
+    const begun = Date.now();
+    const environment = { ...process.env, WAX_HOME: home, WAX_PORT: String(port), WAX_PG_PORT: String(await freePort()) };
+    delete (environment as NodeJS.ProcessEnv).WAX_DATABASE_URL;
+    const demo = spawn('bin/demo', { cwd: root, env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
+    const lines: string[] = [];
+    await new Promise<void>((resolve, reject) => {
+      demo.stdout.on('data', (chunk: Buffer) => {
+        lines.push(...chunk.toString().split('\n').filter(Boolean));
+        if (lines.some((line) => line.startsWith('ready: '))) resolve();
+      });
+      demo.once('exit', (code) => reject(new Error(`it ended with ${code}: ${lines.join('\n')}`)));
+    });
+    return { demo, lines, seconds: (Date.now() - begun) / 1000 };
+  }
+  const stopped = async (demo: ChildProcess): Promise<void> => {
+    const exit = once(demo, 'exit');
+    demo.kill('SIGTERM');
+    await exit;
+  };
+  const answers = (port: number): Promise<number> =>
+    fetch(`http://127.0.0.1:${port}/api/health`).then(({ status }) => status, () => 0); // prettier-ignore
+
+  it('loads the club, serves, prints one line and a sign-in, stops all it started, and starts again in seconds', async () => {
+    const port = await freePort();
+    const first = await started(port);
+    expect(first.lines.filter((line) => line.startsWith('ready: '))).to.deep.equal([`ready: http://127.0.0.1:${port}`]);
+    expect(await answers(port)).to.equal(200);
+    const [, email, word] = first.lines.join('\n').match(/Demo sign-in: (\S+) {2}(\S+)/)!;
+    const signIn = await fetch(`http://127.0.0.1:${port}/api/sign-in`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password: word }),
+    });
+    expect(signIn.status).to.equal(200);
+    await stopped(first.demo);
+    expect(await answers(port)).to.equal(0);
+
+    const second = await started(port);
+    expect(second.lines.join('\n')).to.not.include('working the footage in');
+    expect(second.seconds).to.be.below(30);
+    expect(await answers(port)).to.equal(200);
+    await stopped(second.demo);
+    for (const log of ['server.log', 'worker.log']) expect(await readFile(join(home, log), 'utf8')).to.not.include('"level":50');
+  });
+
+  it('says which port is taken, and leaves whoever has it alone', async () => {
+    const holder = createServer().listen(0, '127.0.0.1');
+    await once(holder, 'listening');
+    const { port } = holder.address() as { port: number };
+    const demo = spawn('bin/demo', {
+      cwd: root,
+      env: { ...process.env, WAX_HOME: home, WAX_PORT: String(port) },
+      stdio: ['ignore', 'ignore', 'pipe'],
+    });
+    let said = '';
+    demo.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    const [code] = (await once(demo, 'exit')) as [number];
+    expect([code, said]).to.deep.equal([1, `Port ${port} is taken; set WAX_PORT to a free one.\n`]);
+    holder.close();
+  });
+});

@@ -1,0 +1,158 @@
+import { expect } from 'chai';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Pool } from 'pg';
+import { chromium, type Browser, type Page } from 'playwright-core';
+import { v7 as uuid } from 'uuid';
+import { connect, migrateDatabase, type Database } from '../server/db/connection.ts';
+import { loadDemoClub } from '../server/demo/load.ts';
+import { folderStorage } from '../server/storage/folder.ts';
+
+export const password = 'a password of the tests';
+export const coachEmail = 'ragna@boathouse.example';
+
+/** The started application: its own database, server and worker processes, the demo club, and a browser. */
+export interface RunningClub {
+  base: string;
+  db: Database;
+  home: string;
+  /** A page of a fresh browser profile; whatever goes wrong in it is remembered and told by `troubles`. */
+  page: (change?: { forget?: 'VideoDecoder' }) => Promise<Page>;
+  /** Errors of pages since the last time asked, without those that a stopped server causes. */
+  troubles: () => string[];
+  /** Kills the server, does something, and has the server back whatever came of it: the tests after this one need it. */
+  whileServerIsAway: (doing: () => Promise<void>) => Promise<void>;
+}
+
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await once(probe, 'listening');
+  const { port } = probe.address() as AddressInfo;
+  probe.close();
+  return port;
+}
+
+let running: Promise<RunningClub> | undefined;
+const ends: (() => Promise<unknown>)[] = [];
+
+/** Started at first need, for all files of a run. */
+export const runningClub = (): Promise<RunningClub> => (running ??= start());
+
+/** Stops all that was started. */
+export async function endClub(): Promise<void> {
+  for (const end of ends.reverse()) await end();
+}
+
+// A bench is no test run and ends the club by itself.
+if (typeof after === 'function') {
+  after(async function () {
+    this.timeout(30_000);
+    await endClub();
+  });
+}
+
+async function start(): Promise<RunningClub> {
+  const given = process.env.WAX_DATABASE_URL;
+  if (!given) throw new Error('WAX_DATABASE_URL is not set; run bin/test e2e.');
+  const administration = new Pool({ connectionString: given, max: 1 });
+  const name = `e2e_${uuid().replaceAll('-', '')}`;
+  await administration.query(`create database ${name}`);
+  const databaseUrl = given.replace(/\/[^/]*$/, `/${name}`);
+  const home = await mkdtemp(join(tmpdir(), 'wax-fist-e2e-'));
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const connection = connect(databaseUrl);
+  ends.push(async () => {
+    await connection.close();
+    await administration.query(`drop database ${name} with (force)`);
+    await administration.end();
+    await rm(home, { recursive: true, force: true });
+  });
+  await migrateDatabase(connection);
+  await loadDemoClub({ db: connection.db, storage: folderStorage(home), home, worker: 'e2e', password, say: () => undefined });
+
+  const environment = {
+    ...process.env,
+    WAX_HOME: home,
+    WAX_PORT: String(port),
+    WAX_DATABASE_URL: databaseUrl,
+    WAX_LOG: 'silent',
+  };
+  const root = join(import.meta.dirname, '..');
+  const launch = (script: string): ChildProcess =>
+    spawn(process.execPath, ['--import', 'tsx', script], {
+      cwd: root,
+      env: environment,
+      stdio: ['ignore', 'inherit', 'inherit'],
+    });
+  const ended = async (child: ChildProcess, signal: NodeJS.Signals): Promise<void> => {
+    if (child.exitCode !== null || child.signalCode !== null) return;
+    const exit = once(child, 'exit');
+    child.kill(signal);
+    await exit;
+  };
+  const worker = launch('server/jobs/worker.ts');
+  ends.push(() => ended(worker, 'SIGTERM'));
+  let server: ChildProcess | undefined;
+  ends.push(async () => server && ended(server, 'SIGTERM'));
+  const startServer = async (): Promise<void> => {
+    server = launch('server/main.ts');
+    while (!(await fetch(`${base}/api/health`).then((answer) => answer.ok, () => false))) await new Promise((resolve) => setTimeout(resolve, 100)); // prettier-ignore
+  };
+  await startServer();
+
+  const browser: Browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--autoplay-policy=no-user-gesture-required',
+    ],
+  });
+  ends.push(() => browser.close());
+  let troubles: string[] = [];
+
+  return {
+    base,
+    db: connection.db,
+    home,
+    async page({ forget } = {}) {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
+      const page = await context.newPage();
+      // The TypeScript loader gives functions their names through this helper, also those that run in the page.
+      await page.addInitScript('globalThis.__name ??= (value) => value');
+      if (forget) await page.addInitScript((name) => void Reflect.deleteProperty(globalThis, name), forget);
+      page.on('pageerror', ({ message }) => troubles.push(message));
+      page.on('console', (line) => {
+        // A server that was stopped on purpose, or an answer that a test wanted refused, is no trouble.
+        if (line.type() === 'error' && !/Failed to load resource|Retrying failed fetch/.test(line.text()))
+          troubles.push(line.text());
+      });
+      return page;
+    },
+    troubles() {
+      const told = troubles;
+      troubles = [];
+      return told;
+    },
+    async whileServerIsAway(doing) {
+      if (server) await ended(server, 'SIGKILL');
+      try {
+        await doing();
+      } finally {
+        await startServer();
+      }
+    },
+  };
+}
+
+/** To be called in every file: no page may have complained, be it about a script or about the content policy. */
+export function expectNoTroubles(): void {
+  afterEach(async () => expect((await runningClub()).troubles()).to.deep.equal([]));
+}

@@ -1,0 +1,150 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { addSession, addTrainee, allSaved, filmOnBench, goTo, press, shownFrame, signedIn } from './coach.ts';
+import { filmPath, trueStrikes } from './demo-truth.ts';
+import { expectNoTroubles } from './running-club.ts';
+
+const dayBefore = (days: number): string => new Date(Date.now() - days * 24 * 3600 * 1000).toISOString().slice(0, 10);
+
+/** A coach who has never seen the product: two filmed rounds, a week apart, and one correction from the first to the second. */
+describe('from a film to a correction, and to its answer in the next session', function () {
+  this.timeout(240_000);
+  let page: Page;
+  before(async () => (page = await signedIn()));
+  after(() => page.context().close());
+  expectNoTroubles();
+
+  /** Tags the first jabs of a film at their contacts and judges their return: fault where the truth says so. */
+  async function mark(film: string, count: number): Promise<number> {
+    const jabs = trueStrikes(film).filter(({ technique }) => technique === 'jab').slice(0, count); // prettier-ignore
+    for (const { contact, faults } of jabs) {
+      await goTo(page, contact);
+      await press(page, '1');
+      await page.locator('[data-row="gd.return-line"]').click();
+      await press(page, faults.includes('gd.return-line') ? 'd' : 'a');
+    }
+    await allSaved(page);
+    return jabs.filter(({ faults }) => faults.includes('gd.return-line')).length;
+  }
+  let faultsFirst = 0;
+  let faultsSecond = 0;
+
+  it('the first film comes in, with its progress on show', async () => {
+    await addTrainee(page, 'Wilma Testing');
+    await page.getByText('Not filmed yet').waitFor();
+    await addSession(page, dayBefore(8));
+    await page.getByText('Nothing is judged yet').waitFor();
+    await page.locator('input[type=file]').setInputFiles(filmPath('maren-first-lead-side'));
+    await page.getByText('making the review copy').waitFor();
+    await page.getByRole('link', { name: 'Review', exact: true }).click({ timeout: 90_000 });
+    await page.getByText('Find the first strike').waitFor();
+  });
+
+  it('strikes are tagged with one key, with sensible moments, and stepped into place', async () => {
+    const [first] = trueStrikes('maren-first-lead-side');
+    await goTo(page, first!.contact);
+    await press(page, '1');
+    await page.getByRole('heading', { name: '1 Jab' }).waitFor();
+    const launch = page.locator('.phases canvas').nth(1);
+    const launched = async (frame: number): Promise<void> => launch.and(page.locator(`[data-frame="${frame}"]`)).waitFor();
+    await launch.and(page.locator(':not([data-frame="-1"])')).waitFor();
+    const guessed = Number(await launch.getAttribute('data-frame'));
+    expect(Math.abs(guessed - first!.launch)).to.be.below(6);
+    await press(page, 'u');
+    await shownFrame(page, guessed);
+    await press(page, 'ArrowRight ArrowRight');
+    await shownFrame(page, guessed + 2);
+    await press(page, 'Shift+U');
+    await launched(guessed + 2);
+    await page.getByRole('button', { name: 'Launch one frame later' }).click();
+    await launched(guessed + 3);
+    await press(page, 'z z');
+    await launched(guessed);
+    await press(page, 'Delete');
+    await page.getByText('Find the first strike').waitFor();
+    await press(page, 'z');
+    await page.getByRole('heading', { name: '1 Jab' }).waitFor();
+    await press(page, 'Delete');
+  });
+
+  it('faults are counted on the way, and a correction is opened from its row', async () => {
+    faultsFirst = await mark('maren-first-lead-side', 14);
+    await page.getByRole('button', { name: 'Round done' }).click();
+    await page.waitForURL(/\/sessions\/.*#said/);
+    const row = page.locator('tr', { hasText: 'Return line' });
+    await row.getByText(`${faultsFirst} of 14`).waitFor();
+    await row.getByText('first time at this rung').waitFor();
+    await row.getByRole('button', { name: 'Open a correction' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Open the correction' }).click();
+    await row.getByText('open: “Touch home”').waitFor();
+    await page.getByText('Opened here; the next session at this rung answers.').waitFor();
+  });
+
+  it('the next session shows it in the walk and in the tally', async () => {
+    await page.getByRole('link', { name: 'Wilma Testing' }).first().click(); // prettier-ignore
+    await addSession(page, dayBefore(1));
+    await filmOnBench(page, filmPath('maren-second-lead-side'));
+    await page.getByLabel('Open corrections on this film').getByText('Touch home').waitFor();
+    await page.getByText(`before: ${faultsFirst} of 14`).waitFor();
+    faultsSecond = await mark('maren-second-lead-side', 14);
+    await page.getByLabel('Open corrections on this film').getByText(`${faultsSecond} of 14`, { exact: true }).waitFor();
+  });
+
+  it('and says at the end: better, with the numbers', async () => {
+    await press(page, 'Control+Enter');
+    await page.waitForURL(/\/sessions\/.*#said/);
+    const answer = page.locator('article.answer');
+    await answer.locator('[data-change="better"]').waitFor();
+    expect(await answer.innerText())
+      .to.include(`${faultsFirst} of 14`)
+      .and.include(`${faultsSecond} of 14`);
+    await answer.getByRole('button', { name: 'Note this re-check' }).click();
+    await answer.getByText('re-check noted').waitFor();
+  });
+
+  it('the trainee’s page tells the rates over sessions and the history', async () => {
+    await page.getByRole('link', { name: 'Wilma Testing' }).first().click(); // prettier-ignore
+    const history = page.getByRole('list', { name: 'History' });
+    await history.getByText('Re-checked').waitFor();
+    expect(await history.innerText()).to.match(/Opened[^]*Re-checked[^]*Better/);
+    const chart = page.locator('.chart[aria-label], .chart [aria-label]').first();
+    expect(await chart.getAttribute('aria-label'))
+      .to.include(`${faultsFirst} of 14`)
+      .and.include(`${faultsSecond} of 14`);
+  });
+
+  it('the card has one cue, a fault and a clean strike, the rate and the day of the re-check', async () => {
+    await page.getByRole('link', { name: 'Card' }).click();
+    await page.locator('.card').getByText('Touch home').waitFor();
+    await page.getByText('Not like this').waitFor();
+    await page.getByText('Like this', { exact: true }).waitFor();
+    for (const place of [0, 1])
+      await page.locator('.card canvas').nth(place).and(page.locator(':not([data-frame="-1"])')).waitFor();
+    const ink = await page.locator('.card canvas').evaluateAll((all) =>
+      (all as HTMLCanvasElement[]).map((canvas) => {
+        const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+        return new Set(data.filter((_, index) => index % 4 === 0)).size;
+      }),
+    ); // prettier-ignore
+    for (const shades of ink) expect(shades).to.be.above(60);
+    const card = await page.locator('.card').innerText();
+    expect(card)
+      .to.include(`${faultsSecond} of 14`)
+      .and.include('15%')
+      .and.match(/We look again\s+\w+ \d+ \w+/);
+    const pdf = await page.pdf({ format: 'A4' });
+    expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).to.have.length(1);
+  });
+
+  it('a link to a strike opens the bench at its frame', async () => {
+    await page.goBack();
+    await page.locator('.session').first().click();
+    await page.getByRole('link', { name: /Look again/ }).click();
+    await page.waitForURL(/\/review\/[^/]+\/[^/]+/);
+    const contact = trueStrikes('maren-second-lead-side').filter(({ technique }) => technique === 'jab')[2]!.contact;
+    await press(page, 'ArrowDown ArrowDown');
+    await shownFrame(page, contact);
+    await page.reload();
+    await shownFrame(page, contact);
+  });
+});

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+const open = defineModel<boolean>({ required: true });
+defineProps<{ title: string; failure: string | undefined; busy: boolean; saveName?: string }>();
+defineEmits<{ save: [] }>();
+</script>
+
+<template>
+  <VDialog v-model="open" max-width="560" :aria-label="title">
+    <VCard class="pa-6">
+      <form novalidate @submit.prevent="$emit('save')">
+        <h2>{{ title }}</h2>
+        <slot />
+        <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
+        <div class="ends">
+          <VBtn variant="text" @click="open = false">Leave it</VBtn>
+          <VBtn type="submit" color="primary" :loading="busy">{{ saveName ?? 'Save' }}</VBtn>
+        </div>
+      </form>
+    </VCard>
+  </VDialog>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 22px;
+  margin-bottom: 16px;
+}
+.ends {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts" generic="Id extends string">
+import { computed, ref } from 'vue';
+import { drawnKey, keyName } from './key-name.ts';
+import type { Keys } from './use-keys.ts';
+
+const open = defineModel<boolean>({ required: true });
+const { keys } = defineProps<{ keys: Keys<Id> }>();
+const asking = ref<Id>();
+
+const groups = computed(() => {
+  const names = [...new Set(keys.actions.value.map(({ group }) => group))];
+  return names.map((name) => ({ name, actions: keys.actions.value.filter(({ group }) => group === name) }));
+});
+
+function onKey(event: KeyboardEvent): void {
+  if (!asking.value || ['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) return;
+  event.preventDefault();
+  event.stopPropagation();
+  if (event.key !== 'Escape') keys.change(asking.value, keyName(event));
+  asking.value = undefined;
+}
+</script>
+
+<template>
+  <VDialog v-model="open" max-width="940" aria-label="Keys" @keydown.capture="onKey">
+    <VCard class="pa-5">
+      <div class="d-flex align-center mb-2">
+        <h2>Keys</h2>
+        <span class="quiet ml-4">{{ asking ? 'Press the new key; Esc leaves it as it is.' : 'Click a key to change it.' }}</span>
+        <VSpacer />
+        <VBtn variant="text" @click="keys.reset()">All as they came</VBtn>
+        <VBtn color="primary" class="ml-2" @click="open = false">Back to the strike</VBtn>
+      </div>
+      <div class="groups">
+        <section v-for="group in groups" :key="group.name">
+          <h3>{{ group.name }}</h3>
+          <dl>
+            <div v-for="action in group.actions" :key="action.id">
+              <dt>
+                <button type="button" @click="asking = action.id">
+                  <kbd v-if="asking === action.id">…</kbd>
+                  <kbd v-for="key in asking === action.id ? [] : action.keys" :key="key">{{ drawnKey(key) }}</kbd>
+                  <kbd v-if="asking !== action.id && action.keys.length === 0">none</kbd>
+                  <span class="unseen"> change the key for {{ action.name }}</span>
+                </button>
+              </dt>
+              <dd>{{ action.name }}</dd>
+            </div>
+          </dl>
+        </section>
+      </div>
+    </VCard>
+  </VDialog>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 22px;
+}
+h3 {
+  font-size: 15px;
+  margin: 8px 0 6px;
+  color: rgb(var(--v-theme-primary));
+}
+.groups {
+  columns: 3;
+  column-gap: 28px;
+}
+section {
+  break-inside: avoid;
+}
+dl > div {
+  display: flex;
+  gap: 10px;
+  padding: 3px 0;
+  font-size: 14px;
+  align-items: baseline;
+}
+dt {
+  flex: 0 0 92px;
+  text-align: right;
+}
+dd {
+  margin: 0;
+}
+button {
+  display: inline-flex;
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,18 @@
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import { useAccount } from '../features/accounts/account-store.ts';
+import App from './App.vue';
+import { whenSignedOut } from './ask.ts';
+import { router } from './router.ts';
+import './style.css';
+import { vuetify } from './theme.ts';
+
+const app = createApp(App).use(createPinia()).use(router).use(vuetify);
+whenSignedOut(() => {
+  const account = useAccount();
+  // Whoever was not signed in here is led to the door by the router.
+  if (!account.me) return;
+  account.forget();
+  void router.push({ name: 'sign-in', query: { to: router.currentRoute.value.fullPath } });
+});
+app.mount('#app');

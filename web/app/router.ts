@@ -1,0 +1,70 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useAccount } from '../features/accounts/account-store.ts';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    title: string;
+    /** May be seen without signing in. */
+    open?: boolean;
+    /** Dark, without the shell round it. */
+    bench?: boolean;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'today', component: () => import('../features/today/TodayPage.vue'), meta: { title: 'Today' } },
+    {
+      path: '/sign-in',
+      name: 'sign-in',
+      component: () => import('../features/accounts/SignInPage.vue'),
+      meta: { title: 'Sign in', open: true },
+    },
+    {
+      path: '/trainees',
+      name: 'trainees',
+      component: () => import('../features/trainees/TraineesPage.vue'),
+      meta: { title: 'Trainees' },
+    },
+    {
+      path: '/trainees/:traineeId',
+      name: 'trainee',
+      component: () => import('../features/trainees/TraineePage.vue'),
+      props: true,
+      meta: { title: 'Trainee' },
+    },
+    {
+      path: '/sessions/:sessionId',
+      name: 'session',
+      component: () => import('../features/sessions/SessionPage.vue'),
+      props: true,
+      meta: { title: 'Session' },
+    },
+    {
+      path: '/review/:clipId/:strikeId?',
+      name: 'bench',
+      component: () => import('../features/review/BenchPage.vue'),
+      props: true,
+      meta: { title: 'Bench', bench: true },
+    },
+    {
+      path: '/corrections/:correctionId/card',
+      name: 'card',
+      component: () => import('../features/corrections/CardPage.vue'),
+      props: true,
+      meta: { title: 'Card' },
+    },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue'), meta: { title: 'Not here' } },
+  ],
+  scrollBehavior: (to, _from, saved) => saved ?? (to.hash ? { el: to.hash } : { top: 0 }),
+});
+
+router.beforeEach(async (to) => {
+  if (to.meta.open) return true;
+  if (await useAccount().known()) return true;
+  return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
+});
+router.afterEach((to) => {
+  document.title = `${to.meta.title} · Wax Fist`;
+});

@@ -1,0 +1,46 @@
+import { accountEndpoints, type Account } from '@wax-fist/contract/accounts';
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { ask, Unreachable } from '../../app/ask.ts';
+
+const rememberedAs = 'wax.me';
+
+/** Who sits here. Remembered by name and id, so that a bench can be opened again while the server is away. */
+export const useAccount = defineStore('account', () => {
+  const me = ref<Account>();
+  let asked: Promise<void> | undefined;
+
+  const remember = (account: Account | undefined): void => {
+    me.value = account;
+    if (account) localStorage.setItem(rememberedAs, JSON.stringify(account));
+    else localStorage.removeItem(rememberedAs);
+  };
+
+  /** Whether somebody is signed in; asks the server once. */
+  async function known(): Promise<boolean> {
+    asked ??= ask(accountEndpoints.me).then(remember, (error: unknown) => {
+      const kept = localStorage.getItem(rememberedAs);
+      if (error instanceof Unreachable && kept) me.value = JSON.parse(kept) as Account;
+      else remember(undefined);
+    });
+    await asked;
+    if (!me.value) asked = undefined;
+    return me.value !== undefined;
+  }
+
+  const signIn = async (email: string, password: string): Promise<void> =>
+    remember(await ask(accountEndpoints.signIn, { body: { email, password } }));
+
+  /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
+  function forget(): void {
+    asked = undefined;
+    remember(undefined);
+  }
+
+  async function signOut(): Promise<void> {
+    await ask(accountEndpoints.signOut);
+    forget();
+  }
+
+  return { me, known, signIn, signOut, forget };
+});

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import type { Correction } from '@wax-fist/contract/corrections';
+import { faultRate } from '@wax-fist/core/correction';
+import { checkpoint, techniques } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { faultsOfSeen, localDay, percent, shortDay } from '../../app/words.ts';
+import FamilySign from '../technique/FamilySign.vue';
+import RateBand from './RateBand.vue';
+
+const { correction, withName = false } = defineProps<{ correction: Correction; withName?: boolean }>();
+const row = computed(() => checkpoint(correction.checkpointId));
+const last = computed(() => {
+  const counted = correction.history.findLast(({ tally }) => tally !== null);
+  return counted?.tally ? faultRate(counted.tally) : undefined;
+});
+const overdue = computed(
+  () => correction.state === 'open' && correction.recheckOn !== null && correction.recheckOn <= localDay(),
+);
+</script>
+
+<template>
+  <li class="correction">
+    <FamilySign :family="row.family" :size="22" />
+    <span class="words">
+      <b>“{{ correction.cue }}”</b>
+      <span class="quiet">
+        <RouterLink v-if="withName" :to="{ name: 'trainee', params: { traineeId: correction.traineeId } }">{{
+          correction.traineeName
+        }}</RouterLink><template v-if="withName">, </template>{{ techniques[correction.technique].name.toLowerCase() }},
+        {{ row.name.toLowerCase() }}
+      </span>
+    </span>
+    <span v-if="last" class="rate">
+      <RateBand :rate="last" :target="correction.target" />
+      <span class="quiet number">{{ faultsOfSeen(last) }}, aim {{ percent(correction.target) }}</span>
+    </span>
+    <span v-else class="quiet">not counted yet</span>
+    <span :class="overdue ? 'due' : 'quiet'">
+      <template v-if="correction.state === 'closed'">closed</template>
+      <template v-else-if="correction.recheckOn">re-check {{ shortDay(correction.recheckOn) }}</template>
+      <template v-else>no re-check set</template>
+    </span>
+    <span class="act">
+      <slot />
+      <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">Card</VBtn>
+    </span>
+  </li>
+</template>
+
+<style scoped>
+.correction {
+  display: grid;
+  grid-template-columns: 26px minmax(200px, 1.3fr) minmax(160px, 1fr) 176px auto;
+  align-items: center;
+  gap: 14px;
+  padding: 10px 14px;
+}
+.words,
+.rate {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.3;
+  gap: 2px;
+}
+.due {
+  font-weight: 700;
+  color: rgb(var(--v-theme-error));
+}
+.act {
+  display: flex;
+  gap: 8px;
+}
+</style>

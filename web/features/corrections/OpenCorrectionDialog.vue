@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { correctionDraftShape, correctionEndpoints } from '@wax-fist/contract/corrections';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { usualTarget } from '@wax-fist/core/correction';
+import { checkpoint, techniques, type TechniqueId } from '@wax-fist/core/technique';
+import { v7 as uuid } from 'uuid';
+import { computed, watch } from 'vue';
+import { ask } from '../../app/ask.ts';
+import FormDialog from '../../app/FormDialog.vue';
+import { useForm } from '../../app/use-form.ts';
+import { localDay } from '../../app/words.ts';
+
+/** The row that a correction is opened from; nothing keeps the dialog shut. */
+const about = defineModel<{ technique: TechniqueId; checkpointId: string } | undefined>({ required: true });
+const { session } = defineProps<{ session: SessionDetail }>();
+const emit = defineEmits<{ opened: [] }>();
+
+const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
+  id: '', sessionId: session.id, technique: 'jab' as TechniqueId, checkpointId: '', cue: '', target: usualTarget as number, recheckOn: null as string | null,
+}); // prettier-ignore
+const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });
+const row = computed(() => (about.value ? checkpoint(about.value.checkpointId) : undefined));
+const title = computed(() =>
+  about.value && row.value ? `${techniques[about.value.technique].name}: ${row.value.name.toLowerCase()}` : '',
+);
+const targetPercent = computed({ get: () => Math.round(draft.target * 100), set: (value) => (draft.target = value / 100) });
+watch(about, (now) => {
+  if (now) Object.assign(draft, { id: uuid(), ...now, cue: row.value!.cues[0], target: usualTarget, recheckOn: localDay(7) });
+});
+
+const save = (): Promise<void> =>
+  send(async (body) => {
+    await ask(correctionEndpoints.openCorrection, {
+      params: { correctionId: body.id },
+      body: { ...body, recheckOn: body.recheckOn || null },
+    });
+    about.value = undefined;
+    emit('opened');
+  });
+</script>
+
+<template>
+  <FormDialog v-model="open" :title="title" :failure="failure" :busy="busy" save-name="Open the correction" @save="save">
+    <p class="why">{{ row?.why }}</p>
+    <VCombobox
+      v-model="draft.cue"
+      label="Cue: what you will shout"
+      :items="[...(row?.cues ?? [])]"
+      counter="80"
+      autofocus
+      :error-messages="problems.cue"
+    />
+    <VSlider
+      v-model="targetPercent"
+      label="Good enough at"
+      :min="0"
+      :max="50"
+      :step="5"
+      thumb-label="always"
+      color="primary"
+      class="mt-6"
+      :error-messages="problems.target"
+    >
+      <template #thumb-label="{ modelValue }">{{ modelValue }}%</template>
+    </VSlider>
+    <VTextField
+      v-model="draft.recheckOn"
+      label="Look again on"
+      type="date"
+      :min="localDay()"
+      :error-messages="problems.recheckOn"
+    />
+  </FormDialog>
+</template>
+
+<style scoped>
+.why {
+  margin: 0 0 16px;
+}
+</style>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import type { Family } from '@wax-fist/core/technique';
+import { CustomChart, LineChart } from 'echarts/charts';
+import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
+import { use, type EChartsCoreOption } from 'echarts/core';
+import { CanvasRenderer } from 'echarts/renderers';
+import { computed } from 'vue';
+import VChart from 'vue-echarts';
+import { percent, rateInWords, faultsOfSeen, shortDay } from '../../app/words.ts';
+import { familyShapes } from '../technique/family-shape.ts';
+import type { RatePoint } from './rates-over-sessions.ts';
+
+use([LineChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, CanvasRenderer]);
+
+const {
+  points,
+  target = undefined,
+  family,
+  name,
+} = defineProps<{ points: RatePoint[]; target?: number; family: Family; name: string }>();
+const emit = defineEmits<{ pick: [sessionId: string] }>();
+
+/** Canvas cannot read custom properties by itself. */
+const paint = (property: string): string => getComputedStyle(document.body).getPropertyValue(property).trim() || '#333';
+const font = 'Saira Semi Condensed';
+
+interface Drawing {
+  coord: (at: [number, number]) => [number, number];
+  value: (dimension: number) => number;
+}
+/** The interval as a bracket: a stem with feet. */
+function bracket(_params: unknown, api: Drawing) {
+  const [x, low] = api.coord([api.value(0), api.value(1)]);
+  const [, high] = api.coord([api.value(0), api.value(2)]);
+  const line = (x1: number, y1: number, x2: number, y2: number) => ({
+    type: 'line',
+    shape: { x1, y1, x2, y2 },
+    style: { stroke: paint('--quiet'), lineWidth: 2 },
+  });
+  return { type: 'group', children: [line(x, low, x, high), line(x - 7, low, x + 7, low), line(x - 7, high, x + 7, high)] };
+}
+
+const option = computed<EChartsCoreOption>(() => ({
+  animation: false,
+  aria: {
+    enabled: true,
+    label: {
+      description: `${name}: ${points.map(({ heldOn, rate }) => `${shortDay(heldOn)} ${faultsOfSeen(rate)}, ${rateInWords(rate)}`).join('; ')}`,
+    },
+  },
+  grid: { left: 52, right: 24, top: 18, bottom: 48 },
+  textStyle: { fontFamily: font },
+  tooltip: {
+    trigger: 'item',
+    renderMode: 'richText',
+    formatter: ({ dataIndex }: { dataIndex: number }) => {
+      const { heldOn, rung, rate } = points[dataIndex]!;
+      return `${shortDay(heldOn)}, rung ${rung}\n${faultsOfSeen(rate)} seen\n${rateInWords(rate)}`;
+    },
+  },
+  xAxis: {
+    type: 'category',
+    data: points.map(({ heldOn, rung }) => `${shortDay(heldOn)}\nrung ${rung}`),
+    axisTick: { show: false },
+    axisLabel: { fontSize: 14, color: paint('--quiet'), fontFamily: font, lineHeight: 18 },
+  },
+  yAxis: {
+    type: 'value',
+    min: 0,
+    max: 1,
+    interval: 0.25,
+    axisLabel: { formatter: percent, fontSize: 14, color: paint('--quiet'), fontFamily: font },
+    splitLine: { lineStyle: { color: paint('--line') } },
+  },
+  series: [
+    {
+      type: 'custom',
+      silent: true,
+      renderItem: bracket,
+      data: points.map(({ rate }, place) => [place, rate.low, rate.high]),
+      encode: { x: 0, y: [1, 2] },
+      z: 1,
+    },
+    {
+      type: 'line',
+      data: points.map(({ rate }) => rate.rate),
+      symbol: `path://${familyShapes[family]}`,
+      symbolSize: 18,
+      lineStyle: { color: paint(`--${family}`), width: 2, type: 'solid' },
+      itemStyle: { color: paint(`--${family}`) },
+      label: {
+        show: true,
+        position: 'right',
+        distance: 12,
+        fontFamily: font,
+        fontSize: 15,
+        color: paint(`--${family}`),
+        formatter: ({ dataIndex }: { dataIndex: number }) => faultsOfSeen(points[dataIndex]!.rate),
+      },
+      z: 3,
+      ...(target === undefined
+        ? {}
+        : {
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              data: [{ yAxis: target }],
+              lineStyle: { color: paint('--clean'), type: 'dotted', width: 2 },
+              label: { formatter: `aim ${percent(target)}`, color: paint('--clean'), fontFamily: font, position: 'insideEndTop' },
+            },
+          }),
+    },
+  ],
+}));
+</script>
+
+<template>
+  <VChart class="chart" :option="option" autoresize @click="emit('pick', points[$event.dataIndex]!.sessionId)" />
+</template>
+
+<style scoped>
+.chart {
+  height: 250px;
+}
+</style>

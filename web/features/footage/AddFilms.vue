@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { mdiClose, mdiFilmstripBoxMultiple } from '@mdi/js';
+import { videoEndings } from '@wax-fist/contract/footage';
+import { viewNames, views, type View } from '@wax-fist/core/technique';
+import { computed, ref, watch } from 'vue';
+import SendingRow from './SendingRow.vue';
+import { useUploads } from './uploads-store.ts';
+
+const { sessionId, taken } = defineProps<{ sessionId: string; /** Views that are here already. */ taken: readonly View[] }>();
+const emit = defineEmits<{ added: [] }>();
+const uploads = useUploads();
+const chooser = ref<HTMLInputElement>();
+const over = ref(false);
+const view = ref<View>('lead-side');
+/** A round is mostly filmed from two sides: offer the one that is missing. */
+watch(
+  () => taken,
+  () => (view.value = (['lead-side', 'front'] as const).find((one) => !taken.includes(one)) ?? 'lead-side'),
+  { immediate: true },
+);
+const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
+const mine = computed(() => uploads.sendings.filter((one) => one.sessionId === sessionId));
+
+function add(files: FileList | null | undefined): void {
+  over.value = false;
+  for (const file of files ?? []) uploads.send(file, sessionId, view.value, () => emit('added'));
+  if (chooser.value) chooser.value.value = '';
+}
+</script>
+
+<template>
+  <div
+    class="add"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="add($event.dataTransfer?.files)"
+  >
+    <VIcon :icon="mdiFilmstripBoxMultiple" size="30" />
+    <div class="words">
+      <b>Drop films here</b>
+      <span class="quiet"
+        >mp4, mov, webm, mkv or avi, straight from the phone. The original is kept as it is. Film only who has agreed; for a
+        child, a parent has to.</span
+      >
+    </div>
+    <VSelect v-model="view" :items="viewItems" label="Filmed from" density="compact" hide-details class="from" />
+    <VBtn color="primary" @click="chooser?.click()">Choose films</VBtn>
+    <input
+      ref="chooser"
+      type="file"
+      multiple
+      hidden
+      :accept="['video/*', ...videoEndings].join(',')"
+      @change="add(chooser?.files)"
+    />
+  </div>
+  <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
+    <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
+  </ul>
+  <ul v-if="uploads.halfSent.length > 0" class="list sendings" aria-label="Films half sent">
+    <li v-for="one in uploads.halfSent" :key="one.fileName" class="half">
+      <span
+        ><b>{{ one.fileName }}</b> was half sent when the browser was closed. Choose the same file again, and it goes on where it
+        stopped.</span
+      >
+      <VBtn
+        :icon="mdiClose"
+        size="small"
+        variant="text"
+        :aria-label="`Forget ${one.fileName}`"
+        title="Forget it"
+        @click="one.forget"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 12px 16px;
+  border: 2px dashed #a9a493;
+  background: rgb(var(--v-theme-surface));
+  margin-top: 10px;
+}
+.add.over {
+  border-color: rgb(var(--v-theme-primary));
+  background: #dfeceb;
+}
+.words {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+}
+.from {
+  flex: 0 0 170px;
+}
+.sendings {
+  border-top: 0;
+}
+.half {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 6px 14px;
+}
+</style>

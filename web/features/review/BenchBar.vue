@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
+import { techniques, viewNames } from '@wax-fist/core/technique';
+import { rungName } from '@wax-fist/core/correction';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import { shortDay } from '../../app/words.ts';
+import type { BenchKey } from './bench-keys.ts';
+import { useMoments } from '../moments/moments-store.ts';
+import OutboxSign from './OutboxSign.vue';
+import { useReview } from './review-store.ts';
+import type { BenchData } from './use-bench-data.ts';
+import type { Bench } from './use-bench.ts';
+import type { OtherView } from './use-other-view.ts';
+
+const { data, bench, keys, other } = defineProps<{ data: BenchData; bench: Bench; keys: Keys<BenchKey>; other: OtherView }>();
+defineEmits<{ keys: []; undo: []; redo: []; done: [] }>();
+const review = useReview();
+const moments = useMoments();
+</script>
+
+<template>
+  <header class="bar">
+    <VBtn
+      :icon="mdiArrowLeft"
+      variant="text"
+      size="small"
+      aria-label="Back to the session"
+      title="Back to the session"
+      :to="{ name: 'session', params: { sessionId: data.session.id } }"
+    />
+    <h1>{{ data.session.trainee.name }}</h1>
+    <span class="quiet"
+      >{{ data.session.trainee.stance }}, {{ viewNames[data.clip.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
+      {{ rungName(data.session.rung).toLowerCase() }}</span
+    >
+    <VSpacer />
+    <button
+      v-if="other.others.length > 0"
+      type="button"
+      class="view"
+      :aria-pressed="other.mode.value !== 'off'"
+      @click="other.next"
+    >
+      Other view <kbd>{{ keys.drawn('other-view') }}</kbd>
+    </button>
+    <span v-if="bench.strike.value" class="which">
+      {{ techniques[bench.strike.value.technique].name }} <b class="number">{{ bench.place.value }}</b> of
+      <b class="number">{{ review.strikes.length }}</b>
+    </span>
+    <OutboxSign class="mx-3" />
+    <VBtn
+      :icon="mdiUndo"
+      variant="text"
+      size="small"
+      :disabled="!review.canUndo && !moments.canUndo"
+      aria-label="Undo"
+      :title="`Undo (${keys.drawn('undo')})`"
+      @click="$emit('undo')"
+    />
+    <VBtn
+      :icon="mdiRedo"
+      variant="text"
+      size="small"
+      :disabled="!review.canRedo && !moments.canRedo"
+      aria-label="Redo"
+      :title="`Redo (${keys.drawn('redo')})`"
+      @click="$emit('redo')"
+    />
+    <VBtn
+      :icon="mdiKeyboardOutline"
+      variant="text"
+      size="small"
+      aria-label="All keys"
+      :title="`All keys (${keys.drawn('keys')})`"
+      @click="$emit('keys')"
+    />
+    <VBtn color="primary" size="small" class="ml-2" @click="$emit('done')">Round done</VBtn>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  white-space: nowrap;
+  min-width: 0;
+}
+h1 {
+  font-size: 18px;
+}
+.quiet {
+  font-size: 14px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.view {
+  font-size: 14px;
+  padding: 2px 8px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+}
+.view[aria-pressed='true'] {
+  border-color: rgb(var(--v-theme-primary));
+}
+.which {
+  font-size: 16px;
+}
+</style>

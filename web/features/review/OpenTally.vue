@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { faultRate } from '@wax-fist/core/correction';
+import { oneViewEach } from '@wax-fist/core/review';
+import { checkpoint, techniques } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import FamilySign from '../technique/FamilySign.vue';
+import RateBand from '../corrections/RateBand.vue';
+import { faultsOfSeen } from '../../app/words.ts';
+import { useReview } from './review-store.ts';
+import type { BenchData } from './use-bench-data.ts';
+
+/** What the trainee works on, counted on this film while it is marked. */
+const { data } = defineProps<{ data: BenchData }>();
+const review = useReview();
+
+const earlier = oneViewEach(data.tallies).filter(
+  ({ sessionId, heldOn }) => sessionId !== data.session.id && heldOn <= data.session.heldOn,
+);
+const lines = computed(() =>
+  data.corrections.map(({ id, technique, checkpointId, cue, target }) => {
+    const before = earlier.findLast((row) => row.technique === technique && row.checkpointId === checkpointId);
+    return {
+      id,
+      cue,
+      target,
+      family: checkpoint(checkpointId).family,
+      what: `${techniques[technique].name}, ${checkpoint(checkpointId).name.toLowerCase()}`,
+      now: faultRate(review.tallyFor(technique, checkpointId)),
+      before: before && faultRate(before.tally),
+    };
+  }),
+);
+</script>
+
+<template>
+  <section class="tally" aria-label="Open corrections on this film">
+    <p v-if="lines.length === 0" class="quiet">No correction is open. The session page shows what to begin with.</p>
+    <div v-for="{ id, cue, what, family, now, before, target } in lines" :key="id" class="line">
+      <FamilySign :family="family" />
+      <b class="words">{{ cue }}</b>
+      <span class="number">{{ faultsOfSeen(now) }}</span>
+      <span class="quiet what">{{ what }}</span>
+      <RateBand :rate="now" :target="target" />
+      <span class="quiet before">{{ before ? `before: ${faultsOfSeen(before)}` : '' }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.tally {
+  flex: none;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+  font-size: 14px;
+  min-height: 62px;
+}
+.line {
+  display: grid;
+  grid-template-columns: 18px auto minmax(90px, 1fr) auto;
+  gap: 0 8px;
+  align-items: center;
+}
+.words {
+  grid-column: 2 / 4;
+}
+.what {
+  grid-column: 2;
+}
+.number,
+.before {
+  text-align: right;
+}
+.what,
+.before {
+  font-size: 13px;
+}
+</style>

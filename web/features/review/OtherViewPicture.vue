@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { viewNames } from '@wax-fist/core/technique';
+import { ref, watch } from 'vue';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import FilmPicture from '../../player/FilmPicture.vue';
+import type { BenchKey } from './bench-keys.ts';
+import type { OtherView } from './use-other-view.ts';
+
+/** The other camera's film at the instant at which this one stands. */
+const { other, at } = defineProps<{ other: OtherView; at: number; keys: Keys<BenchKey> }>();
+const picture = ref<InstanceType<typeof FilmPicture>>();
+
+watch(
+  [() => at, other.tie, other.shown, picture],
+  () => {
+    if (!other.shown.value || !picture.value) return;
+    const wanted = other.frameFor(at);
+    if (wanted !== picture.value.player.at.value) picture.value.player.go(wanted);
+  },
+  { immediate: true, flush: 'post' },
+);
+const chosen = (event: Event): string => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <div v-if="other.shown.value" class="other" role="group" aria-label="The other view">
+    <div class="frame">
+      <FilmPicture
+        ref="picture"
+        :key="other.shown.value.clip.id"
+        :film="other.shown.value.film"
+        :width="other.shown.value.clip.width!"
+        :height="other.shown.value.clip.height!"
+        class="picture"
+        :style="{
+          aspectRatio: `${other.shown.value.clip.width} / ${other.shown.value.clip.height}`,
+          '--ratio': `${other.shown.value.clip.width! / other.shown.value.clip.height!}`,
+        }"
+      />
+    </div>
+    <p class="tie">
+      <select
+        v-if="other.others.length > 1"
+        :value="other.shown.value.clip.id"
+        aria-label="Which other film"
+        @change="other.choose(chosen($event))"
+      >
+        <option v-for="clip in other.others" :key="clip.id" :value="clip.id">
+          {{ viewNames[clip.view] }}, {{ clip.fileName }}
+        </option>
+      </select>
+      <b v-else>{{ viewNames[other.shown.value.clip.view] }}</b>
+      <span v-if="other.tie.value?.fit">on one clock by sound</span>
+      <span v-else-if="other.tie.value">
+        on one clock by hand <button type="button" class="again" @click="other.listenAgain">listen instead</button>
+      </span>
+      <span v-else>not on one clock yet</span>
+      <span class="moves"
+        ><kbd>{{ keys.drawn('other-back') }}</kbd> <kbd>{{ keys.drawn('other-on') }}</kbd> move it by a frame</span
+      >
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.other {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+  height: 100%;
+  width: 100%;
+}
+.frame {
+  flex: 1;
+  min-height: 0;
+  container-type: size;
+  display: grid;
+  place-items: center;
+}
+.picture {
+  width: min(100cqw, 100cqh * var(--ratio));
+}
+.tie {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 2px 6px;
+  font-size: 13px;
+  color: var(--quiet);
+  white-space: nowrap;
+  overflow: hidden;
+}
+.tie b {
+  color: #eceae3;
+}
+.tie select {
+  font: inherit;
+  color: #eceae3;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid var(--line);
+}
+.again {
+  text-decoration: underline;
+}
+.moves {
+  margin-left: auto;
+}
+</style>

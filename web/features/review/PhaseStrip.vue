@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
+import type { StrikeEntry } from '@wax-fist/contract/review';
+import { phaseFrames, type Moment } from '@wax-fist/core/moments';
+import { phaseNames, phases, type Phase } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import FrameStill from '../../player/FrameStill.vue';
+import type { Player } from '../../player/use-player.ts';
+import type { BenchKey } from './bench-keys.ts';
+
+const { player, strike, keys } = defineProps<{ player: Player; strike: StrikeEntry | undefined; keys: Keys<BenchKey> }>();
+const emit = defineEmits<{ nudge: [moment: Moment, frame: number] }>();
+const { at } = player;
+const { timeline } = player.film;
+
+const settable: Partial<Record<Phase, { moment: Moment; key: BenchKey }>> = {
+  launch: { moment: 'launch', key: 'see-launch' },
+  contact: { moment: 'contact', key: 'see-contact' },
+  home: { moment: 'home', key: 'see-home' },
+};
+const stills = computed(() => {
+  const frames = strike && phaseFrames(timeline, strike);
+  return phases.map((phase) => ({ phase, frame: frames?.[phase], ...settable[phase] }));
+});
+/** Milliseconds from contact. */
+const fromContact = (frame: number): string => {
+  const apart = Math.round(timeline[frame]! - timeline[strike!.contactFrame]!);
+  return apart === 0 ? '0 ms' : `${apart > 0 ? '+' : '−'}${Math.abs(apart)} ms`;
+};
+
+function nudge(moment: Moment, frame: number): void {
+  emit('nudge', moment, frame);
+  player.go(frame);
+}
+</script>
+
+<template>
+  <ol class="phases" aria-label="This strike in five stills">
+    <li v-for="{ phase, frame, moment, key } in stills" :key="phase" :class="{ here: frame === at, settable: moment }">
+      <template v-if="frame !== undefined">
+        <button
+          type="button"
+          class="still"
+          :aria-label="`Go to ${phaseNames[phase]}, ${fromContact(frame)}`"
+          @click="player.go(frame)"
+        >
+          <FrameStill :source="player.source" :index="frame" :height="84" />
+          <span class="number apart">{{ fromContact(frame) }}</span>
+        </button>
+        <div class="label">
+          <button
+            v-if="moment"
+            type="button"
+            :aria-label="`${phaseNames[phase]} one frame earlier`"
+            @click="nudge(moment, frame - 1)"
+          >
+            <VIcon :icon="mdiChevronLeft" size="16" />
+          </button>
+          <span
+            >{{ phaseNames[phase] }} <kbd v-if="key">{{ keys.drawn(key) }}</kbd></span
+          >
+          <button
+            v-if="moment"
+            type="button"
+            :aria-label="`${phaseNames[phase]} one frame later`"
+            @click="nudge(moment, frame + 1)"
+          >
+            <VIcon :icon="mdiChevronRight" size="16" />
+          </button>
+        </div>
+      </template>
+      <span v-else class="empty">{{ phaseNames[phase] }}</span>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.phases {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  gap: 6px;
+  flex: none;
+  height: 110px;
+}
+li {
+  background: rgb(var(--v-theme-surface));
+  border-bottom: 3px solid transparent;
+  min-width: 0;
+}
+li.here {
+  border-bottom-color: #e9b44c;
+}
+.still {
+  position: relative;
+  display: block;
+  width: 100%;
+  height: 82px;
+  overflow: hidden;
+}
+.apart {
+  position: absolute;
+  right: 0;
+  bottom: 0;
+  padding: 0 5px;
+  background: #000b;
+  font-size: 13px;
+}
+.label {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  font-size: 13px;
+  height: 25px;
+  white-space: nowrap;
+}
+.label button {
+  min-width: 24px;
+  min-height: 24px;
+}
+.label > span:first-of-type {
+  flex: 1;
+  padding-left: 4px;
+}
+.empty {
+  display: grid;
+  place-items: center;
+  height: 100%;
+  color: var(--quiet);
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import { footageEndpoints } from '@wax-fist/contract/footage';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask } from '../../app/ask.ts';
+import KeyPanel from '../../app/keys/KeyPanel.vue';
+import { useKeys } from '../../app/keys/use-keys.ts';
+import FilmPicture from '../../player/FilmPicture.vue';
+import type { Player } from '../../player/use-player.ts';
+import { useMoments } from '../moments/moments-store.ts';
+import { benchKeys, type BenchKey } from './bench-keys.ts';
+import BenchBar from './BenchBar.vue';
+import OpenTally from './OpenTally.vue';
+import OtherViewPicture from './OtherViewPicture.vue';
+import PhaseStrip from './PhaseStrip.vue';
+import { useReview } from './review-store.ts';
+import RibbonTools from './RibbonTools.vue';
+import RoundRibbon from './RoundRibbon.vue';
+import TheWalk from './TheWalk.vue';
+import TransportBar from './TransportBar.vue';
+import type { BenchData } from './use-bench-data.ts';
+import { useBench } from './use-bench.ts';
+import { useOtherView } from './use-other-view.ts';
+
+const { data, strikeId } = defineProps<{ data: BenchData; strikeId: string }>();
+const router = useRouter();
+const review = useReview();
+const moments = useMoments();
+const picture = ref<InstanceType<typeof FilmPicture>>();
+const player = shallowRef<Player>();
+const keysShown = ref(false);
+const writing = ref(false);
+const failure = ref<string>();
+const { timeline } = data.film;
+
+const other = useOtherView(data.clip, timeline, data.session.clips);
+const bench = useBench({
+  view: data.clip.view,
+  timeline,
+  player: () => player.value,
+  otherView: () => other.view.value,
+  worksOn: (technique) => data.corrections.filter((one) => one.technique === technique).map(({ checkpointId }) => checkpointId),
+});
+
+function loop(): void {
+  const strike = bench.strike.value;
+  if (player.value?.looping.value) player.value.loop(undefined);
+  else if (strike) player.value?.loop([Math.max(0, strike.launchFrame - 4), Math.min(timeline.length - 1, strike.homeFrame + 4)]);
+}
+
+async function finish(): Promise<void> {
+  try {
+    await ask(footageEndpoints.changeClip, { params: { clipId: data.clip.id }, body: { done: true } });
+    await router.push({ name: 'session', params: { sessionId: data.clip.sessionId }, hash: '#said' });
+  } catch (error) {
+    failure.value = (error as Error).message;
+  }
+}
+
+/** Undo and redo, and the strike they were about comes into view. */
+function stepBack(steps: 'undo' | 'redo'): void {
+  const [marked, changed] = steps === 'undo' ? [review.backAt(), moments.backAt()] : [review.forthAt(), moments.forthAt()];
+  // Undo takes the later of the two back, redo the earlier of the two forth.
+  const hitsFirst = changed !== undefined && (marked === undefined || (steps === 'undo' ? changed > marked : changed < marked));
+  if (hitsFirst) return moments[steps]();
+  const entries = review[steps]();
+  const about = entries?.[0]?.strikeId;
+  if (about && review.strikes.some((strike) => strike.strikeId === about) && about !== bench.strike.value?.strikeId)
+    bench.select(about);
+}
+
+/** Believes more or fewer of the hits that were found. */
+function believe(step: number): void {
+  const { sensitivity } = moments.edits;
+  moments.changeEdits({ sensitivity: Math.max(0, Math.min(1, sensitivity + step)) });
+}
+
+const doing: Record<BenchKey, () => void> = {
+  'frame-back': () => player.value?.step(-1),
+  'frame-on': () => player.value?.step(1),
+  'ten-back': () => player.value?.step(-10),
+  'ten-on': () => player.value?.step(10),
+  play: () => player.value?.toggle(),
+  slower: () => player.value?.faster(-1),
+  faster: () => player.value?.faster(1),
+  loop,
+  'zoom-in': () => picture.value?.zoomBy(1.5),
+  'zoom-out': () => picture.value?.zoomBy(1 / 1.5),
+  'zoom-whole': () => picture.value?.zoomOut(),
+  'hit-before': () => bench.hit(-1),
+  'hit-after': () => bench.hit(1),
+  'hit-here': bench.toggleHit,
+  'hit-move': bench.moveHit,
+  'fewer-hits': () => believe(-0.05),
+  'more-hits': () => believe(0.05),
+  'other-view': () => void other.next(),
+  'other-back': () => other.move(-1),
+  'other-on': () => other.move(1),
+  'strike-before': () => bench.neighbour(-1),
+  'strike-after': () => bench.neighbour(1),
+  'tag-1': () => bench.tag('1'),
+  'tag-2': () => bench.tag('2'),
+  remove: bench.remove,
+  'see-launch': () => bench.see('launch'),
+  'see-contact': () => bench.see('contact'),
+  'see-home': () => bench.see('home'),
+  'set-launch': () => bench.set('launch'),
+  'set-contact': () => bench.set('contact'),
+  'set-home': () => bench.set('home'),
+  clean: () => bench.judge('clean'),
+  watch: () => bench.judge('watch'),
+  fault: () => bench.judge('fault'),
+  'cant-see': () => bench.judge('cant-see'),
+  'rest-clean': bench.restClean,
+  'take-back': () => bench.judge(null),
+  note: () => (writing.value = bench.row.value !== undefined),
+  'row-up': () => bench.moveRow(-1),
+  'row-down': () => bench.moveRow(1),
+  'walk-length': () => (bench.full.value = !bench.full.value),
+  star: bench.star,
+  undo: () => stepBack('undo'),
+  redo: () => stepBack('redo'),
+  keys: () => (keysShown.value = true),
+  done: () => void finish(),
+};
+const keys = useKeys(
+  benchKeys,
+  'wax.bench-keys',
+  (id) => doing[id](),
+  () => keysShown.value,
+);
+
+const refresh = (): void => {
+  if (document.visibilityState === 'visible') void review.refresh().catch(() => undefined);
+};
+onMounted(() => {
+  player.value = picture.value?.player;
+  const first =
+    review.strikes.find((strike) => strike.strikeId === strikeId) ??
+    review.strikes.find((strike) => review.verdictsOf(strike.strikeId).length === 0) ??
+    review.strikes[0];
+  if (first) bench.select(first.strikeId);
+  document.addEventListener('visibilitychange', refresh);
+  window.addEventListener('focus', refresh);
+});
+onBeforeUnmount(() => {
+  document.removeEventListener('visibilitychange', refresh);
+  window.removeEventListener('focus', refresh);
+});
+watch(
+  () => bench.strike.value?.strikeId,
+  (now) => void router.replace({ name: 'bench', params: { clipId: data.clip.id, strikeId: now ?? '' } }),
+);
+const trouble = computed(() => failure.value ?? player.value?.failure.value ?? other.remark.value ?? moments.remark);
+const shape = computed(() => ({
+  '--shape': `${data.clip.width} / ${data.clip.height}`,
+  '--ratio': `${data.clip.width! / data.clip.height!}`,
+}));
+</script>
+
+<template>
+  <div class="bench" :style="shape">
+    <BenchBar
+      :data="data"
+      :bench="bench"
+      :keys="keys"
+      :other="other"
+      @keys="keysShown = true"
+      @undo="stepBack('undo')"
+      @redo="stepBack('redo')"
+      @done="finish"
+    />
+    <section class="film" aria-label="Film">
+      <VAlert v-if="trouble" type="error" density="compact" role="alert">{{ trouble }}</VAlert>
+      <div class="frame" :class="other.mode.value">
+        <div class="own">
+          <FilmPicture ref="picture" :film="data.film" :width="data.clip.width!" :height="data.clip.height!" class="picture" />
+        </div>
+        <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" :keys="keys" />
+      </div>
+      <template v-if="player">
+        <TransportBar :player="player" :clip="data.clip" :keys="keys" :looping="player.looping.value" @loop="loop" />
+        <PhaseStrip :player="player" :strike="bench.strike.value" :keys="keys" @nudge="bench.set" />
+        <RibbonTools v-model="bench.filter.value" :keys="keys" :clip-id="data.clip.id" />
+        <RoundRibbon
+          :timeline="timeline"
+          :passing="bench.passing"
+          :at="player.at.value"
+          :selected="bench.strike.value?.strikeId"
+          @select="bench.select"
+          @go="player.go($event)"
+        />
+      </template>
+    </section>
+    <aside class="side">
+      <TheWalk v-model:writing="writing" :bench="bench" :keys="keys" />
+      <OpenTally :data="data" />
+    </aside>
+    <KeyPanel v-model="keysShown" :keys="keys" />
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template: 44px minmax(0, 1fr) / minmax(0, 1fr) 416px;
+  gap: 0 12px;
+  height: 100vh;
+  min-height: 560px;
+  padding: 0 12px 8px;
+  background: rgb(var(--v-theme-background));
+}
+.bench > :first-child {
+  grid-column: 1 / -1;
+}
+.film {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  min-width: 0;
+}
+.frame {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr);
+  gap: 4px;
+  background: #0a0a0a;
+}
+.frame.beside {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+}
+.own {
+  min-height: 0;
+  container-type: size;
+  display: grid;
+  place-items: center;
+}
+.frame.instead .own {
+  display: none;
+}
+.picture {
+  aspect-ratio: var(--shape);
+  width: min(100cqw, 100cqh * var(--ratio));
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  gap: 6px;
+}
+@media (max-width: 1023px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) 340px;
+  }
+}
+</style>

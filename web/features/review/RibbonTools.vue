@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { thirds } from '@wax-fist/core/moments';
+import { verdictNames, verdicts } from '@wax-fist/core/review';
+import { techniques } from '@wax-fist/core/technique';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import { counted } from '../../app/words.ts';
+import { useMoments } from '../moments/moments-store.ts';
+import type { BenchKey } from './bench-keys.ts';
+import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
+
+/** What is on the ribbon: how many hits are believed, and which strikes are in question. */
+const filter = defineModel<StrikeFilter>({ required: true });
+defineProps<{ keys: Keys<BenchKey>; clipId: string }>();
+const moments = useMoments();
+const set = (change: Partial<StrikeFilter>): void => void (filter.value = { ...filter.value, ...change });
+const chosen = (event: Event) => (event.target as HTMLSelectElement).value as never;
+</script>
+
+<template>
+  <div class="tools" role="group" aria-label="Hits and filter">
+    <RouterLink :to="{ name: 'moments', params: { clipId } }" class="count" title="To hits and rounds">{{
+      counted(moments.hits.length, 'hit')
+    }}</RouterLink>
+    <label class="few" :title="`Fewer or more hits (${keys.drawn('fewer-hits')} ${keys.drawn('more-hits')})`">
+      <span>few</span>
+      <input
+        type="range"
+        min="0"
+        max="1"
+        step="0.02"
+        :value="moments.edits.sensitivity"
+        aria-label="Sensitivity of the hit finder"
+        @input="moments.slide({ sensitivity: Number(chosen($event)) })"
+        @change="moments.slid()"
+      />
+      <span>many</span>
+    </label>
+    <span class="hint"
+      ><kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> from hit to hit,
+      <kbd>{{ keys.drawn('hit-here') }}</kbd> set one or take it out</span
+    >
+    <VSpacer />
+    <select :value="filter.technique" aria-label="Only this technique" @change="set({ technique: chosen($event) })">
+      <option value="">Every technique</option>
+      <option v-for="{ id, name } in techniques" :key="id" :value="id">{{ name }}</option>
+    </select>
+    <select :value="filter.verdict" aria-label="Only this verdict" @change="set({ verdict: chosen($event) })">
+      <option value="">Every verdict</option>
+      <option value="open">Open</option>
+      <option v-for="verdict in verdicts" :key="verdict" :value="verdict">{{ verdictNames[verdict] }}</option>
+    </select>
+    <select :value="filter.third" aria-label="Only this third of the round" @change="set({ third: chosen($event) })">
+      <option value="">Whole round</option>
+      <option v-for="third in thirds" :key="third" :value="third">{{ third }} third</option>
+    </select>
+    <button v-if="isFiltering(filter)" type="button" class="all" @click="filter = everyStrike">Show all</button>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  flex: none;
+  height: 26px;
+  font-size: 14px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.few {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  color: var(--quiet);
+  font-size: 13px;
+}
+.few input {
+  width: 90px;
+  accent-color: #e9b44c;
+}
+.hint {
+  color: var(--quiet);
+  font-size: 13px;
+}
+select {
+  font: inherit;
+  color: inherit;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  height: 24px;
+}
+.all {
+  color: rgb(var(--v-theme-primary));
+}
+@media (max-width: 1200px) {
+  .hint {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import type { StrikeEntry } from '@wax-fist/contract/review';
+import { frameAt, timeOf } from '@wax-fist/core/moments';
+import { gravest, verdictNames } from '@wax-fist/core/review';
+import { techniques } from '@wax-fist/core/technique';
+import type { Ms } from '@wax-fist/core/units';
+import { computed } from 'vue';
+import { useMoments } from '../moments/moments-store.ts';
+import { useReview } from './review-store.ts';
+import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
+
+/** Rounds one under the other on one scale, so that the third can be held against the first; the one in hand is tall. */
+const { timeline, at, passing } = defineProps<{
+  timeline: Float64Array;
+  at: number;
+  selected: string | undefined;
+  passing: (strike: StrikeEntry) => boolean;
+}>();
+const emit = defineEmits<{ select: [strikeId: string]; go: [frame: number] }>();
+const review = useReview();
+const moments = useMoments();
+
+const now = computed<Ms>(() => timeOf(timeline, at));
+const rounds = computed(() =>
+  moments.rounds.length > 0 ? moments.rounds : [{ id: 'whole', name: 'Whole film', from: 0, to: timeline.at(-1)! || 1 }],
+);
+const span = computed(() => Math.max(...rounds.value.map(({ from, to }) => to - from)));
+/** The round in which the playhead is, else the one that is nearest. */
+const inHand = computed(() => {
+  const away = ({ from, to }: { from: Ms; to: Ms }): Ms => Math.max(from - now.value, now.value - to, 0);
+  return rounds.value.reduce((nearest, round) => (away(round) < away(nearest) ? round : nearest)).id;
+});
+
+const marks = computed(() => review.strikes.map(told));
+function told(strike: StrikeEntry): RibbonMark {
+  const { call, name } = techniques[strike.technique];
+  const verdict = gravest(review.verdictsOf(strike.strikeId));
+  return {
+    id: strike.strikeId,
+    contact: timeOf(timeline, strike.contactFrame),
+    call,
+    verdict,
+    name: `${call} ${name}, ${verdict ? verdictNames[verdict].toLowerCase() : 'open'}`,
+    dim: !passing(strike),
+  };
+}
+/** What lies between two rounds is shown with the one before it. */
+const lines = computed(() =>
+  rounds.value.map((round, place) => {
+    const [from, to] = [place === 0 ? -Infinity : round.from, rounds.value[place + 1]?.from ?? Infinity];
+    return {
+      round,
+      hits: moments.hits.filter(({ time }) => time >= round.from && time < round.to),
+      marks: marks.value.filter(({ contact }) => contact >= from && contact < to),
+    };
+  }),
+);
+</script>
+
+<template>
+  <div class="ribbon" role="group" aria-label="The round">
+    <RibbonLine
+      v-for="{ round, hits, marks: mine } in lines"
+      :key="round.id"
+      :round="round"
+      :span="span"
+      :hits="hits"
+      :gap="moments.edits.gap"
+      :marks="mine"
+      :at="now"
+      :selected="selected"
+      :low="round.id !== inHand"
+      @select="emit('select', $event)"
+      @go="emit('go', frameAt(timeline, $event))"
+    />
+    <span v-if="marks.length === 0 && moments.hits.length === 0" class="hint"
+      >No strike yet: step to a contact and press its number.</span
+    >
+  </div>
+</template>
+
+<style scoped>
+.ribbon {
+  position: relative;
+  flex: none;
+  max-height: 152px;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.hint {
+  position: absolute;
+  inset: 8px 0 auto;
+  text-align: center;
+  color: var(--quiet);
+  font-size: 14px;
+}
+</style>

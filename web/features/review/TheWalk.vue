@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { techniques, viewNames } from '@wax-fist/core/technique';
+import { computed, nextTick, ref, watch } from 'vue';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import type { BenchKey } from './bench-keys.ts';
+import { useMoments } from '../moments/moments-store.ts';
+import { useReview } from './review-store.ts';
+import type { Bench } from './use-bench.ts';
+import WalkRow from './WalkRow.vue';
+
+const writing = defineModel<boolean>('writing', { required: true });
+const { bench, keys } = defineProps<{ bench: Bench; keys: Keys<BenchKey> }>();
+const { strike, rows, row, full, hidden, stars } = bench;
+const review = useReview();
+const moments = useMoments();
+const field = ref<HTMLTextAreaElement>();
+const note = ref('');
+
+const lines = computed(() =>
+  rows.value.map(({ checkpoint, from }, place) => ({
+    checkpoint,
+    from: from === bench.view ? undefined : viewNames[from].toLowerCase(),
+    stop: rows.value[place - 1]?.checkpoint.stop === checkpoint.stop ? '' : checkpoint.stop,
+    word: strike.value && review.wordOf(strike.value.strikeId, checkpoint.id),
+  })),
+);
+const judged = computed(() => lines.value.filter(({ word }) => word?.verdict).length);
+
+watch(writing, async (now) => {
+  if (!now) return;
+  note.value = lines.value.find(({ checkpoint }) => checkpoint.id === row.value)?.word?.note ?? '';
+  await nextTick();
+  field.value?.focus();
+});
+function keep(): void {
+  bench.writeNote(note.value.trim());
+  writing.value = false;
+}
+</script>
+
+<template>
+  <section class="walk" aria-label="The walk">
+    <template v-if="strike">
+      <header>
+        <h2>
+          <span class="number call">{{ techniques[strike.technique].call }}</span> {{ techniques[strike.technique].name }}
+        </h2>
+        <span class="quiet number">{{ judged }} of {{ rows.length }}</span>
+        <VSpacer />
+        <button type="button" class="length" @click="full = !full">
+          {{ full ? 'All rows' : 'Short walk' }} <kbd>{{ keys.drawn('walk-length') }}</kbd>
+        </button>
+      </header>
+      <div class="rows">
+        <ul>
+          <WalkRow
+            v-for="{ checkpoint, from, stop, word } in lines"
+            :key="checkpoint.id"
+            :checkpoint="checkpoint"
+            :stop="stop"
+            :from="from"
+            :word="word"
+            :open="checkpoint.id === row"
+            :starred="stars.includes(checkpoint.id)"
+            :dense="full"
+            :keys="keys"
+            @pick="row = checkpoint.id"
+            @judge="bench.judge"
+            @note="writing = true"
+            @star="bench.star"
+          />
+        </ul>
+        <p v-if="rows.length === 0" class="quiet none">
+          No starred row can be seen from here. <kbd>{{ keys.drawn('walk-length') }}</kbd> shows all rows.
+        </p>
+        <details v-if="hidden.length > 0 && full" class="quiet hidden">
+          <summary>{{ hidden.length }} rows cannot be judged from here</summary>
+          <p v-for="{ checkpoint, reason } in hidden" :key="checkpoint.id">
+            <b>{{ checkpoint.name }}.</b> {{ reason }}
+          </p>
+        </details>
+      </div>
+      <form v-if="writing" class="note" @submit.prevent="keep">
+        <textarea
+          ref="field"
+          v-model="note"
+          rows="2"
+          maxlength="2000"
+          aria-label="Note on this row"
+          @keydown.enter.exact.prevent="keep"
+          @keydown.esc.stop="writing = false"
+        />
+        <VBtn type="submit" size="small" color="primary">Keep</VBtn>
+      </form>
+      <VBtn v-if="rows.length > 0" variant="tonal" color="primary" class="rest" @click="bench.restClean">
+        The rest is clean, next strike <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
+      </VBtn>
+    </template>
+    <div v-else class="none">
+      <h2>{{ moments.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
+      <p v-if="moments.hits.length > 0">
+        {{ moments.hits.length }} hits were found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to the next one,
+        <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
+      </p>
+      <p v-else>
+        Play with <kbd>{{ keys.drawn('play') }}</kbd>, stop where the glove touches, step with
+        <kbd>{{ keys.drawn('frame-back') }}</kbd> <kbd>{{ keys.drawn('frame-on') }}</kbd>.
+      </p>
+      <p>
+        Then press the number you would call: <kbd>{{ keys.drawn('tag-1') }}</kbd> jab,
+        <kbd>{{ keys.drawn('tag-2') }}</kbd> cross.
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.walk {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+.rest {
+  flex: none;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+  padding: 2px 0 6px;
+}
+h2 {
+  font-size: 20px;
+}
+.call {
+  color: rgb(var(--v-theme-primary));
+  margin-right: 4px;
+}
+.length {
+  font-size: 14px;
+}
+.rows {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  border-top: 1px solid var(--line);
+}
+.none {
+  padding: 12px 4px;
+}
+.none p {
+  margin: 10px 0;
+}
+.note {
+  display: flex;
+  gap: 8px;
+  align-items: end;
+  padding: 6px 0;
+}
+.note textarea {
+  flex: 1;
+  border: 1px solid var(--line);
+  padding: 6px 8px;
+  background: rgb(var(--v-theme-surface));
+  color: inherit;
+  resize: none;
+  font-size: 15px;
+}
+.hidden {
+  font-size: 14px;
+  padding: 8px 4px;
+}
+.hidden p {
+  margin: 4px 0;
+}
+</style>

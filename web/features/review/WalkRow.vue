@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
+import type { ObservationEntry } from '@wax-fist/contract/review';
+import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
+import type { Checkpoint } from '@wax-fist/core/technique';
+import { ref, watch } from 'vue';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import FamilySign from '../technique/FamilySign.vue';
+import type { BenchKey } from './bench-keys.ts';
+import VerdictSign from './VerdictSign.vue';
+
+const {
+  checkpoint,
+  word = undefined,
+  open,
+  from = undefined,
+} = defineProps<{
+  checkpoint: Checkpoint;
+  /** Where the eye goes, told on the first row of each stop. */
+  stop: string;
+  word?: ObservationEntry;
+  open: boolean;
+  /** Told when another film than the one in hand answers it. */
+  from?: string;
+  starred: boolean;
+  dense: boolean;
+  keys: Keys<BenchKey>;
+}>();
+defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: [] }>();
+
+const line = ref<HTMLElement>();
+watch(
+  () => open,
+  (now) => now && line.value?.scrollIntoView({ block: 'nearest' }),
+  { flush: 'post' },
+);
+</script>
+
+<template>
+  <li ref="line" class="row" :class="{ open, dense, first: stop }">
+    <button type="button" class="line" :aria-expanded="open" :data-row="checkpoint.id" @click="$emit('pick')">
+      <span class="stop">{{ stop }}</span>
+      <FamilySign :family="checkpoint.family" />
+      <span class="question"
+        >{{ dense && !open ? checkpoint.name : checkpoint.question }}
+        <small v-if="from && !open" class="quiet">({{ from }})</small></span
+      >
+      <VIcon v-if="word?.note" :icon="mdiTextBoxOutline" size="15" :aria-label="`Note: ${word.note}`" :title="word.note" />
+      <VerdictSign :verdict="word?.verdict" />
+    </button>
+    <div v-if="open" class="more">
+      <p v-if="from" class="from">Answered from the {{ from }}</p>
+      <p>
+        {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
+      </p>
+      <div class="verdicts">
+        <button
+          v-for="verdict in verdicts"
+          :key="verdict"
+          type="button"
+          :class="[verdict, { given: word?.verdict === verdict }]"
+          :aria-pressed="word?.verdict === verdict"
+          @click="$emit('judge', verdict)"
+        >
+          <VerdictSign :verdict="verdict" :size="15" /> {{ verdictNames[verdict] }} <kbd>{{ keys.drawn(verdict) }}</kbd>
+        </button>
+      </div>
+      <p class="foot">
+        <q>{{ checkpoint.cues[0] }}</q>
+        <button type="button" @click="$emit('note')">
+          {{ word?.note ? 'Change the note' : 'Note' }} <kbd>{{ keys.drawn('note') }}</kbd>
+        </button>
+        <button
+          type="button"
+          :aria-pressed="starred"
+          :title="`In the short walk (${keys.drawn('star')})`"
+          :aria-label="starred ? 'Out of the short walk' : 'Into the short walk'"
+          @click="$emit('star')"
+        >
+          <VIcon :icon="starred ? mdiStar : mdiStarOutline" size="17" />
+        </button>
+      </p>
+      <p v-if="word?.note" class="quiet written">{{ word.note }}</p>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  border-bottom: 1px solid var(--line);
+}
+.line {
+  display: grid;
+  grid-template-columns: 82px 18px 1fr auto 20px;
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+  text-align: left;
+  min-height: 36px;
+  font-size: 15px;
+  line-height: 1.2;
+  padding: 2px 4px 2px 0;
+}
+.line > :last-child {
+  grid-column: 5;
+}
+.line > .v-icon {
+  grid-column: 4;
+}
+.dense .line {
+  min-height: 23px;
+  font-size: 14px;
+  padding-block: 0;
+}
+.stop {
+  color: var(--quiet);
+  font-size: 13px;
+  padding-left: 6px;
+  font-weight: 400;
+  white-space: nowrap;
+}
+.open {
+  background: rgb(var(--v-theme-surface));
+  box-shadow: inset 4px 0 #e9b44c;
+}
+.open .line {
+  font-weight: 700;
+  min-height: 38px;
+  font-size: 16px;
+}
+.more {
+  padding: 0 6px 8px 12px;
+  font-size: 14px;
+  line-height: 1.3;
+}
+.verdicts {
+  display: grid;
+  grid-template-columns: repeat(4, auto);
+  gap: 4px;
+  margin: 8px 0;
+}
+.verdicts button {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 5px;
+  height: 34px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  white-space: nowrap;
+  font-size: 14px;
+}
+.verdicts .given {
+  border: 2px solid currentColor;
+  font-weight: 700;
+}
+.foot {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.foot q {
+  flex: 1;
+  font-style: italic;
+  color: rgb(var(--v-theme-primary));
+}
+.from {
+  color: rgb(var(--v-theme-secondary));
+}
+.written {
+  margin-top: 4px;
+}
+</style>

@@ -1,0 +1,59 @@
+import type { KeyAction } from '../../app/keys/use-keys.ts';
+
+export type BenchKey =
+  | 'frame-back' | 'frame-on' | 'ten-back' | 'ten-on' | 'play' | 'slower' | 'faster' | 'loop' | 'zoom-in' | 'zoom-out' | 'zoom-whole'
+  | 'hit-before' | 'hit-after' | 'hit-here' | 'hit-move' | 'fewer-hits' | 'more-hits' | 'other-view' | 'other-back' | 'other-on'
+  | 'strike-before' | 'strike-after' | 'tag-1' | 'tag-2' | 'remove'
+  | 'see-launch' | 'see-contact' | 'see-home' | 'set-launch' | 'set-contact' | 'set-home'
+  | 'clean' | 'watch' | 'fault' | 'cant-see' | 'rest-clean' | 'take-back' | 'note' | 'row-up' | 'row-down' | 'walk-length' | 'star'
+  | 'undo' | 'redo' | 'keys' | 'done'; // prettier-ignore
+
+/** Left hand judges, right hand moves in time. */
+export const benchKeys: readonly KeyAction<BenchKey>[] = [
+  { id: 'clean', group: 'Judge', name: 'Clean', keys: ['a'] },
+  { id: 'watch', group: 'Judge', name: 'Watch', keys: ['s'] },
+  { id: 'fault', group: 'Judge', name: 'Fault', keys: ['d'] },
+  { id: 'cant-see', group: 'Judge', name: 'Can’t see', keys: ['f'] },
+  { id: 'rest-clean', group: 'Judge', name: 'The rest is clean, next strike', keys: ['r'] },
+  { id: 'row-up', group: 'Judge', name: 'Row above', keys: ['q'] },
+  { id: 'row-down', group: 'Judge', name: 'Row below', keys: ['w'] },
+  { id: 'take-back', group: 'Judge', name: 'Take the verdict back', keys: ['t'] },
+  { id: 'note', group: 'Judge', name: 'Write a note on this row', keys: ['e'] },
+  { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
+  { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
+  { id: 'frame-back', group: 'Time', name: 'One frame back', keys: ['ArrowLeft'] },
+  { id: 'frame-on', group: 'Time', name: 'One frame on', keys: ['ArrowRight'] },
+  { id: 'ten-back', group: 'Time', name: 'Ten frames back', keys: ['Shift+ArrowLeft'] },
+  { id: 'ten-on', group: 'Time', name: 'Ten frames on', keys: ['Shift+ArrowRight'] },
+  { id: 'play', group: 'Time', name: 'Play or stop', keys: [' '] },
+  { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },
+  { id: 'faster', group: 'Time', name: 'Faster', keys: ['.'] },
+  { id: 'loop', group: 'Time', name: 'This strike round and round', keys: ['p'] },
+  { id: 'zoom-in', group: 'Time', name: 'Closer', keys: ['+', '='] },
+  { id: 'zoom-out', group: 'Time', name: 'Further off', keys: ['-'] },
+  { id: 'zoom-whole', group: 'Time', name: 'Whole picture', keys: ['0'] },
+  { id: 'strike-before', group: 'Strike', name: 'Strike before', keys: ['ArrowUp'] },
+  { id: 'strike-after', group: 'Strike', name: 'Next strike', keys: ['ArrowDown'] },
+  { id: 'tag-1', group: 'Strike', name: 'A 1 (jab) lands here', keys: ['1'] },
+  { id: 'tag-2', group: 'Strike', name: 'A 2 (cross) lands here', keys: ['2'] },
+  { id: 'see-launch', group: 'Strike', name: 'Go to its launch', keys: ['u'] },
+  { id: 'see-contact', group: 'Strike', name: 'Go to its contact', keys: ['i'] },
+  { id: 'see-home', group: 'Strike', name: 'Go to its home', keys: ['o'] },
+  { id: 'set-launch', group: 'Strike', name: 'It is launched here', keys: ['Shift+u'] },
+  { id: 'set-contact', group: 'Strike', name: 'It lands here', keys: ['Shift+i'] },
+  { id: 'set-home', group: 'Strike', name: 'It is home here', keys: ['Shift+o'] },
+  { id: 'remove', group: 'Strike', name: 'Remove this strike', keys: ['Delete', 'Backspace'] },
+  { id: 'hit-before', group: 'Hits', name: 'Hit before', keys: ['j'] },
+  { id: 'hit-after', group: 'Hits', name: 'Next hit', keys: ['k'] },
+  { id: 'hit-here', group: 'Hits', name: 'A hit here, or none after all', keys: ['h'] },
+  { id: 'hit-move', group: 'Hits', name: 'The nearest hit is here', keys: ['Shift+h'] },
+  { id: 'fewer-hits', group: 'Hits', name: 'Fewer hits', keys: ['<'] },
+  { id: 'more-hits', group: 'Hits', name: 'More hits', keys: ['>'] },
+  { id: 'other-view', group: 'Hits', name: 'Other view beside, instead, away', keys: ['v'] },
+  { id: 'other-back', group: 'Hits', name: 'Other view one frame back', keys: ['Alt+ArrowLeft'] },
+  { id: 'other-on', group: 'Hits', name: 'Other view one frame on', keys: ['Alt+ArrowRight'] },
+  { id: 'undo', group: 'Desk', name: 'Undo', keys: ['z', 'Ctrl+z'] },
+  { id: 'redo', group: 'Desk', name: 'Redo', keys: ['Shift+z', 'Ctrl+Shift+z', 'Ctrl+y'] },
+  { id: 'done', group: 'Desk', name: 'Round done, to the session', keys: ['Ctrl+Enter'] },
+  { id: 'keys', group: 'Desk', name: 'These keys', keys: ['?'] },
+];

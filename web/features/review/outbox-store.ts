@@ -1,0 +1,131 @@
+import { reviewEndpoints, type LogEntry } from '@wax-fist/contract/review';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { ask, Refused } from '../../app/ask.ts';
+import { useAccount } from '../accounts/account-store.ts';
+
+interface Kept {
+  id: string;
+  clipId: string;
+  /** Whose word it is: it is sent when this account is signed in, and under no other. */
+  accountId: string;
+  entry: LogEntry;
+}
+interface OutboxSchema extends DBSchema {
+  marks: { key: string; value: Kept; indexes: { account: string } };
+}
+
+/** At most so many marks in one request; the contract allows 500. */
+const atOnce = 200;
+const waits = [1000, 2000, 4000, 8000, 15_000];
+
+const opened: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>('wax-fist-outbox', 1, {
+  upgrade: (database) => void database.createObjectStore('marks', { keyPath: 'id' }).createIndex('account', 'accountId'),
+});
+
+/** Marks on their way to the server. They lie in the browser's own database until the server has said that it has them. */
+export const useOutbox = defineStore('outbox', () => {
+  const account = useAccount();
+  /** In the browser's database, as last counted, and on the way into it: a count taken in between must not hide a mark. */
+  const stored = ref(0);
+  const entering = ref(0);
+  const waiting = computed(() => stored.value + entering.value);
+  const away = ref(false);
+  /** Marks that the server will not take, and why; they stay until the coach lets go of them. */
+  const refused = shallowRef<{ ids: string[]; reason: string }>();
+  const state = computed(() => (refused.value ? 'refused' : waiting.value === 0 ? 'saved' : away.value ? 'away' : 'sending'));
+  let sending: Promise<void> | undefined;
+  /** Something was put in while sending. */
+  let again = false;
+  let failures = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const kept = async (): Promise<Kept[]> => {
+    if (!account.me) return [];
+    const all = await (await opened).getAllFromIndex('marks', 'account', account.me.id);
+    return all.sort((a, b) => (a.id < b.id ? -1 : 1));
+  };
+
+  async function put(clipId: string, entries: readonly LogEntry[]): Promise<void> {
+    const accountId = account.me!.id;
+    entering.value += entries.length;
+    const transaction = (await opened).transaction('marks', 'readwrite');
+    await Promise.all(entries.map((entry) => transaction.store.put({ id: entry.id, clipId, accountId, entry })));
+    await transaction.done;
+    stored.value = (await kept()).length;
+    entering.value -= entries.length;
+    void flush();
+  }
+
+  async function forget(ids: readonly string[]): Promise<void> {
+    const transaction = (await opened).transaction('marks', 'readwrite');
+    await Promise.all(ids.map((id) => transaction.store.delete(id)));
+    await transaction.done;
+  }
+
+  async function sendAll(): Promise<void> {
+    for (;;) {
+      const left = (await kept()).filter(({ id }) => !refused.value?.ids.includes(id));
+      stored.value = left.length;
+      const [first] = left;
+      if (!first) return;
+      const batch = left.filter(({ clipId }) => clipId === first.clipId).slice(0, atOnce);
+      const ids = batch.map(({ id }) => id);
+      try {
+        await ask(reviewEndpoints.addToLog, {
+          params: { clipId: first.clipId },
+          body: { entries: batch.map(({ entry }) => entry) },
+        });
+      } catch (error) {
+        const final =
+          error instanceof Refused && error.status >= 400 && error.status < 500 && ![401, 408, 429].includes(error.status);
+        if (!final) throw error;
+        refused.value = { ids: [...(refused.value?.ids ?? []), ...ids], reason: error.message };
+        continue;
+      }
+      await forget(ids);
+    }
+  }
+
+  /** Sends what waits; when the server is away, tries again by itself, and at once when the browser is back on the network. */
+  function flush(): Promise<void> {
+    clearTimeout(timer);
+    if (sending) {
+      again = true;
+      return sending;
+    }
+    sending = sendAll()
+      .then(
+        () => {
+          failures = 0;
+          away.value = false;
+        },
+        () => {
+          away.value = true;
+          timer = setTimeout(() => void flush(), waits[Math.min(failures++, waits.length - 1)]);
+        },
+      )
+      .finally(() => {
+        sending = undefined;
+        if (again && !away.value) void flush();
+        again = false;
+      });
+    return sending;
+  }
+
+  async function dropRefused(): Promise<void> {
+    await forget(refused.value?.ids ?? []);
+    refused.value = undefined;
+    await flush();
+  }
+
+  /** Marks of a clip that the server may not have yet. */
+  const marksOf = async (clipId: string): Promise<LogEntry[]> =>
+    (await kept()).filter((mark) => mark.clipId === clipId).map(({ entry }) => entry);
+
+  window.addEventListener('online', () => void flush());
+  watch(() => account.me?.id, flush, { immediate: true });
+
+  return { waiting, state, refused, put, flush, dropRefused, marksOf };
+});

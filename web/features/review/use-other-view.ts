@@ -1,0 +1,117 @@
+import type { Clip } from '@wax-fist/contract/footage';
+import { momentsEndpoints, type SavedAlignment } from '@wax-fist/contract/moments';
+import { frameAt, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
+import type { View } from '@wax-fist/core/technique';
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { ask } from '../../app/ask.ts';
+import type { Film } from '../../player/frame-source.ts';
+import { filmOf } from './use-bench-data.ts';
+
+/** How the other view is shown: not at all, beside this one, or in its place. */
+export const otherViewModes = ['off', 'beside', 'instead'] as const;
+export type OtherViewMode = (typeof otherViewModes)[number];
+
+const saveAfter = 600;
+
+export interface OtherView {
+  /** Films of the same session that can be looked at. */
+  others: Clip[];
+  mode: Ref<OtherViewMode>;
+  shown: ShallowRef<{ clip: Clip; film: Film } | undefined>;
+  /** View that may answer, while it is on show. */
+  view: ComputedRef<View | undefined>;
+  tie: Ref<SavedAlignment | undefined>;
+  remark: Ref<string | undefined>;
+  next: () => Promise<void>;
+  choose: (clipId: string) => Promise<void>;
+  /** The frame of the other film at the same instant. */
+  frameFor: (frame: number) => number;
+  /** Moves the other film by frames against this one, and keeps that as tied by hand. */
+  move: (frames: number) => void;
+  listenAgain: () => Promise<void>;
+}
+
+/** The other camera on the same round. */
+export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonly Clip[]): OtherView {
+  const others = clips.filter((one) => one.id !== clip.id && one.state === 'ready');
+  const mode = ref<OtherViewMode>('off');
+  const shown = shallowRef<{ clip: Clip; film: Film }>();
+  const tie = ref<SavedAlignment>();
+  const remark = ref<string>();
+  let ties: SavedAlignment[] | undefined;
+  let saving: ReturnType<typeof setTimeout> | undefined;
+
+  const params = () => ({ clipId: clip.id, otherId: shown.value!.clip.id });
+  async function loadTies(): Promise<void> {
+    ties = await ask(momentsEndpoints.showAlignments, { params: { clipId: clip.id } });
+    tie.value = ties.find(({ otherId }) => otherId === shown.value?.clip.id);
+  }
+
+  async function choose(clipId: string): Promise<void> {
+    const other = others.find(({ id }) => id === clipId);
+    if (!other) return;
+    remark.value = undefined;
+    try {
+      if (!ties) await loadTies();
+      shown.value = { clip: other, film: await filmOf(other) };
+      tie.value = ties!.find(({ otherId }) => otherId === clipId);
+    } catch (error) {
+      mode.value = 'off';
+      remark.value = (error as Error).message;
+    }
+  }
+
+  async function next(): Promise<void> {
+    if (others.length === 0) {
+      remark.value = 'This session has no other film that can be looked at.';
+      return;
+    }
+    const to = otherViewModes[(otherViewModes.indexOf(mode.value) + 1) % otherViewModes.length]!;
+    // The one that is tied is most likely the other side of the same round.
+    if (to !== 'off' && !shown.value) {
+      await loadTies().catch(() => undefined);
+      await choose((others.find(({ id }) => ties?.some(({ otherId }) => otherId === id)) ?? others[0]!).id);
+    }
+    mode.value = to;
+  }
+
+  function move(frames: number): void {
+    if (mode.value === 'off' || !shown.value) return;
+    const gap = gapAt(shown.value.film.timeline, 0);
+    const { offset = 0, drift = 0 } = tie.value ?? {};
+    tie.value = { ...params(), offset: offset + frames * gap, drift, fit: null };
+    clearTimeout(saving);
+    saving = setTimeout(() => void save(), saveAfter);
+  }
+  async function save(): Promise<void> {
+    try {
+      tie.value = await ask(momentsEndpoints.saveAlignment, { params: params(), body: { offset: tie.value!.offset } });
+      remark.value = undefined;
+    } catch (error) {
+      remark.value = (error as Error).message;
+    }
+  }
+
+  return {
+    others,
+    mode,
+    shown,
+    view: computed(() => (mode.value === 'off' ? undefined : shown.value?.clip.view)),
+    tie,
+    remark,
+    next,
+    choose,
+    move,
+    frameFor: (frame) =>
+      frameAt(shown.value!.film.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
+    async listenAgain() {
+      await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
+      tie.value = undefined;
+      for (let look = 0; look < 20 && !tie.value; look++) {
+        await new Promise((resolve) => setTimeout(resolve, 500));
+        await loadTies().catch(() => undefined);
+      }
+      if (!tie.value) remark.value = 'The two films sound too different to be tied. Move the other one by hand.';
+    },
+  };
+}

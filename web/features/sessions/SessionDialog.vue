@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { sessionDraftShape, sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
+import { roundKinds } from '@wax-fist/core/moments';
+import { rungs } from '@wax-fist/core/correction';
+import { v7 as uuid } from 'uuid';
+import { watch } from 'vue';
+import { ask } from '../../app/ask.ts';
+import FormDialog from '../../app/FormDialog.vue';
+import { useForm } from '../../app/use-form.ts';
+import { localDay } from '../../app/words.ts';
+
+const open = defineModel<boolean>({ required: true });
+/** `last` is what a new session begins from: most are held as the one before. */
+const {
+  traineeId,
+  session = undefined,
+  last = undefined,
+} = defineProps<{ traineeId: string; session?: Session; last?: Session }>();
+const emit = defineEmits<{ saved: [sessionId: string] }>();
+
+const empty = () => ({
+  place: last?.place ?? '',
+  kit: last?.kit ?? '',
+  roundKind: last?.roundKind ?? ('heavy bag' as Session['roundKind']),
+  rung: last?.rung ?? 3,
+  schoolNote: '',
+  id: uuid(),
+  traineeId,
+  heldOn: localDay(),
+});
+const { draft, problems, failure, busy, send } = useForm(sessionDraftShape, empty());
+watch(open, (now) => now && Object.assign(draft, session ?? empty()));
+const rungItems = rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }));
+
+const save = (): Promise<void> =>
+  send(async (body) => {
+    await ask(sessionEndpoints.saveSession, { params: { sessionId: body.id }, body });
+    open.value = false;
+    emit('saved', body.id);
+  });
+</script>
+
+<template>
+  <FormDialog
+    v-model="open"
+    :title="session ? 'Change the session' : 'Add a session'"
+    :failure="failure"
+    :busy="busy"
+    @save="save"
+  >
+    <VTextField v-model="draft.heldOn" label="Date" type="date" :max="localDay()" autofocus :error-messages="problems.heldOn" />
+    <VSelect v-model="draft.roundKind" label="What was hit" :items="[...roundKinds]" :error-messages="problems.roundKind" />
+    <VSelect v-model="draft.rung" label="Rung of the ladder" :items="rungItems" :error-messages="problems.rung" />
+    <VTextField v-model="draft.place" label="Place" :error-messages="problems.place" />
+    <VTextField v-model="draft.kit" label="Kit" placeholder="14 oz gloves, wraps" :error-messages="problems.kit" />
+    <VTextarea
+      v-model="draft.schoolNote"
+      label="School note"
+      hint="What the club wants to see here, where schools differ."
+      rows="2"
+      auto-grow
+      :error-messages="problems.schoolNote"
+    />
+  </FormDialog>
+</template>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
+import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { rungName } from '@wax-fist/core/correction';
+import { viewNames, views, type View } from '@wax-fist/core/technique';
+import { computed, onScopeDispose, ref } from 'vue';
+import { ask } from '../../app/ask.ts';
+import PageState from '../../app/PageState.vue';
+import { useAsked } from '../../app/use-asked.ts';
+import { shortDay } from '../../app/words.ts';
+import AddFilms from '../footage/AddFilms.vue';
+import { inWork, lacking } from '../footage/clip-work.ts';
+import ClipRow from '../footage/ClipRow.vue';
+import SessionDialog from './SessionDialog.vue';
+import WhatSessionSays from './WhatSessionSays.vue';
+
+const { sessionId } = defineProps<{ sessionId: string }>();
+const changing = ref(false);
+const remark = ref<string>();
+
+const {
+  value: page,
+  failure,
+  again,
+} = useAsked(async () => {
+  const session = await ask(sessionEndpoints.showSession, { params: { sessionId } });
+  const trainee = { params: { traineeId: session.traineeId } };
+  const [tallies, corrections] = await Promise.all([
+    ask(reviewEndpoints.traineeTallies, trainee),
+    ask(correctionEndpoints.traineeCorrections, trainee),
+  ]);
+  return { session, tallies, corrections };
+});
+const working = computed(() => page.value?.session.clips.some(inWork));
+const timer = setInterval(() => working.value && void again(), 1000);
+onScopeDispose(() => clearInterval(timer));
+
+async function setView(clip: Clip, view: View): Promise<void> {
+  await ask(footageEndpoints.changeClip, { params: { clipId: clip.id }, body: { view } }).catch(
+    (error: Error) => (remark.value = error.message),
+  );
+  await again();
+}
+type Act = 'retryClip' | 'stopClip' | 'removeClip';
+async function act(clip: Clip, what: Act): Promise<void> {
+  remark.value = undefined;
+  await ask(footageEndpoints[what] as typeof footageEndpoints.removeClip, { params: { clipId: clip.id } }).catch(
+    (error: Error) => (remark.value = error.message),
+  );
+  await again();
+}
+</script>
+
+<template>
+  <div class="page">
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <div class="head">
+          <div>
+            <p class="quiet">
+              <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.traineeId } }">{{
+                page.session.trainee.name
+              }}</RouterLink>, {{ page.session.trainee.stance }}
+            </p>
+            <h1>{{ shortDay(page.session.heldOn) }}, {{ page.session.roundKind }}</h1>
+            <p class="quiet">
+              Rung {{ page.session.rung }}: {{ rungName(page.session.rung)
+              }}<template v-if="page.session.place"> · {{ page.session.place }}</template
+              ><template v-if="page.session.kit"> · {{ page.session.kit }}</template>
+            </p>
+            <p v-if="page.session.schoolNote">{{ page.session.schoolNote }}</p>
+          </div>
+          <VBtn variant="outlined" :prepend-icon="mdiPencil" class="no-print" @click="changing = true">Change</VBtn>
+        </div>
+
+        <h2>Films</h2>
+        <VAlert
+          v-if="remark"
+          type="warning"
+          variant="tonal"
+          density="compact"
+          closable
+          class="mb-2"
+          role="alert"
+          @click:close="remark = undefined"
+          >{{ remark }}</VAlert
+        >
+        <ul v-if="page.session.clips.length > 0" class="list">
+          <ClipRow v-for="clip in page.session.clips" :key="clip.id" :clip="clip">
+            <template #view>
+              <select
+                :value="clip.view"
+                :aria-label="`From where ${clip.fileName} was filmed`"
+                class="view"
+                @change="setView(clip, ($event.target as HTMLSelectElement).value as View)"
+              >
+                <option v-for="view in views" :key="view" :value="view">{{ viewNames[view] }}</option>
+              </select>
+            </template>
+            <template #act>
+              <VBtn
+                v-if="clip.state === 'failed' || clip.state === 'stopped' || lacking(clip).length > 0"
+                variant="outlined"
+                :prepend-icon="mdiRefresh"
+                @click="act(clip, 'retryClip')"
+                >{{ clip.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
+              >
+              <VBtn
+                v-if="inWork(clip)"
+                :icon="mdiStop"
+                size="small"
+                variant="text"
+                :aria-label="`Stop working on ${clip.fileName}`"
+                title="Stop working on this film"
+                @click="act(clip, 'stopClip')"
+              />
+              <VBtn v-if="clip.state === 'ready'" variant="outlined" :to="{ name: 'moments', params: { clipId: clip.id } }"
+                >Rounds</VBtn
+              >
+              <VBtn
+                v-if="clip.strikes === 0 && !inWork(clip)"
+                :icon="mdiDeleteOutline"
+                size="small"
+                variant="text"
+                :aria-label="`Remove ${clip.fileName}`"
+                title="Remove this film"
+                @click="act(clip, 'removeClip')"
+              />
+            </template>
+          </ClipRow>
+        </ul>
+        <AddFilms :session-id="sessionId" :taken="page.session.clips.map(({ view }) => view)" @added="again" />
+
+        <h2 id="said">What this session says</h2>
+        <WhatSessionSays :session="page.session" :tallies="page.tallies" :corrections="page.corrections" @changed="again" />
+        <SessionDialog v-model="changing" :trainee-id="page.session.traineeId" :session="page.session" @saved="again" />
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+}
+.view {
+  font: inherit;
+  color: inherit;
+  border: 0;
+  border-bottom: 1px dotted;
+  background: none;
+  padding: 2px 0;
+}
+</style>

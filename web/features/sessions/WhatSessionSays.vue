@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import type { Correction } from '@wax-fist/contract/corrections';
+import type { SessionTally } from '@wax-fist/contract/review';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
+import { checkpoint, families, techniques, type TechniqueId } from '@wax-fist/core/technique';
+import { computed, ref } from 'vue';
+import { faultsOfSeen, percent, rateInWords } from '../../app/words.ts';
+import ChangeSign from '../corrections/ChangeSign.vue';
+import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
+import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
+import RateBand from '../corrections/RateBand.vue';
+import FamilySign from '../technique/FamilySign.vue';
+
+const { session, tallies, corrections } = defineProps<{
+  session: SessionDetail;
+  tallies: SessionTally[];
+  corrections: Correction[];
+}>();
+const emit = defineEmits<{ changed: [] }>();
+const opening = ref<{ technique: TechniqueId; checkpointId: string }>();
+
+const answers = computed(() =>
+  sessionAnswers(tallies, session).map((answer) => {
+    const technique = answer.technique as TechniqueId;
+    const now = faultRate(answer.tally);
+    return {
+      ...answer,
+      technique,
+      row: checkpoint(answer.checkpointId),
+      now,
+      was: answer.before && faultRate(answer.before.tally),
+      settles:
+        answer.before && answer.change?.change !== 'better' && answer.change?.change !== 'worse'
+          ? wouldSettleAt(answer.before.tally, answer.tally)
+          : null,
+      correction: corrections.find(
+        (one) => one.technique === technique && one.checkpointId === answer.checkpointId && one.state === 'open',
+      ),
+    };
+  }),
+);
+const ofCorrections = computed(() =>
+  corrections
+    .filter(({ state, openedOn }) => state === 'open' && openedOn <= session.heldOn)
+    .map((correction) => ({ correction, answer: answers.value.find((answer) => answer.correction?.id === correction.id) })),
+);
+/** Most faults first; what was clean throughout comes last, in the order of the walk. */
+const byTechnique = computed(() =>
+  Object.values(techniques)
+    .map((technique) => ({
+      technique,
+      rows: answers.value
+        .filter((answer) => answer.technique === technique.id)
+        .sort(
+          (a, b) =>
+            b.now.low - a.now.low || b.now.rate - a.now.rate || families.indexOf(a.row.family) - families.indexOf(b.row.family),
+        ),
+    }))
+    .filter(({ rows }) => rows.length > 0),
+);
+</script>
+
+<template>
+  <CorrectionAnswer
+    v-for="{ correction, answer } in ofCorrections"
+    :key="correction.id"
+    :correction="correction"
+    :answer="answer"
+    :session-id="session.id"
+    @changed="emit('changed')"
+  />
+  <div v-if="byTechnique.length === 0" class="empty">
+    Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.
+  </div>
+  <section v-for="{ technique, rows } in byTechnique" :key="technique.id">
+    <h3>
+      <span class="number">{{ technique.call }}</span> {{ technique.name }}
+    </h3>
+    <table>
+      <thead>
+        <tr>
+          <th>Checkpoint</th>
+          <th class="figure">Faults of seen</th>
+          <th>Rate, with its 90% interval</th>
+          <th>Against the last time</th>
+          <th class="no-print"><span class="unseen">Correction</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ row, now, was, before, change, correction, settles } in rows" :key="row.id">
+          <td>
+            <span class="what"><FamilySign :family="row.family" /> {{ row.name }}</span>
+          </td>
+          <td class="figure number">{{ faultsOfSeen(now) }}</td>
+          <td>
+            <span class="rate"
+              ><RateBand :rate="now" :target="correction?.target" /><span class="number">{{ rateInWords(now) }}</span></span
+            >
+          </td>
+          <td>
+            <template v-if="was && change && before">
+              <span class="against">
+                <ChangeSign :change="change.change" />
+                <span class="quiet number"
+                  >{{ faultsOfSeen(was) }} before<template v-if="settles">; {{ settles }} seen would settle it</template></span
+                >
+              </span>
+            </template>
+            <span v-else class="quiet">first time at this rung</span>
+          </td>
+          <td class="no-print act">
+            <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
+            <VBtn v-else size="small" variant="outlined" @click="opening = { technique: technique.id, checkpointId: row.id }"
+              >Open a correction</VBtn
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+  <OpenCorrectionDialog v-model="opening" :session="session" @opened="emit('changed')" />
+</template>
+
+<style scoped>
+h3 {
+  font-size: 17px;
+  margin: 22px 0 6px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+}
+th {
+  text-align: left;
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--quiet);
+  padding: 8px 14px 4px;
+}
+td {
+  padding: 6px 14px;
+  border-top: 1px solid var(--line);
+  height: 42px;
+}
+.figure {
+  text-align: right;
+}
+.what {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.rate {
+  display: grid;
+  grid-template-columns: minmax(120px, 1fr) 118px;
+  gap: 12px;
+  align-items: center;
+}
+.act {
+  text-align: right;
+}
+.against {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { grades, stances, traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { v7 as uuid } from 'uuid';
+import { watch } from 'vue';
+import { ask } from '../../app/ask.ts';
+import FormDialog from '../../app/FormDialog.vue';
+import { useForm } from '../../app/use-form.ts';
+
+const open = defineModel<boolean>({ required: true });
+/** Who is changed; without, somebody is added. */
+const { trainee = undefined } = defineProps<{ trainee?: Trainee }>();
+const emit = defineEmits<{ saved: [traineeId: string] }>();
+
+const empty = () => ({
+  id: uuid(),
+  name: '',
+  stance: 'orthodox' as Trainee['stance'],
+  grade: 'beginner' as Trainee['grade'],
+  note: '',
+});
+const { draft, problems, failure, busy, send } = useForm(traineeDraftShape, empty());
+watch(open, (now) => now && Object.assign(draft, trainee ?? empty()));
+
+const save = (): Promise<void> =>
+  send(async (body) => {
+    await ask(traineeEndpoints.saveTrainee, { params: { traineeId: body.id }, body });
+    open.value = false;
+    emit('saved', body.id);
+  });
+</script>
+
+<template>
+  <FormDialog v-model="open" :title="trainee ? 'Change' : 'Add a trainee'" :failure="failure" :busy="busy" @save="save">
+    <VTextField v-model="draft.name" label="Name" autofocus :error-messages="problems.name" />
+    <VRadioGroup v-model="draft.stance" label="Stance" inline :error-messages="problems.stance">
+      <VRadio
+        v-for="one in stances"
+        :key="one"
+        :value="one"
+        :label="one === 'orthodox' ? 'Orthodox (left leads)' : 'Southpaw (right leads)'"
+      />
+    </VRadioGroup>
+    <VSelect v-model="draft.grade" label="Grade" :items="[...grades]" :error-messages="problems.grade" />
+    <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
+  </FormDialog>
+</template>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { mdiPencil, mdiPlus } from '@mdi/js';
+import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { rungName } from '@wax-fist/core/correction';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask } from '../../app/ask.ts';
+import PageState from '../../app/PageState.vue';
+import { useAsked } from '../../app/use-asked.ts';
+import { counted, shortDay } from '../../app/words.ts';
+import CorrectionStory from '../corrections/CorrectionStory.vue';
+import RatesOverSessions from '../corrections/RatesOverSessions.vue';
+import SessionDialog from '../sessions/SessionDialog.vue';
+import TraineeDialog from './TraineeDialog.vue';
+
+const { traineeId } = defineProps<{ traineeId: string }>();
+const router = useRouter();
+const changing = ref(false);
+const adding = ref(false);
+
+const {
+  value: page,
+  failure,
+  again,
+} = useAsked(async () => {
+  const params = { params: { traineeId } };
+  const [trainee, sessions, corrections, tallies] = await Promise.all([
+    ask(traineeEndpoints.showTrainee, params),
+    ask(sessionEndpoints.listSessions, params),
+    ask(correctionEndpoints.traineeCorrections, params),
+    ask(reviewEndpoints.traineeTallies, params),
+  ]);
+  return { trainee, sessions, corrections, tallies };
+});
+const open = computed(() => page.value?.corrections.filter(({ state }) => state === 'open') ?? []);
+const closed = computed(() => page.value?.corrections.filter(({ state }) => state === 'closed') ?? []);
+const toSession = (sessionId: string): void => void router.push({ name: 'session', params: { sessionId } });
+</script>
+
+<template>
+  <div class="page">
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <div class="head">
+          <div>
+            <h1>{{ page.trainee.name }}</h1>
+            <p class="quiet">{{ page.trainee.stance }}, {{ page.trainee.grade }}</p>
+            <p v-if="page.trainee.note">{{ page.trainee.note }}</p>
+          </div>
+          <span class="acts">
+            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
+            <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
+          </span>
+        </div>
+
+        <h2>Works on</h2>
+        <ul v-if="open.length > 0" class="list">
+          <CorrectionStory v-for="one in open" :key="one.id" :correction="one" @changed="again" />
+        </ul>
+        <div v-else class="empty">No correction is open. Review a film; then open one from a row of the session’s rates.</div>
+
+        <template v-if="page.tallies.length > 0">
+          <h2>Rates over sessions</h2>
+          <RatesOverSessions :tallies="page.tallies" :corrections="page.corrections" @pick="toSession" />
+        </template>
+
+        <h2>Sessions</h2>
+        <ul v-if="page.sessions.length > 0" class="list">
+          <li v-for="one in page.sessions" :key="one.id">
+            <RouterLink class="session" :to="{ name: 'session', params: { sessionId: one.id } }">
+              <b>{{ shortDay(one.heldOn) }}</b>
+              <span>{{ one.roundKind }}, rung {{ one.rung }}: {{ rungName(one.rung).toLowerCase() }}</span>
+              <span class="quiet number">{{ counted(one.clips, 'film') }}, {{ counted(one.strikes, 'strike') }}</span>
+            </RouterLink>
+          </li>
+        </ul>
+        <div v-else class="empty">Not filmed yet. Add a session, then drop its films there.</div>
+
+        <template v-if="closed.length > 0">
+          <h2>Closed</h2>
+          <ul class="list">
+            <CorrectionStory v-for="one in closed" :key="one.id" :correction="one" @changed="again" />
+          </ul>
+        </template>
+        <TraineeDialog v-model="changing" :trainee="page.trainee" @saved="again" />
+        <SessionDialog v-model="adding" :trainee-id="traineeId" :last="page.sessions[0]" @saved="toSession" />
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+}
+.head p {
+  margin: 0;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.session {
+  display: grid;
+  grid-template-columns: 150px 1fr auto;
+  gap: 16px;
+  padding: 12px 14px;
+  text-decoration: none;
+  color: inherit;
+}
+.session b {
+  color: rgb(var(--v-theme-primary));
+}
+.session:hover {
+  background: #f0eee6;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { mdiMagnify, mdiPlus } from '@mdi/js';
+import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { ask } from '../../app/ask.ts';
+import PageState from '../../app/PageState.vue';
+import { useAsked } from '../../app/use-asked.ts';
+import { shortDay } from '../../app/words.ts';
+import TraineeDialog from './TraineeDialog.vue';
+
+const router = useRouter();
+const { value: trainees, failure, again } = useAsked(() => ask(traineeEndpoints.listTrainees));
+const wanted = ref('');
+const adding = ref(false);
+const headers = [
+  { title: 'Name', key: 'name' },
+  { title: 'Stance', key: 'stance' },
+  { title: 'Grade', key: 'grade' },
+  { title: 'Last filmed', key: 'lastSession' },
+  { title: 'Sessions', key: 'sessions', align: 'end' },
+  { title: 'Open corrections', key: 'openCorrections', align: 'end' },
+  { title: 'Films to review', key: 'clipsToReview', align: 'end' },
+] as const;
+const open = (traineeId: string): void => void router.push({ name: 'trainee', params: { traineeId } });
+</script>
+
+<template>
+  <div class="page">
+    <div class="head">
+      <h1>Trainees</h1>
+      <VTextField
+        v-model="wanted"
+        :prepend-inner-icon="mdiMagnify"
+        label="Find"
+        density="compact"
+        hide-details
+        clearable
+        class="find"
+      />
+      <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
+    </div>
+    <PageState :failure="failure" :ready="trainees !== undefined" @again="again">
+      <VDataTable
+        :headers="headers"
+        :items="trainees!"
+        :search="wanted"
+        :items-per-page="50"
+        hide-default-footer
+        hover
+        no-data-text="Nobody here yet. Add the first trainee, then a session, then its films."
+        @click:row="(_: Event, { item }: { item: TraineeRow }) => open(item.id)"
+      >
+        <template #[`item.name`]="{ item }"
+          ><RouterLink :to="{ name: 'trainee', params: { traineeId: item.id } }"
+            ><b>{{ item.name }}</b></RouterLink
+          ></template
+        >
+        <template #[`item.lastSession`]="{ value }">{{ value ? shortDay(value) : 'not filmed yet' }}</template>
+      </VDataTable>
+    </PageState>
+    <TraineeDialog v-model="adding" @saved="open" />
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  margin-bottom: 16px;
+}
+.head h1 {
+  flex: 1;
+}
+.find {
+  max-width: 240px;
+}
+:deep(tbody tr) {
+  cursor: pointer;
+}
+:deep(td) {
+  font-variant-numeric: tabular-nums;
+}
+</style>

@@ -1,0 +1,13 @@
+import { findHits, findMotion, soundOfWave, type Candidate, type FrameTimeline, type Region } from '@wax-fist/core/moments';
+
+/** What the worker is asked: hits in a WAV file, or peaks of movement in a part of the picture. */
+export type ListenWish =
+  { find: 'hits'; wave: Uint8Array } | { find: 'motion'; movement: Uint8Array; timeline: FrameTimeline; region: Region };
+
+function answer(wish: ListenWish): Candidate[] {
+  if (wish.find === 'motion') return findMotion(wish.movement, wish.timeline, wish.region);
+  const { samples, sampleRate } = soundOfWave(wish.wave);
+  return findHits(samples, sampleRate);
+}
+
+self.onmessage = ({ data }: MessageEvent<ListenWish>) => self.postMessage(answer(data));
