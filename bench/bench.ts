@@ -1,0 +1,88 @@
+import type { Page } from 'playwright-core';
+import { signedIn } from '../e2e/coach.ts';
+import { demoClipId } from '../e2e/demo-truth.ts';
+import { endClub, runningClub } from '../e2e/running-club.ts';
+import { benchImport } from './import.ts';
+import { print, quantile, type Line } from './table.ts';
+
+type What = 'step' | 'jump' | 'next strike' | 'mark';
+
+/** Milliseconds from a key to the screen that shows its effect: until the frame after the one in which it was drawn. */
+const timed = (page: Page, what: What, times: number): Promise<number[]> =>
+  page.evaluate(
+    async ({ what, times }) => {
+      const canvas = document.querySelector<HTMLCanvasElement>('.stage canvas')!;
+      const scrubber = document.querySelector<HTMLInputElement>('input[aria-label="Place in the film"]')!;
+      const key = (name: string): void =>
+        void document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+      const painted = (): Promise<number> => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));
+      /** Waits until the place has changed as it should. */
+      const changed = (place: Element, attribute: string, enough: () => boolean): Promise<void> =>
+        new Promise((resolve) => {
+          const watcher = new MutationObserver(() => {
+            if (!enough()) return;
+            watcher.disconnect();
+            resolve();
+          });
+          watcher.observe(place, { attributes: true, subtree: true, attributeFilter: [attribute] });
+        });
+      const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
+      const shown = (): number => Number(canvas.dataset.frame);
+      const result: number[] = [];
+      for (let time = 0; time < times; time++) {
+        const before = shown();
+        let seen: Promise<void>;
+        const begun = performance.now();
+        if (what === 'step') {
+          const back = Math.floor(time / 25) % 2 === 1;
+          seen = changed(canvas, 'data-frame', () => shown() === before + (back ? -1 : 1));
+          key(back ? 'ArrowLeft' : 'ArrowRight');
+        } else if (what === 'next strike') {
+          seen = changed(canvas, 'data-frame', () => shown() !== before);
+          key(time % 40 < 20 ? 'ArrowDown' : 'ArrowUp');
+        } else if (what === 'jump') {
+          const wanted = (before + 397) % Number(scrubber.max);
+          seen = changed(canvas, 'data-frame', () => shown() === wanted);
+          scrubber.value = String(wanted);
+          scrubber.dispatchEvent(new Event('input', { bubbles: true }));
+        } else {
+          key('q');
+          await pause(20);
+          const row = document.querySelector('.row.open [data-row]')!;
+          const sign = (): string | null | undefined => row.querySelector('.verdict')?.getAttribute('aria-label');
+          const was = sign();
+          seen = changed(row, 'aria-label', () => sign() !== was);
+          key(was === 'Clean' ? 'd' : 'a');
+        }
+        await seen;
+        result.push((await painted()) - begun);
+        await pause(what === 'step' ? 40 : 250);
+      }
+      return result;
+    },
+    { what, times },
+  );
+
+const club = await runningClub();
+const page = await signedIn();
+await page.goto(`/review/${await demoClipId('maren-second-lead-side')}`);
+await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+await page.waitForLoadState('networkidle');
+
+const line = (what: string, times: readonly number[], most: number): Line => {
+  const p95 = quantile(times, 0.95);
+  const measured = `${quantile(times, 0.5).toFixed(0)} / ${p95.toFixed(0)} ms`;
+  return { what: `${what}, ${times.length} times, p50 / p95`, measured, target: `p95 ≤ ${most} ms`, reached: p95 <= most };
+};
+const lines = [
+  line('one frame, inside the decoded window', await timed(page, 'step', 200), 33),
+  line('next strike', await timed(page, 'next strike', 40), 120),
+  line('jump anywhere', await timed(page, 'jump', 60), 120),
+  line('mark to sign', await timed(page, 'mark', 60), 50),
+];
+await club.whileServerIsAway(async () => {
+  lines.push(line('mark to sign, server stopped', await timed(page, 'mark', 60), 50));
+});
+await endClub();
+print('Bench: 960 × 540 at 60 frames a second', lines);
+print('Import', await benchImport());

@@ -1,0 +1,60 @@
+import { copyFile, mkdtemp, rm, stat } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
+import { clip, clipStep } from '../server/db/schema/index.ts';
+import { addSteps, workOnClip } from '../server/jobs/work-on-clip.ts';
+import { runMedia } from '../server/media/program.ts';
+import { reviewPicture } from '../server/media/review-copy.ts';
+import { ffmpeg } from '../server/test/films.ts';
+import { addScene, startServer } from '../server/test/server-under-test.ts';
+import { quantile, type Line } from './table.ts';
+
+/** Import of a film, from its job to “ready”, against the bare ffmpeg command that writes the same review copy; in turns. */
+export async function benchImport(rounds = 3): Promise<Line[]> {
+  const server = await startServer({ works: false });
+  const folder = await mkdtemp(join(tmpdir(), 'wax-fist-bench-'));
+  const source = join(folder, 'source.mp4');
+  // Twelve seconds as a phone records it: 1080p, moving, noisy, with sound.
+  await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=1920x1080:r=30:d=12,noise=alls=8:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=12', '-c:v', 'libx264', '-preset', 'ultrafast', '-crf', '23', '-pix_fmt', 'yuv420p', '-c:a', 'aac', source); // prettier-ignore
+  const { surroundings } = server;
+  const { clipId } = await addScene(server);
+  const { db, storage, settings } = surroundings;
+  await copyFile(source, join(folder, 'original'));
+  await storage.keep(join(folder, 'original'), clipId, 'original');
+  await addSteps(db, clipId);
+  const work = (rest: boolean) => workOnClip({ db, storage, home: settings.home, worker: 'bench' }, clipId, rest);
+
+  const timed = async (work: () => Promise<unknown>): Promise<number> => {
+    const begun = performance.now();
+    await work();
+    return performance.now() - begun;
+  };
+  const ratios: number[] = [];
+  const whole: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    const bare = await timed(() =>
+      runMedia('ffmpeg', ['-y', '-i', source, '-map', '0:v:0', '-map', '0:a:0', '-c:a', 'aac', '-b:a', '96k', '-ac', '1', ...reviewPicture, '-f', 'mp4', join(folder, 'bare.mp4')]),
+    ); // prettier-ignore
+    await db.update(clip).set({ state: 'waiting' }).where(eq(clip.id, clipId));
+    await db.update(clipStep).set({ state: 'waiting', attempts: 0 }).where(eq(clipStep.clipId, clipId));
+    const playable = await timed(() => work(false));
+    ratios.push(playable / bare);
+    whole.push((playable + (await timed(() => work(true)))) / bare);
+  }
+  const bytes = (await stat(source)).size;
+  await server.stop();
+  await rm(folder, { recursive: true });
+  const median = quantile(ratios, 0.5);
+  const what = `import until it plays ÷ bare ffmpeg, 12 s of 1080p (${(bytes / 1e6).toFixed(0)} MB), median of ${rounds}`;
+  const all = quantile(whole, 0.5);
+  return [
+    { what, measured: median.toFixed(2), target: '≤ 1.30', reached: median <= 1.3 },
+    {
+      what: 'the same with film strip, sound, hits, views and movement',
+      measured: all.toFixed(2),
+      target: '≤ 2.00',
+      reached: all <= 2,
+    },
+  ];
+}

@@ -1,0 +1,24 @@
+/** One line of a bench: what was measured, what came out, what it should be. */
+export interface Line {
+  what: string;
+  measured: string;
+  target: string;
+  reached: boolean;
+}
+
+export const quantile = (values: readonly number[], share: number): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
+};
+
+export function print(title: string, lines: readonly Line[]): void {
+  const wide = (key: 'what' | 'measured' | 'target'): number => Math.max(key.length, ...lines.map((line) => line[key].length));
+  const [what, measured, target] = [wide('what'), wide('measured'), wide('target')];
+  console.log(`\n${title}`);
+  console.log(`${'what'.padEnd(what)}  ${'measured'.padEnd(measured)}  ${'target'.padEnd(target)}`);
+  for (const line of lines) {
+    console.log(
+      `${line.what.padEnd(what)}  ${line.measured.padEnd(measured)}  ${line.target.padEnd(target)}  ${line.reached ? 'reached' : 'missed'}`,
+    );
+  }
+}
