@@ -1,8 +1,8 @@
+import { stances } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { count, id, note, shortText } from './shapes.ts';
 
-export const stances = ['orthodox', 'southpaw'] as const;
 export const grades = ['beginner', 'improver', 'advanced'] as const;
 
 const traineeFields = {

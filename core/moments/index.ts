@@ -6,6 +6,7 @@ export * from './hit.ts';
 export * from './find-hits.ts';
 export * from './ring.ts';
 export * from './round.ts';
+export * from './round-edits.ts';
 export * from './round-figures.ts';
 export * from './speed-bag.ts';
 export * from './motion.ts';

@@ -4,3 +4,4 @@ export * from './checkpoint.ts';
 export * from './technique.ts';
 export * from './checklist.ts';
 export * from './walk.ts';
+export * from './stance.ts';

@@ -49,6 +49,20 @@ export const router = createRouter({
       meta: { title: 'Bench', bench: true },
     },
     {
+      path: '/clips/:clipId/rounds',
+      name: 'moments',
+      component: () => import('../features/moments/MomentsPage.vue'),
+      props: true,
+      meta: { title: 'Hits and rounds' },
+    },
+    {
+      path: '/sessions/:sessionId/film',
+      name: 'filming',
+      component: () => import('../features/filming/FilmingPage.vue'),
+      props: true,
+      meta: { title: 'Filming', bench: true },
+    },
+    {
       path: '/corrections/:correctionId/card',
       name: 'card',
       component: () => import('../features/corrections/CardPage.vue'),

@@ -1,5 +1,6 @@
 import { pgEnum, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import { grades, stances } from '@wax-fist/contract/trainees';
+import { grades } from '@wax-fist/contract/trainees';
+import { stances } from '@wax-fist/core/technique';
 
 export const stance = pgEnum('stance', stances);
 export const grade = pgEnum('grade', grades);

@@ -73,8 +73,9 @@ describe('moments', function () {
     const moments = await shown(clipId);
     expect(moments.sound).to.equal(null);
     expect(moments.edits.source).to.equal('motion');
-    const bytes = async (endpoint: typeof footageEndpoints.clipMotion): Promise<Uint8Array> =>
-      new Uint8Array((await coach.ask<ArrayBuffer>(endpoint, { clipId })).body);
+    const bytes = async (
+      endpoint: typeof footageEndpoints.clipMotion | typeof footageEndpoints.clipTimeline,
+    ): Promise<Uint8Array> => new Uint8Array((await coach.ask<ArrayBuffer>(endpoint, { clipId })).body);
     const timeline = unpackTimeline(await bytes(footageEndpoints.clipTimeline));
     const movement = await bytes(footageEndpoints.clipMotion);
     const left = findMotion(movement, timeline, { left: 0, top: 0, width: 0.5, height: 1 });

@@ -29,7 +29,7 @@ function onKey(event: KeyboardEvent): void {
         <span class="quiet ml-4">{{ asking ? 'Press the new key; Esc leaves it as it is.' : 'Click a key to change it.' }}</span>
         <VSpacer />
         <VBtn variant="text" @click="keys.reset()">All as they came</VBtn>
-        <VBtn color="primary" class="ml-2" @click="open = false">Back to the strike</VBtn>
+        <VBtn color="primary" class="ml-2" @click="open = false">Back to work</VBtn>
       </div>
       <div class="groups">
         <section v-for="group in groups" :key="group.name">

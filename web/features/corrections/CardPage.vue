@@ -13,7 +13,7 @@ import { faultsOfSeen, rateInWords, shortDay } from '../../app/words.ts';
 import { openFrames } from '../../player/open-frames.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import type { FrameSource } from '../../player/frame-source.ts';
-import { filmOf } from '../review/use-bench-data.ts';
+import { filmOf } from '../footage/film-of.ts';
 import FamilySign from '../technique/FamilySign.vue';
 import VerdictSign from '../review/VerdictSign.vue';
 import RateBand from './RateBand.vue';

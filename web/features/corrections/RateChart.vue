@@ -6,6 +6,7 @@ import { use, type EChartsCoreOption } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { computed } from 'vue';
 import VChart from 'vue-echarts';
+import { paint } from '../../app/paint.ts';
 import { percent, rateInWords, faultsOfSeen, shortDay } from '../../app/words.ts';
 import { familyShapes } from '../technique/family-shape.ts';
 import type { RatePoint } from './rates-over-sessions.ts';
@@ -20,8 +21,6 @@ const {
 } = defineProps<{ points: RatePoint[]; target?: number; family: Family; name: string }>();
 const emit = defineEmits<{ pick: [sessionId: string] }>();
 
-/** Canvas cannot read custom properties by itself. */
-const paint = (property: string): string => getComputedStyle(document.body).getPropertyValue(property).trim() || '#333';
 const font = 'Saira Semi Condensed';
 
 interface Drawing {

@@ -57,8 +57,8 @@ export const useMoments = defineStore('moments', () => {
 
   /** Takes a clip in hand. Where the server has not listened yet, the browser does, by the same code. */
   async function open(wanted: Clip): Promise<void> {
+    await send();
     if (clip.value?.id !== wanted.id) {
-      await send();
       undo.clear();
       sound.value = [];
       motion.value = [];
@@ -102,12 +102,13 @@ export const useMoments = defineStore('moments', () => {
     put({ ...now(), ...standing });
   }
   const changeEdits = (changed: Partial<SavedHitEdits>): void => change({ edits: { ...edits.value, ...changed } });
-  /** While a slider is moved, everything follows at once; one step to undo is made when it is let go. */
+  /** While a slider or an edge is moved, everything follows at once; one step to undo is made when it is let go. */
   let slidFrom: Standing | undefined;
-  function slide(changed: Partial<SavedHitEdits>): void {
+  function slide(standing: Partial<Standing>): void {
     slidFrom ??= now();
-    edits.value = { ...edits.value, ...changed };
+    ({ edits: edits.value, rounds: rounds.value } = { ...now(), ...standing });
   }
+  const slideEdits = (changed: Partial<SavedHitEdits>): void => slide({ edits: { ...edits.value, ...changed } });
   function slid(): void {
     if (!slidFrom) return;
     undo.did({ before: [slidFrom], after: [now()] });
@@ -172,6 +173,7 @@ export const useMoments = defineStore('moments', () => {
     send,
     changeEdits,
     slide,
+    slideEdits,
     slid,
     setRounds: (changed: Round[]) => change({ rounds: [...changed].sort((a, b) => a.from - b.from) }),
     /** Adds a hit here, or takes the one that is here out. */

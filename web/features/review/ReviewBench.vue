@@ -69,12 +69,6 @@ function stepBack(steps: 'undo' | 'redo'): void {
     bench.select(about);
 }
 
-/** Believes more or fewer of the hits that were found. */
-function believe(step: number): void {
-  const { sensitivity } = moments.edits;
-  moments.changeEdits({ sensitivity: Math.max(0, Math.min(1, sensitivity + step)) });
-}
-
 const doing: Record<BenchKey, () => void> = {
   'frame-back': () => player.value?.step(-1),
   'frame-on': () => player.value?.step(1),
@@ -91,8 +85,8 @@ const doing: Record<BenchKey, () => void> = {
   'hit-after': () => bench.hit(1),
   'hit-here': bench.toggleHit,
   'hit-move': bench.moveHit,
-  'fewer-hits': () => believe(-0.05),
-  'more-hits': () => believe(0.05),
+  'fewer-hits': () => bench.believe(-1),
+  'more-hits': () => bench.believe(1),
   'other-view': () => void other.next(),
   'other-back': () => other.move(-1),
   'other-on': () => other.move(1),

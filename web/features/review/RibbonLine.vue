@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { heardCombinations, type Hit } from '@wax-fist/core/moments';
+import type { Hit } from '@wax-fist/core/moments';
 import type { Verdict } from '@wax-fist/core/review';
 import type { Ms } from '@wax-fist/core/units';
-import { computed } from 'vue';
-import { hitBar, hitInWords } from '../moments/hit-bar.ts';
+import HitLine from '../moments/HitLine.vue';
 import VerdictSign from './VerdictSign.vue';
 
 /** A strike as the ribbon shows it. */
@@ -16,8 +15,8 @@ export interface RibbonMark {
   dim: boolean;
 }
 
-/** One round: hits as bars, strikes with their signs above. `span` is the length that fills the whole width. */
-const { round, span, hits, gap, marks, at } = defineProps<{
+/** One round: its hits, and its strikes with their signs above them. */
+const { round, span } = defineProps<{
   round: { name: string; from: Ms; to: Ms };
   span: Ms;
   hits: readonly Hit[];
@@ -29,46 +28,17 @@ const { round, span, hits, gap, marks, at } = defineProps<{
   low: boolean;
 }>();
 const emit = defineEmits<{ select: [strikeId: string]; go: [time: Ms] }>();
-
 const left = (time: Ms): string => `${(100 * (time - round.from)) / span}%`;
-const bars = computed(() => hits.map((hit) => ({ ...hit, style: { left: left(hit.time), ...hitBar(hit) } })));
-const brackets = computed(() =>
-  heardCombinations(hits, gap)
-    .filter((group) => group.length > 1)
-    .map((group) => {
-      const [from, to] = [group[0]!.time, group.at(-1)!.time];
-      return { key: from, style: { left: left(from), width: `${(100 * (to - from)) / span}%` } };
-    }),
-);
-const inside = computed(() => at >= round.from && at <= round.to);
-const width = computed(() => ({ width: `${(100 * (round.to - round.from)) / span}%` }));
-
-function go(event: MouseEvent): void {
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
-  const time = round.from + ((event.clientX - box.left) / box.width) * span;
-  emit('go', Math.min(round.to, time));
-}
 </script>
 
 <template>
-  <div class="line" :class="{ low }" role="group" :aria-label="round.name" @click="go">
-    <i class="ground" :style="width" />
-    <i v-for="{ key, style } in brackets" :key="key" class="bracket" :style="style" />
-    <i
-      v-for="hit in bars"
-      :key="hit.time"
-      class="hit"
-      :class="hit.by"
-      :style="hit.style"
-      :title="hitInWords(hit)"
-      @click.stop="emit('go', hit.time)"
-    />
+  <HitLine :round="round" :span="span" :hits="hits" :gap="gap" :at="at" :low="low" @go="emit('go', $event)">
     <button
       v-for="mark in marks"
       :key="mark.id"
       type="button"
       class="mark"
-      :class="{ selected: mark.id === selected, dim: mark.dim }"
+      :class="{ selected: mark.id === selected, dim: mark.dim, low }"
       :style="{ left: left(mark.contact) }"
       :aria-label="mark.name"
       :aria-current="mark.id === selected"
@@ -78,49 +48,10 @@ function go(event: MouseEvent): void {
       <VerdictSign :verdict="mark.verdict" :size="low ? 9 : 13" aria-hidden="true" />
       <span v-if="!low" class="number">{{ mark.call }}</span>
     </button>
-    <i v-if="inside" class="playhead" :style="{ left: left(at) }" />
-    <span class="name"
-      >{{ round.name }} <b class="number">{{ hits.length }}</b></span
-    >
-  </div>
+  </HitLine>
 </template>
 
 <style scoped>
-.line {
-  position: relative;
-  flex: none;
-  height: 92px;
-  cursor: crosshair;
-  overflow: hidden;
-}
-.line.low {
-  height: 28px;
-}
-.ground {
-  position: absolute;
-  inset: 0 auto 0 0;
-  background: rgb(var(--v-theme-surface));
-}
-.hit {
-  position: absolute;
-  bottom: 0;
-  width: 4px;
-  margin-left: -2px;
-  max-height: 48px;
-  transform-origin: bottom;
-}
-.low .hit {
-  width: 2px;
-  margin-left: -1px;
-  max-height: 18px;
-}
-.hit.motion {
-  background: none !important;
-  border: 1px dashed #b3b9ba;
-}
-.hit.coach {
-  border-top: 4px solid #9fc9cc;
-}
 .mark {
   position: absolute;
   top: 3px;
@@ -132,7 +63,7 @@ function go(event: MouseEvent): void {
   align-items: center;
   line-height: 1;
 }
-.low .mark {
+.mark.low {
   top: 1px;
 }
 .mark .number {
@@ -146,35 +77,5 @@ function go(event: MouseEvent): void {
 }
 .mark.dim {
   opacity: 0.22;
-}
-.bracket {
-  position: absolute;
-  top: 34px;
-  height: 4px;
-  border: 1.5px solid #b3b9ba;
-  border-top: 0;
-}
-.low .bracket {
-  display: none;
-}
-.playhead {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  width: 2px;
-  margin-left: -1px;
-  background: #e9b44c;
-  pointer-events: none;
-}
-.name {
-  position: absolute;
-  right: 4px;
-  bottom: 1px;
-  font-size: 12px;
-  line-height: 1.2;
-  color: var(--quiet);
-  background: #1d1f20d0;
-  padding: 0 3px;
-  pointer-events: none;
 }
 </style>

@@ -30,7 +30,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
         step="0.02"
         :value="moments.edits.sensitivity"
         aria-label="Sensitivity of the hit finder"
-        @input="moments.slide({ sensitivity: Number(chosen($event)) })"
+        @input="moments.slideEdits({ sensitivity: Number(chosen($event)) })"
         @change="moments.slid()"
       />
       <span>many</span>

@@ -1,11 +1,10 @@
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
-import { filledPath } from '@wax-fist/contract/endpoint';
 import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
 import { reviewEndpoints, type SessionTally } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
-import { unpackTimeline } from '@wax-fist/core/moments';
-import { ask, askBytes } from '../../app/ask.ts';
+import { ask } from '../../app/ask.ts';
 import type { Film } from '../../player/frame-source.ts';
+import { filmOf } from '../footage/film-of.ts';
 
 /** Everything the bench works on. */
 export interface BenchData {
@@ -14,15 +13,6 @@ export interface BenchData {
   film: Film;
   corrections: Correction[];
   tallies: SessionTally[];
-}
-
-/** The film of a clip, as the player wants it. @throws Refused, Unreachable */
-export async function filmOf(clip: Clip): Promise<Film> {
-  return {
-    url: filledPath(footageEndpoints.clipFilm.path, { clipId: clip.id }),
-    timeline: unpackTimeline(await askBytes(footageEndpoints.clipTimeline, { clipId: clip.id })),
-    firstFrameAt: clip.firstFrameAt ?? 0,
-  };
 }
 
 /** @throws Refused, Unreachable, and Error when the film cannot be reviewed yet */

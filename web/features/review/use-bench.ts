@@ -1,10 +1,10 @@
 import type { StrikeEntry } from '@wax-fist/contract/review';
-import { frameAt, guessedMoments, timeOf, withMoment, type FrameTimeline, type Moment } from '@wax-fist/core/moments';
+import { guessedMoments, timeOf, withMoment, type FrameTimeline, type Moment } from '@wax-fist/core/moments';
 import type { Verdict } from '@wax-fist/core/review';
 import { checklistFor, techniqueCalled, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
-import type { Ms } from '@wax-fist/core/units';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
+import { hitsAtPlayhead } from '../moments/hits-at-playhead.ts';
 import { useMoments } from '../moments/moments-store.ts';
 import { useReview, type Word } from './review-store.ts';
 import { useStars } from './stars.ts';
@@ -12,9 +12,6 @@ import { everyStrike, passes, type StrikeFilter } from './strike-filter.ts';
 
 /** A tag within so many frames of a strike's contact is meant for that strike. */
 const sameStrike = 3;
-/** A hit this near to the playhead is the one that is meant; to be moved, it may be further off. */
-const sameHit: Ms = 30;
-const hitReach: Ms = 400;
 
 export interface BenchSetting {
   view: View;
@@ -45,6 +42,7 @@ export interface Bench {
   hit: (steps: 1 | -1) => void;
   toggleHit: () => void;
   moveHit: () => void;
+  believe: (steps: 1 | -1) => void;
   tag: (call: string) => void;
   see: (moment: Moment) => void;
   set: (moment: Moment, frame?: number) => void;
@@ -60,6 +58,7 @@ export interface Bench {
 export function useBench({ view, timeline, player, worksOn, otherView }: BenchSetting): Bench {
   const review = useReview();
   const moments = useMoments();
+  const hits = hitsAtPlayhead(timeline, () => player()?.at.value ?? 0);
   const filter = ref<StrikeFilter>(everyStrike);
   const { stars, toggle } = useStars();
   const selected = ref<string>();
@@ -107,12 +106,9 @@ export function useBench({ view, timeline, player, worksOn, otherView }: BenchSe
     if (next) select(next.strikeId);
   }
 
-  const now = (): Ms => timeOf(timeline, player()?.at.value ?? 0);
-  /** The frame in which a hit is seen: sound and picture share the clock. */
+  /** Goes to a hit, and to the strike that was tagged on it. */
   function hit(steps: 1 | -1): void {
-    const at = player()?.at.value ?? 0;
-    const frames = moments.hits.map(({ time }) => frameAt(timeline, time));
-    const next = steps === 1 ? frames.find((frame) => frame > at) : frames.findLast((frame) => frame < at);
+    const next = hits.neighbour(steps);
     if (next === undefined) return;
     selected.value = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - next) <= sameStrike)?.strikeId;
     player()?.go(next);
@@ -151,8 +147,9 @@ export function useBench({ view, timeline, player, worksOn, otherView }: BenchSe
     select,
     neighbour,
     hit,
-    toggleHit: () => moments.toggleHit(now(), sameHit),
-    moveHit: () => moments.moveHit(now(), hitReach),
+    toggleHit: hits.toggle,
+    moveHit: hits.move,
+    believe: hits.believe,
     tag,
     see: (moment) => strike.value && player()?.go(strike.value[`${moment}Frame`]),
     set(moment, frame) {

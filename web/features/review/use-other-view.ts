@@ -5,7 +5,7 @@ import type { View } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { ask } from '../../app/ask.ts';
 import type { Film } from '../../player/frame-source.ts';
-import { filmOf } from './use-bench-data.ts';
+import { filmOf } from '../footage/film-of.ts';
 
 /** How the other view is shown: not at all, beside this one, or in its place. */
 export const otherViewModes = ['off', 'beside', 'instead'] as const;

@@ -76,7 +76,12 @@ async function act(clip: Clip, what: Act): Promise<void> {
           <VBtn variant="outlined" :prepend-icon="mdiPencil" class="no-print" @click="changing = true">Change</VBtn>
         </div>
 
-        <h2>Films</h2>
+        <div class="films">
+          <h2>Films</h2>
+          <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" class="no-print" :to="{ name: 'filming', params: { sessionId } }"
+            >Film rounds now</VBtn
+          >
+        </div>
         <VAlert
           v-if="remark"
           type="warning"
@@ -143,10 +148,15 @@ async function act(clip: Clip, what: Act): Promise<void> {
 </template>
 
 <style scoped>
-.head {
+.head,
+.films {
   display: flex;
   justify-content: space-between;
   align-items: flex-start;
+}
+.films {
+  align-items: flex-end;
+  margin-bottom: 8px;
 }
 .view {
   font: inherit;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { grades, stances, traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { grades, traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { stances } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { watch } from 'vue';
 import { ask } from '../../app/ask.ts';

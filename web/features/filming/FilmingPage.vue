@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { mdiArrowLeft, mdiRecord, mdiStop } from '@mdi/js';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { computed, onScopeDispose, ref, watch } from 'vue';
+import { onBeforeRouteLeave } from 'vue-router';
+import { ask } from '../../app/ask.ts';
+import PageState from '../../app/PageState.vue';
+import { useAsked } from '../../app/use-asked.ts';
+import { counted, shortDay } from '../../app/words.ts';
+import SendingRow from '../footage/SendingRow.vue';
+import { useUploads } from '../footage/uploads-store.ts';
+import { rememberedPlan, type FilmingPlan } from './plan.ts';
+import PlanFields from './PlanFields.vue';
+import { useCamera } from './use-camera.ts';
+import { useFilming } from './use-filming.ts';
+import { useLevel } from './use-level.ts';
+
+const { sessionId } = defineProps<{ sessionId: string }>();
+const { value: session, failure: missing, again } = useAsked(() => ask(sessionEndpoints.showSession, { params: { sessionId } }));
+const uploads = useUploads();
+const plan = ref<FilmingPlan>(rememberedPlan());
+const preview = ref<HTMLVideoElement>();
+const { stream, cameras, chosen, choose, open, failure: blind } = useCamera();
+const level = useLevel(stream);
+const filming = useFilming(sessionId, stream);
+const { reading, running, arrived } = filming;
+
+watch([stream, preview], ([now]) => {
+  if (preview.value) preview.value.srcObject = now ?? null;
+});
+const mine = computed(() => uploads.sendings.filter((one) => one.sessionId === sessionId));
+const left = computed(() => {
+  const seconds = Math.ceil((reading.value?.left ?? plan.value.work * 1000) / 1000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+});
+const phaseWords = { ready: 'Get ready', work: 'Work', rest: 'Rest', over: 'Over' };
+const trouble = computed(() => filming.failure.value ?? blind.value);
+
+const onKey = (event: KeyboardEvent): void => {
+  if (event.key !== 'Escape' || !running.value) return;
+  event.preventDefault();
+  void filming.stop();
+};
+const onLeave = (event: BeforeUnloadEvent): void => void (running.value && event.preventDefault());
+window.addEventListener('keydown', onKey);
+window.addEventListener('beforeunload', onLeave);
+onScopeDispose(() => {
+  window.removeEventListener('keydown', onKey);
+  window.removeEventListener('beforeunload', onLeave);
+});
+// Whoever goes to another page keeps what was filmed until now.
+onBeforeRouteLeave(() => filming.stop());
+</script>
+
+<template>
+  <PageState :failure="missing" :ready="session !== undefined" class="ma-6" @again="again">
+    <div v-if="session" class="floor" :data-phase="reading?.phase ?? 'before'">
+      <header>
+        <VBtn
+          :icon="mdiArrowLeft"
+          variant="text"
+          :to="{ name: 'session', params: { sessionId } }"
+          aria-label="Back to the session"
+          title="Back to the session"
+        />
+        <h1>Filming {{ session.trainee.name }}, {{ shortDay(session.heldOn) }}</h1>
+      </header>
+      <section class="camera" aria-label="What the camera sees">
+        <video ref="preview" autoplay muted playsinline />
+        <VAlert v-if="trouble" type="error" class="trouble" role="alert">
+          {{ trouble }}
+          <template #append><VBtn variant="outlined" size="small" @click="open">Try again</VBtn></template>
+        </VAlert>
+        <meter class="level" :value="level" min="0" max="1" aria-label="How loud the microphone hears it" />
+      </section>
+      <aside>
+        <p class="clock number" role="timer">{{ left }}</p>
+        <p class="phase" aria-live="polite">
+          <template v-if="reading">
+            {{ phaseWords[reading.phase] }}, round <b class="number">{{ reading.round }}</b> of
+            <b class="number">{{ plan.rounds }}</b>
+          </template>
+          <template v-else-if="arrived > 0">{{ counted(arrived, 'round') }} in the session</template>
+          <template v-else>Stand so that the bag does not hide the gloves.</template>
+        </p>
+        <VBtn
+          v-if="running"
+          :prepend-icon="mdiStop"
+          size="x-large"
+          color="error"
+          block
+          title="Stop; what was filmed is kept (Esc)"
+          @click="filming.stop()"
+          >Stop</VBtn
+        >
+        <VBtn
+          v-else
+          :prepend-icon="mdiRecord"
+          size="x-large"
+          color="primary"
+          block
+          :disabled="!stream"
+          @click="filming.start(plan)"
+          >Start the clock</VBtn
+        >
+        <PlanFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
+        <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
+          <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
+        </ul>
+        <p class="quiet ask">Film only who has agreed; for a child, a parent has to.</p>
+      </aside>
+    </div>
+  </PageState>
+</template>
+
+<style scoped>
+.floor {
+  display: grid;
+  grid-template: 52px minmax(0, 1fr) / minmax(0, 1fr) 400px;
+  gap: 0 20px;
+  height: 100vh;
+  padding: 0 20px 20px 12px;
+  background: rgb(var(--v-theme-background));
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+h1 {
+  font-size: 20px;
+  font-weight: 700;
+}
+.camera {
+  position: relative;
+  background: #0a0a0a;
+  min-width: 0;
+}
+video {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  object-fit: contain;
+}
+.floor[data-phase='work'] .camera {
+  outline: 4px solid #ff8a75;
+}
+.trouble {
+  position: absolute;
+  inset: 16px 16px auto;
+}
+.level {
+  position: absolute;
+  left: 12px;
+  bottom: 12px;
+  width: 180px;
+  height: 14px;
+}
+aside {
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  min-height: 0;
+  overflow-y: auto;
+}
+.clock {
+  font-size: 168px;
+  line-height: 0.95;
+  font-weight: 600;
+  text-align: center;
+}
+.floor[data-phase='work'] .clock {
+  color: #ffb3a3;
+}
+.floor[data-phase='rest'] .clock,
+.floor[data-phase='ready'] .clock {
+  color: #9fc9cc;
+}
+.phase {
+  font-size: 24px;
+  text-align: center;
+  min-height: 36px;
+}
+.sendings {
+  font-size: 14px;
+}
+.ask {
+  font-size: 14px;
+  margin-top: auto;
+}
+</style>

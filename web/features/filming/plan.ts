@@ -1,0 +1,34 @@
+import { views } from '@wax-fist/core/technique';
+import { boolean, number, object, string, type InferType } from 'yup';
+
+const whole = (name: string, least: number, most: number) =>
+  number()
+    .typeError(`${name}: a number, please.`)
+    .integer(`${name}: a whole number, please.`)
+    .min(least, `${name}: at least ${least}.`)
+    .max(most, `${name}: at most ${most}.`)
+    .required(`${name}: a number, please.`);
+
+/** How it is filmed; times in seconds, as they are typed. */
+export const filmingPlanShape = object({
+  rounds: whole('Rounds', 1, 30),
+  work: whole('Work', 5, 900),
+  rest: whole('Rest', 0, 600),
+  ready: whole('Get ready', 0, 120),
+  view: string().oneOf(views).required(),
+  bell: boolean().required(),
+});
+export type FilmingPlan = InferType<typeof filmingPlanShape>;
+
+export const usualPlan: FilmingPlan = { rounds: 3, work: 180, rest: 60, ready: 10, view: 'lead-side', bell: true };
+
+const rememberedAs = 'wax.filming-plan';
+/** The plan of last time; the usual one where there is none, or one that no longer holds. */
+export function rememberedPlan(): FilmingPlan {
+  try {
+    return filmingPlanShape.validateSync(JSON.parse(localStorage.getItem(rememberedAs) ?? 'null'));
+  } catch {
+    return { ...usualPlan };
+  }
+}
+export const rememberPlan = (plan: FilmingPlan): void => localStorage.setItem(rememberedAs, JSON.stringify(plan));
