@@ -257,12 +257,15 @@ describe('render command', () => {
     [[], /scene and --out/],
     [['short-jab-cross'], /scene and --out/],
     [['no-such-scene', '--out', 'x.mp4'], /no scene “no-such-scene”/],
-    [['short-jab-cross', '--out', 'x.mp4', '--style', 'oil'], /draft or full/],
+    [['short-jab-cross', '--out', 'x.mp4', '--style', 'oil'], /draft, full/],
     [['short-jab-cross', '--out', 'x.mp4', '--view', 'rear'], /no rear camera; it has lead-side, front/],
   ];
   for (const [words, message] of table) {
     it(`“${words.join(' ')}” says what is wrong`, async () => {
-      const error = await renderCommand(words).then(() => undefined, (reason: Error) => reason); // prettier-ignore
+      const quiet = renderCommand()
+        .exitOverride()
+        .configureOutput({ writeErr: () => undefined });
+      const error = await quiet.parseAsync(words, { from: 'user' }).then(() => undefined, (reason: Error) => reason); // prettier-ignore
       expect(error?.message).to.match(message);
     });
   }

@@ -38,7 +38,7 @@ const mostDrift = 0.0003;
  */
 export function alignSounds(one: Float32Array, other: Float32Array, sampleRate: number): Alignment | undefined {
   const coarse = coarseOffset(changesOf(one, sampleRate), changesOf(other, sampleRate));
-  if (!coarse) return undefined;
+  if (coarse === undefined) return undefined;
   const points: { at: Ms; offset: Ms; fit: Ratio }[] = [];
   const [from, to] = [Math.max(0, -coarse), Math.min(lasts(one, sampleRate), lasts(other, sampleRate) - coarse)];
   const pieces = Math.max(1, Math.min(40, Math.floor((to - from) / piece)));

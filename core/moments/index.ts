@@ -12,3 +12,4 @@ export * from './speed-bag.ts';
 export * from './motion.ts';
 export * from './align.ts';
 export * from './wave.ts';
+export * from './listen.ts';

@@ -1,16 +1,29 @@
 import { runMedia } from './program.ts';
 import { listeningRate } from './review-copy.ts';
 
-/** Presentation times of all frames in milliseconds, as they stand in the file, in order of showing. */
-export async function frameTimes(film: string): Promise<number[]> {
+/** Presentation times of all frames of a review copy in milliseconds, as they stand in the file, in order of showing. */
+export function frameTimes(film: string): Promise<number[]> {
+  return readTimes(['-show_entries', 'packet=pts_time', film]);
+}
+
+async function readTimes(words: string[]): Promise<number[]> {
   const times: number[] = [];
-  await runMedia('ffprobe', ['-select_streams', 'v:0', '-show_entries', 'packet=pts_time', '-of', 'csv=p=0', film], {
+  await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'csv=p=0', ...words], {
     onLine: (line) => {
       const seconds = Number.parseFloat(line);
       if (Number.isFinite(seconds)) times.push(seconds * 1000);
     },
   });
   return times.sort((a, b) => a - b);
+}
+
+/**
+ * When frames are shown, in milliseconds, of any film: decoded, so that what an edit list cuts away is not counted.
+ * @param most no more frames than this
+ */
+export function shownTimes(film: string, most?: number): Promise<number[]> {
+  const interval = most === undefined ? [] : ['-read_intervals', `%+#${most}`];
+  return readTimes([...interval, '-show_entries', 'frame=best_effort_timestamp_time', film]);
 }
 
 /** Width and height of the picture in pixels. */

@@ -29,7 +29,9 @@ const stillContainers = /image2|_pipe|^gif$|^tty$/;
 
 /** Looks into a file. @throws NotFootage when it is not a film that can be played. */
 export async function probe(path: string): Promise<Probe> {
-  if ((await stat(path)).size === 0) throw new NotFootage('The file is empty (0 bytes). Copy it from the phone again.');
+  const there = await stat(path).catch(() => undefined);
+  if (!there?.isFile()) throw new NotFootage('There is no such file.');
+  if (there.size === 0) throw new NotFootage('The file is empty (0 bytes). Copy it from the phone again.');
   let text = '';
   try {
     await runMedia('ffprobe', ['-show_format', '-show_streams', '-of', 'json', path], { onLine: (line) => (text += line) });

@@ -117,6 +117,12 @@ describe('two microphones on one round', () => {
       }
     });
   }
+  it('that began at the same moment are tied all the same', () => {
+    const { low } = heard({ seed: 23, seconds: 30 });
+    const found = alignSounds(low, low, rate)!;
+    expect(found.offset).to.be.closeTo(0, 0.1);
+    expect(found.drift).to.be.closeTo(0, 1e-6);
+  });
   it('that heard different rounds are not tied', () => {
     const one = heard({ seed: 21, seconds: 30 });
     const other = heard({ seed: 22, seconds: 30 });

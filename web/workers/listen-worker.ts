@@ -1,4 +1,4 @@
-import { findHits, findMotion, soundOfWave, type Candidate, type FrameTimeline, type Region } from '@wax-fist/core/moments';
+import { findMotion, listenTo, soundOfWave, type Candidate, type FrameTimeline, type Region } from '@wax-fist/core/moments';
 
 /** What the worker is asked: hits in a WAV file, or peaks of movement in a part of the picture. */
 export type ListenWish =
@@ -7,7 +7,7 @@ export type ListenWish =
 function answer(wish: ListenWish): Candidate[] {
   if (wish.find === 'motion') return findMotion(wish.movement, wish.timeline, wish.region);
   const { samples, sampleRate } = soundOfWave(wish.wave);
-  return findHits(samples, sampleRate);
+  return listenTo(samples, sampleRate).hits;
 }
 
 self.onmessage = ({ data }: MessageEvent<ListenWish>) => self.postMessage(answer(data));

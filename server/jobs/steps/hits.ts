@@ -1,13 +1,4 @@
-import {
-  findHits,
-  findRings,
-  hitsOf,
-  noEdits,
-  proposedRounds,
-  soundOfWave,
-  type Candidate,
-  type Ring,
-} from '@wax-fist/core/moments';
+import { hitsOf, listenTo, noEdits, proposedRounds, soundOfWave } from '@wax-fist/core/moments';
 import { eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { v7 as uuid } from 'uuid';
@@ -15,21 +6,10 @@ import { clipMoments, round, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import type { StepWork } from '../step.ts';
 
-/** Long films are listened to in pieces, so that an afternoon's camera does not need a machine of its own. Seconds. */
-const piece = 600;
-
 /** Finds hits and bells in the sound, and cuts rounds where no coach has cut any. */
 export async function hitsStep({ db, storage, clip, progress }: StepWork): Promise<void> {
   const { samples, sampleRate } = soundOfWave(await readFile(await storage.bring(clip.id, 'sound.wav')));
-  const sound: Candidate[] = [];
-  const rings: Ring[] = [];
-  for (let from = 0; from < samples.length; from += piece * sampleRate) {
-    const part = samples.subarray(from, from + piece * sampleRate);
-    const later = <T extends { time: number }>(one: T): T => ({ ...one, time: one.time + (from / sampleRate) * 1000 });
-    sound.push(...findHits(part, sampleRate).map(later));
-    rings.push(...findRings(part, sampleRate).map(later));
-    progress(from / samples.length);
-  }
+  const { hits: sound, rings } = listenTo(samples, sampleRate, progress);
   const hits = hitsOf({ sound }, noEdits).map(({ time }) => time);
   const rounds = proposedRounds(hits, rings, clip.duration!);
   const { kind } = found(

@@ -40,15 +40,17 @@ function go(event: MouseEvent): void {
   <div class="line" :class="{ low }" role="group" :aria-label="round.name" @click="go">
     <i class="ground" :style="width" />
     <i v-for="{ key, style } in brackets" :key="key" class="bracket" :style="style" />
-    <i
-      v-for="hit in bars"
-      :key="hit.time"
-      class="hit"
-      :class="hit.by"
-      :style="hit.style"
-      :title="hitInWords(hit)"
-      @click.stop="emit('go', hit.time)"
-    />
+    <div class="hits">
+      <i
+        v-for="hit in bars"
+        :key="hit.time"
+        class="hit"
+        :class="hit.by"
+        :style="hit.style"
+        :title="hitInWords(hit)"
+        @click.stop="emit('go', hit.time)"
+      />
+    </div>
     <slot />
     <i v-if="inside" class="playhead" :style="{ left: left(at) }" />
     <span class="name"
@@ -73,18 +75,23 @@ function go(event: MouseEvent): void {
   inset: 0 auto 0 0;
   background: rgb(var(--v-theme-surface));
 }
+.hits {
+  position: absolute;
+  inset: auto 0 0;
+  height: 50px;
+}
+.low .hits {
+  height: 20px;
+}
 .hit {
   position: absolute;
   bottom: 0;
   width: 4px;
   margin-left: -2px;
-  max-height: 48px;
-  transform-origin: bottom;
 }
 .low .hit {
   width: 2px;
   margin-left: -1px;
-  max-height: 18px;
 }
 .hit.motion {
   background: none !important;

@@ -100,11 +100,13 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
 }
 fieldset {
   border: 0;
+  padding: 0;
   display: flex;
   flex-direction: column;
   gap: 2px;
 }
 legend {
+  padding: 0;
   font-size: 14px;
   color: var(--quiet);
 }

@@ -218,7 +218,7 @@ const shape = { aspectRatio: `${clip.width} / ${clip.height}`, width: `min(100%,
 }
 .below {
   display: grid;
-  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
   gap: 28px;
   margin-top: 18px;
 }

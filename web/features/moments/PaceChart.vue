@@ -30,8 +30,8 @@ const option = computed<EChartsCoreOption>(() => {
     itemStyle: { color: colour },
   });
   const titles = ['Hits per 30 s', 'Loudness, dB', 'Snap'];
-  const tops = [26, 116, 184];
-  const heights = [62, 40, 40];
+  const tops = [32, 142, 226];
+  const heights = [66, 44, 44];
   return {
     animation: false,
     aria: {
@@ -57,7 +57,7 @@ const option = computed<EChartsCoreOption>(() => {
       gridIndex,
       name: title,
       nameLocation: 'end',
-      nameGap: 8,
+      nameGap: 14,
       nameTextStyle: { ...axisLabel, align: 'left', padding: [0, 0, 0, -38] },
       splitNumber: 2,
       ...(gridIndex === 2 ? { min: 0, max: 1, interval: 0.5 } : { minInterval: 1 }),
@@ -87,6 +87,6 @@ const option = computed<EChartsCoreOption>(() => {
 
 <style scoped>
 .chart {
-  height: 250px;
+  height: 296px;
 }
 </style>

@@ -52,8 +52,7 @@ const changed = ({ low, high }: Difference, down: string, up: string): string =>
         <div>
           <dt>Hits</dt>
           <dd>
-            <b class="number">{{ figures.hits }}</b>
-            <span class="number">{{ figures.pace.toFixed(1) }}</span> per 30 s; thirds
+            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ figures.pace.toFixed(1) }}</span> per 30 s; thirds
             <span class="number">{{ thirds.map((third) => figures.byThird[third]).join(' · ') }}</span>
           </dd>
         </div>

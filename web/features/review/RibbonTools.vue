@@ -36,8 +36,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
       <span>many</span>
     </label>
     <span class="hint"
-      ><kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> from hit to hit,
-      <kbd>{{ keys.drawn('hit-here') }}</kbd> set one or take it out</span
+      ><kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> next hit,
+      <kbd>{{ keys.drawn('hit-here') }}</kbd> hit or none</span
     >
     <VSpacer />
     <select :value="filter.technique" aria-label="Only this technique" @change="set({ technique: chosen($event) })">

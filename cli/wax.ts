@@ -1,0 +1,25 @@
+import { Command, CommanderError } from 'commander';
+import { renderCommand } from '../simulator/cli.ts';
+import { alignCommand } from './commands/align.ts';
+import { hitsCommand } from './commands/hits.ts';
+import { importCommand } from './commands/import.ts';
+import { timelineCommand } from './commands/timeline.ts';
+
+const program = new Command('bin/wax')
+  .description('Wax Fist at the command line, for scripts and batches.')
+  .addHelpText(
+    'after',
+    '\nResults go to standard output, everything else to standard error.\nExit codes: 0 done, 1 it failed, 2 the command was not understood.',
+  )
+  .exitOverride()
+  .showHelpAfterError('(--help tells more)');
+for (const command of [importCommand(), hitsCommand(), timelineCommand(), alignCommand(), renderCommand()])
+  program.addCommand(command.copyInheritedSettings(program));
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (error instanceof CommanderError) process.exit(error.exitCode === 0 ? 0 : 2);
+  process.stderr.write(`${(error as Error).message}\n`);
+  process.exit(1);
+}
