@@ -28,9 +28,17 @@ export async function addSession(page: Page, date?: string): Promise<void> {
   await page.waitForURL(/\/sessions\//);
 }
 
+/** On the page of a session: sends a film, also one that the club has already. */
+export async function sendFilm(page: Page, path: string): Promise<void> {
+  await page.locator('input[type=file]').setInputFiles(path);
+  const allTheSame = page.getByRole('button', { name: 'Send all the same' });
+  await allTheSame.or(page.locator('.clip')).first().waitFor();
+  if (await allTheSame.isVisible()) await allTheSame.click();
+}
+
 /** On the page of a session: sends a film, waits for its import, and opens the bench. */
 export async function filmOnBench(page: Page, path: string): Promise<void> {
-  await page.locator('input[type=file]').setInputFiles(path);
+  await sendFilm(page, path);
   await page.getByRole('link', { name: 'Review', exact: true }).click({ timeout: 90_000 });
   await shownFrame(page, 0);
 }

@@ -154,7 +154,7 @@ describe('marking', function () {
     await press(page, '?');
     await page.getByRole('button', { name: 'S change the key for Watch' }).click();
     await press(page, 'g');
-    await page.getByRole('button', { name: 'Back to the strike' }).click();
+    await page.getByRole('button', { name: 'Back to work' }).click();
     await page.reload();
     await page.getByLabel('The walk').getByRole('heading').waitFor();
     await page.locator('[data-row]').first().click(); // prettier-ignore

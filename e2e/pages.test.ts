@@ -42,6 +42,16 @@ describe('pages', function () {
     ['a trainee', () => page.getByRole('link', { name: 'Maren Lysvik' }).click()],
     ['a session', () => page.locator('.session').last().click()],
     ['a card', () => page.getByRole('link', { name: 'Card' }).click()],
+    ['hits and rounds', async () => {
+      await page.goBack();
+      await page.getByRole('link', { name: 'Rounds', exact: true }).first().click();
+      await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+    }],
+    ['filming', async () => {
+      await page.goBack();
+      await page.getByRole('link', { name: 'Film rounds now' }).click();
+      await page.getByRole('meter').waitFor();
+    }],
     ['the bench', async () => {
       await page.goBack();
       await page.getByRole('link', { name: 'Look again' }).first().click(); // prettier-ignore

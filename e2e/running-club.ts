@@ -113,6 +113,9 @@ async function start(): Promise<RunningClub> {
       '--disable-background-networking',
       '--disable-component-update',
       '--autoplay-policy=no-user-gesture-required',
+      // A camera that shows a moving picture and a microphone that beeps once a second.
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
     ],
   });
   ends.push(() => browser.close());

@@ -2,7 +2,7 @@
 # Films every clip of the demo club that is not there yet; stop it and start it again at any time.
 set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
-for wanted in maren-first:lead-side maren-first:front maren-second:lead-side maren-second:front tove-first:lead-side; do
+for wanted in maren-first:lead-side maren-first:front maren-second:lead-side maren-second:front tove-first:lead-side tove-rounds:lead-side; do
   scene="${wanted%:*}" view="${wanted#*:}"
   clip="simulator/footage/$scene-$view"
   [ -f "$clip.truth.json.gz" ] && continue

@@ -47,6 +47,8 @@ export interface Scene {
   look: Look;
   /** Combinations with how often each is thrown; the order is drawn from the seed. */
   work: { strikes: ('jab' | 'cross')[]; times: number }[];
+  /** Worked by the bell: the combinations are spread over so many rounds. Without it, one round that nothing rings for. */
+  bells?: { rounds: number; /** Seconds. */ rest: number };
   faults: SceneFault[];
   cameras: SceneCamera[];
   /** Room noise relative to the hits, in decibels (negative). */
@@ -64,6 +66,9 @@ export function checkedScene(value: unknown): Scene {
   need(scene?.stature > 1 && scene.stature < 2.3, 'stature: metres, between 1 and 2.3');
   need(Array.isArray(scene?.work) && scene.work.length > 0, 'work: at least one combination');
   need(Array.isArray(scene?.cameras) && scene.cameras.length > 0, 'cameras: at least one');
+  const { bells } = scene ?? {};
+  need(!bells || (Number.isInteger(bells.rounds) && bells.rounds > 0), 'bells.rounds: a whole number above 0');
+  need(!bells || (bells.rest >= 4 && bells.rest <= 120), 'bells.rest: seconds, between 4 and 120');
   for (const [place, fault] of (scene?.faults ?? []).entries()) {
     const model = faultModels.find(({ id }) => id === fault.fault);
     need(model !== undefined, `faults[${place}]: no fault is called “${fault.fault}”`);

@@ -47,6 +47,18 @@ describe('a performed round', () => {
     });
   }
 
+  it('rings at the beginning and at the end of every round when it is worked by the bell, and nobody throws in the rest', () => {
+    const bells = { rounds: 3, rest: 10 };
+    const { rings, strikes, seconds } = perform(scene({ work: [{ strikes: ['jab'], times: 9 }], bells }));
+    expect(rings).to.have.length(6);
+    expect(rings.at(-1)).to.be.below(seconds);
+    for (const round of [0, 1, 2]) {
+      const inside = strikes.filter(({ launch, home }) => launch > rings[2 * round]! && home < rings[2 * round + 1]!);
+      expect(inside).to.have.length(3);
+    }
+    expect(rings[2]! - rings[1]!).to.be.closeTo(10, 2);
+    expect(perform(scene()).rings).to.deep.equal([]);
+  });
   it('brings the glove to the bag at the moment that the truth calls contact', () => {
     const round = perform(scene({ stature: referenceStature, work: [{ strikes: ['jab', 'cross'], times: 10 }] }));
     for (const strike of round.strikes) {
@@ -246,6 +258,9 @@ describe('scene file', () => {
     expect(() => checkedScene(undefined)).to.throw('cannot be filmed');
   });
 
+  it('needs sensible bells', () => {
+    expect(() => checkedScene(scene({ bells: { rounds: 0, rest: 500 } }))).to.throw(/bells\.rounds[^]*bells\.rest/);
+  });
   it('rear-foot-flat is not for the jab', () => {
     const wrong = scene({ faults: [{ fault: 'rear-foot-flat', strike: 'jab', share: 1, strength: [1, 1] }] });
     expect(() => checkedScene(wrong)).to.throw('not for the jab');

@@ -1,16 +1,12 @@
-import { CreateBucketCommand, S3Client } from '@aws-sdk/client-s3';
 import { expect } from 'chai';
 import { access, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { text } from 'node:stream/consumers';
-import S3rver from 's3rver';
+import { startS3 } from '../test/s3-store.ts';
 import { folderStorage } from './folder.ts';
 import { s3Storage } from './s3.ts';
 import { sha256Of, type Storage } from './storage.ts';
-
-const credentials = { accessKeyId: 'S3RVER', secretAccessKey: 'S3RVER' };
 
 /** Each kind of storage on fresh ground, and how to make it unusable. */
 const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakIt: () => Promise<void>; end: () => Promise<void> }>> = {
@@ -23,13 +19,7 @@ const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakI
     end: () => Promise.resolve(),
   }),
   'an S3 store': async (home) => {
-    const server = new S3rver({ address: '127.0.0.1', port: 0, silent: true, directory: join(home, 's3') });
-    const { port } = (await server.run()) as unknown as AddressInfo;
-    const settings = { endpoint: `http://127.0.0.1:${port}`, region: 'us-east-1', bucket: 'films', ...credentials };
-    const client = new S3Client({ endpoint: settings.endpoint, region: settings.region, credentials, forcePathStyle: true });
-    await client.send(new CreateBucketCommand({ Bucket: settings.bucket }));
-    let stopped: Promise<void> | undefined;
-    const stop = (): Promise<void> => (stopped ??= server.close());
+    const { settings, stop } = await startS3(home);
     return { storage: s3Storage(settings, home), breakIt: stop, end: stop };
   },
 }; // prettier-ignore

@@ -21,6 +21,8 @@ export interface ThrownStrike extends StrikeMoments {
 export interface Performance {
   seconds: number;
   strikes: ThrownStrike[];
+  /** When the bell rings: at the beginning and at the end of every round. */
+  rings: number[];
   bodyAt(seconds: number): Body;
   bagAt(seconds: number): number;
 }
@@ -34,6 +36,14 @@ interface PlannedStrike {
 const gloveLength = 0.172;
 const leadIn = 1.6;
 const leadOut = 1.4;
+/** From a bell to the first launch, and from the last strike home to the bell. */
+const untilFirst = 1.2;
+const afterLast = 0.6;
+/** Rings at the end of a round; gives the time that passes. */
+function rung(rings: number[], clock: number): number {
+  rings.push(clock + afterLast);
+  return afterLast;
+}
 
 function idleSway(random: Random): (pose: Pose, seconds: number) => void {
   const phase = Array.from({ length: 6 }, () => random.between(0, 2 * Math.PI));
@@ -143,8 +153,14 @@ export function perform(scene: Scene): Performance {
   };
 
   let clock = leadIn;
+  const rings: number[] = [];
   const order = random.shuffled(scene.work.flatMap(({ strikes, times }) => Array.from({ length: times }, () => strikes)));
-  for (const combination of order) {
+  const perRound = Math.ceil(order.length / (scene.bells?.rounds ?? 1));
+  for (const [place, combination] of order.entries()) {
+    if (scene.bells && place % perRound === 0) {
+      if (place > 0) clock += rung(rings, clock) + scene.bells.rest;
+      rings.push(clock - untilFirst);
+    }
     let launch = clock;
     for (const [index, technique] of combination.entries()) {
       const { thrown } = plan(technique, index + 1, launch);
@@ -153,10 +169,12 @@ export function perform(scene: Scene): Performance {
     }
     clock += random.between(0.45, 0.85);
   }
+  if (scene.bells) clock += rung(rings, clock);
   const strikes = planned.map(({ thrown }) => thrown).sort((a, b) => a.contact - b.contact);
   return {
     seconds: clock + leadOut,
     strikes,
+    rings,
     bodyAt: (seconds) => solve(poseAt(seconds), scene.stance, scene.stature),
     bagAt: (seconds) => bagTravel(hits, seconds),
   };

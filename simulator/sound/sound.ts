@@ -1,7 +1,7 @@
 import type { Performance } from '../motion/performance.ts';
 import { seededRandom } from '../random.ts';
 import type { Scene } from '../scene.ts';
-import { breath, hit, inRoom, noise, step, track } from './voices.ts';
+import { bell, breath, hit, inRoom, noise, step, track } from './voices.ts';
 
 /** The sound of a round, mono, −1 to 1: hits, breath, steps, and the room's own murmur with a few reflections. */
 export function soundOf(scene: Scene, performance: Performance): Float32Array {
@@ -22,6 +22,7 @@ export function soundOf(scene: Scene, performance: Performance): Float32Array {
     step(add, random, strike.home + 0.2);
   }
   inRoom(samples);
+  for (const ring of performance.rings) bell(add, ring);
   const murmur = noise(random, 60, 900);
   const floor = 10 ** (scene.noise / 20);
   for (let index = 0; index < samples.length; index++) {

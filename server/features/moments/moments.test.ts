@@ -1,15 +1,14 @@
-import { footageEndpoints, uploadPath, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints } from '@wax-fist/contract/footage';
 import { momentsEndpoints, type Moments, type SavedAlignment } from '@wax-fist/contract/moments';
 import { findMotion, hitsOf, unpackTimeline } from '@wax-fist/core/moments';
 import { expect } from 'chai';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
+import { importFilm } from '../../test/import-film.ts';
 import { blows, ffmpeg, goodFilms, made } from '../../test/films.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
-
-const tus = { 'tus-resumable': '1.0.0' };
 
 describe('moments', function () {
   this.timeout(90_000);
@@ -33,18 +32,10 @@ describe('moments', function () {
   });
 
   async function imported(name: string, make: (path: string) => Promise<unknown>, into = sessionId): Promise<string> {
-    const bytes = await readFile(await made(folder, name, make));
-    const begun = await coach.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes.length), 'content-type': 'application/offset+octet-stream' }, body: new Uint8Array(bytes) });
-    const uploadId = begun.headers.get('location')!.split('/').at(-1)!;
-    const id = uuid();
-    await coach.ask(footageEndpoints.addClip, { clipId: id }, { id, sessionId: into, uploadId, fileName: name, view: 'front' });
-    for (;;) {
-      const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId: id });
-      if (body.state === 'failed') throw new Error(body.remark ?? name);
-      if (body.steps.every(({ state }) => state !== 'waiting' && state !== 'working')) return id;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-  } // prettier-ignore
+    const clip = await importFilm(coach, into, await made(folder, name, make));
+    expect(clip.state, clip.remark ?? name).to.equal('ready');
+    return clip.id;
+  }
   const shown = async (clipId: string): Promise<Moments> =>
     (await coach.ask<Moments>(momentsEndpoints.showMoments, { clipId })).body;
   const hitTimes = ({ sound, motion, edits }: Moments): number[] =>

@@ -71,7 +71,15 @@ onBeforeRouteLeave(() => filming.stop());
           {{ trouble }}
           <template #append><VBtn variant="outlined" size="small" @click="open">Try again</VBtn></template>
         </VAlert>
-        <meter class="level" :value="level" min="0" max="1" aria-label="How loud the microphone hears it" />
+        <span
+          class="level"
+          role="meter"
+          aria-label="How loud the microphone hears it"
+          aria-valuemin="0"
+          aria-valuemax="1"
+          :aria-valuenow="level.toFixed(2)"
+          ><i :style="{ width: `${level * 100}%` }"
+        /></span>
       </section>
       <aside>
         <p class="clock number" role="timer">{{ left }}</p>
@@ -88,7 +96,7 @@ onBeforeRouteLeave(() => filming.stop());
           :prepend-icon="mdiStop"
           size="x-large"
           color="error"
-          block
+          class="start"
           title="Stop; what was filmed is kept (Esc)"
           @click="filming.stop()"
           >Stop</VBtn
@@ -98,7 +106,7 @@ onBeforeRouteLeave(() => filming.stop());
           :prepend-icon="mdiRecord"
           size="x-large"
           color="primary"
-          block
+          class="start"
           :disabled="!stream"
           @click="filming.start(plan)"
           >Start the clock</VBtn
@@ -154,9 +162,20 @@ video {
 .level {
   position: absolute;
   left: 12px;
-  bottom: 12px;
-  width: 180px;
-  height: 14px;
+  right: 12px;
+  bottom: 10px;
+  height: 8px;
+  background: #ffffff20;
+}
+.level i {
+  display: block;
+  height: 100%;
+  background: #9fc9cc;
+}
+.start {
+  flex: none;
+  height: 72px;
+  font-size: 20px;
 }
 aside {
   display: flex;

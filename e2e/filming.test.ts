@@ -1,0 +1,65 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { addSession, addTrainee, shownFrame, signedIn } from './coach.ts';
+import { expectNoTroubles } from './running-club.ts';
+
+describe('filming', function () {
+  this.timeout(120_000);
+  let page: Page;
+  before(async () => {
+    page = await signedIn();
+    await addTrainee(page, 'Finn Testing');
+    await addSession(page);
+    await page.getByRole('link', { name: 'Film rounds now' }).click();
+  });
+  after(() => page.context().close());
+  expectNoTroubles();
+
+  it('shows what the camera sees and how loud it is', async () => {
+    await page.waitForFunction(() => (document.querySelector('.camera video') as HTMLVideoElement | null)?.videoWidth);
+    await page.waitForFunction(() => Number(document.querySelector('[role=meter]')?.getAttribute('aria-valuenow')) > 0.2);
+  });
+
+  it('a plan that cannot be is refused, with the reason', async () => {
+    await page.getByLabel('Rounds').fill('0');
+    await page.getByRole('button', { name: 'Start the clock' }).click();
+    await page.getByText('Rounds: at least 1.').waitFor();
+  });
+
+  it('rounds go by the clock, each into the session as a film that can be reviewed', async () => {
+    for (const [field, value] of [
+      ['Rounds', '2'],
+      ['Work', '6'],
+      ['Rest', '2'],
+      ['Get ready', '1'],
+    ] as const)
+      // prettier-ignore
+      await page.getByLabel(field, { exact: true }).fill(value);
+    await page.getByRole('button', { name: 'Start the clock' }).click();
+    await page.getByText('Get ready, round 1 of 2').waitFor();
+    await page.getByText('Work, round 1 of 2').waitFor();
+    await page.getByText('Rest, round 2 of 2').waitFor();
+    await page.getByText('Work, round 2 of 2').waitFor();
+    await page.getByText('2 rounds in the session').waitFor({ timeout: 30_000 });
+    await page.getByRole('link', { name: 'Back to the session' }).click();
+    const films = page.locator('.clip[data-state="ready"]');
+    await films.nth(1).waitFor({ timeout: 60_000 });
+    expect(await films.getByText(/Round [12], /).count()).to.equal(2);
+    for (const length of await films.locator('.number').allInnerTexts()) expect(length).to.match(/0:0[56]/);
+    await films.first().getByRole('link', { name: 'Review', exact: true }).click();
+    await shownFrame(page, 0);
+    await page.getByLabel('Place in the film').fill('60');
+    await shownFrame(page, 60);
+  });
+
+  it('stopped before the end, what was filmed is kept', async () => {
+    await page.goBack();
+    await page.getByRole('link', { name: 'Film rounds now' }).click();
+    await page.getByLabel('Get ready', { exact: true }).fill('0');
+    await page.getByRole('button', { name: 'Start the clock' }).click();
+    await page.getByText('Work, round 1 of 2').waitFor();
+    await page.waitForTimeout(2500);
+    await page.keyboard.press('Escape');
+    await page.getByText('1 round in the session').waitFor({ timeout: 30_000 });
+  });
+});

@@ -1,0 +1,171 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { addSession, addTrainee, allSaved, press, sendFilm, shownFrame, signedIn } from './coach.ts';
+import { filmPath, trueStrikes } from './demo-truth.ts';
+import { expectNoTroubles } from './running-club.ts';
+
+describe('hits, rounds and two views', function () {
+  this.timeout(180_000);
+  let page: Page;
+  let rounds: string;
+  const contacts = trueStrikes('maren-first-lead-side').map(({ contact }) => contact);
+  before(async () => (page = await signedIn()));
+  after(() => page.context().close());
+  expectNoTroubles();
+
+  const hits = async (): Promise<number> => Number(await page.locator('.tools .count b').innerText());
+  const frame = async (): Promise<number> => Number(await page.locator('.stage canvas').first().getAttribute('data-frame'));
+  const names = (): Promise<string[]> => page.getByLabel(/^Name of/).evaluateAll((all) => all.map((field) => (field as HTMLInputElement).value)); // prettier-ignore
+  const reopened = async (): Promise<void> => {
+    await allSaved(page);
+    await page.goto(rounds);
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+  };
+
+  it('a film comes with its hits found and its round cut', async () => {
+    await addTrainee(page, 'Rona Testing');
+    await addSession(page);
+    await sendFilm(page, filmPath('maren-first-lead-side'));
+    await page.getByRole('link', { name: 'Review', exact: true }).waitFor({ timeout: 90_000 });
+    await page.getByText(/listening for hits|watching what moves/).waitFor({ state: 'detached' });
+    await page.getByRole('link', { name: 'Rounds', exact: true }).click();
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+    rounds = page.url();
+    expect(await hits()).to.equal(contacts.length);
+    expect(await names()).to.deep.equal(['Round 1']);
+    await page.getByText('proposed', { exact: true }).waitFor();
+    await page.getByLabel('What Round 1 says').getByText('per 30 s', { exact: false }).first().waitFor();
+  });
+
+  it('keys go from hit to hit, take one out, bring it back, set one and move one', async () => {
+    await press(page, 'k');
+    await shownFrame(page, contacts[0]!);
+    await press(page, 'k');
+    await shownFrame(page, contacts[1]!);
+    await press(page, 'h');
+    expect(await hits()).to.equal(contacts.length - 1);
+    await press(page, 'z');
+    expect(await hits()).to.equal(contacts.length);
+    await press(page, 'ArrowRight ArrowRight ArrowRight ArrowRight ArrowRight ArrowRight h');
+    expect(await hits()).to.equal(contacts.length + 1);
+    await press(page, 'ArrowRight ArrowRight Shift+H j');
+    await shownFrame(page, contacts[1]!);
+    await press(page, 'k');
+    await shownFrame(page, contacts[1]! + 8);
+    await reopened();
+    expect(await hits()).to.equal(contacts.length + 1);
+  });
+
+  it('fewer hits are shown as the slider goes, at once, and undo takes it back in one step', async () => {
+    const before = await hits();
+    const slider = page.getByLabel('Sensitivity of the hit finder');
+    await slider.focus();
+    for (let step = 0; step < 8; step++) await page.keyboard.press('PageDown');
+    expect(await hits()).to.be.below(before);
+    await slider.fill('0.5');
+    expect(await hits()).to.equal(before);
+    await reopened();
+    expect(await hits()).to.equal(before);
+  });
+
+  it('a round is cut by key, its edge is dragged and stepped, it is named, and all of it is kept', async () => {
+    await press(page, 'k k k k k k k k k k k k x');
+    expect(await names()).to.deep.equal(['Round 1', 'Round 2']);
+    const cutAt = await frame();
+    const edge = page.getByRole('slider', { name: 'Round 1 ends' });
+    const box = (await edge.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x - 60, box.y + 20, { steps: 6 });
+    await page.mouse.up();
+    const dragged = Number(await edge.getAttribute('aria-valuenow'));
+    expect(dragged).to.be.below((cutAt * 1000) / 60 - 1000);
+    await edge.press('ArrowRight');
+    expect(Number(await edge.getAttribute('aria-valuenow'))).to.be.closeTo(dragged + 100, 2);
+    await edge.press('z');
+    expect(Number(await edge.getAttribute('aria-valuenow'))).to.be.closeTo(dragged, 2);
+    await page.getByLabel('Name of Round 2').fill('Tired');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('On what Tired was worked').selectOption('long bag');
+    await page.getByLabel('How Tired was worked').selectOption('called');
+    await reopened();
+    expect(await names()).to.deep.equal(['Round 1', 'Tired']);
+    expect(await page.getByLabel('On what Tired was worked').inputValue()).to.equal('long bag');
+    expect(Number(await edge.getAttribute('aria-valuenow'))).to.be.closeTo(dragged, 2);
+    expect(await page.getByText('proposed', { exact: true }).count()).to.equal(0);
+  });
+
+  it('movement in a part of the picture is found by eye instead, drawn as less sure', async () => {
+    await page.getByRole('button', { name: 'Watch only a part of the picture' }).click();
+    const picture = (await page.locator('.stage').boundingBox())!;
+    await page.mouse.move(picture.x + picture.width * 0.3, picture.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(picture.x + picture.width * 0.7, picture.y + picture.height - 10, { steps: 4 });
+    await page.mouse.up();
+    await page.locator('.line .hit.motion').first().waitFor();
+    expect(await hits()).to.be.above(10);
+    await reopened();
+    await page.locator('.line .hit.motion').first().waitFor();
+    await page.getByRole('radio', { name: 'by ear' }).check();
+    expect(await hits()).to.equal(contacts.length + 1);
+  });
+
+  it('the ribbon of the bench has the rounds one under the other, its hits by key, and a filter by third', async () => {
+    await allSaved(page);
+    await page.getByRole('link', { name: 'Review', exact: true }).click();
+    await shownFrame(page, 0);
+    const ribbon = page.getByRole('group', { name: 'The round' });
+    await ribbon.getByRole('group', { name: 'Round 1' }).waitFor();
+    await ribbon.getByRole('group', { name: 'Tired' }).waitFor();
+    await press(page, 'k');
+    await shownFrame(page, contacts[0]!);
+    await press(page, '1 k k');
+    await shownFrame(page, contacts[2] === contacts[1]! + 8 ? contacts[2]! : contacts[1]! + 8);
+    await press(page, 'k 2');
+    await page.getByLabel('Only this technique').selectOption('cross');
+    expect(await ribbon.locator('.mark.dim').count()).to.equal(1);
+    await press(page, 'ArrowUp');
+    await page.getByRole('heading', { name: '2 Cross' }).waitFor();
+    await page.getByLabel('Only this technique').selectOption('');
+    await page.getByLabel('Only this third of the round').selectOption('last');
+    expect(await ribbon.locator('.mark.dim').count()).to.equal(2);
+    await page.getByRole('button', { name: 'Show all' }).click();
+    expect(await ribbon.locator('.mark.dim').count()).to.equal(0);
+    await allSaved(page);
+  });
+
+  it('another film of the round is put on the same clock by its sound, and shown beside, instead, and not', async () => {
+    await page.getByRole('link', { name: 'Rona Testing' }).or(page.getByRole('link', { name: /session/i })).first().click(); // prettier-ignore
+    await page.waitForURL(/\/sessions\//);
+    await page.locator('input[type=file]').setInputFiles(filmPath('maren-first-front'));
+    await page.getByRole('button', { name: 'Send all the same' }).click();
+    await page.getByText('maren-first-front.mp4').waitFor();
+    const first = page.locator('.clip', { hasText: 'maren-first-lead-side' });
+    await page.locator('.clip[data-state="ready"]').nth(1).waitFor({ timeout: 90_000 });
+    await page.getByText(/listening for hits|tying the views|watching what moves/).waitFor({ state: 'detached' });
+    await first.getByRole('link', { name: /Review|Go on/ }).click();
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+    const other = page.getByRole('group', { name: 'The other view' });
+    const otherAt = (wanted: number): Promise<void> => other.locator(`canvas[data-frame="${wanted}"]`).waitFor();
+    await press(page, 'k');
+    const at = await frame();
+    await press(page, 'v');
+    await other.getByText('on one clock by sound').waitFor();
+    // Both were filmed from the same first instant, one at 60 frames a second, the other at 30.
+    const same = (mine: number): number => Math.round(mine / 2);
+    await otherAt(same(at));
+    await press(page, 'k k');
+    await page.waitForTimeout(300);
+    await otherAt(same(await frame()));
+    await press(page, 'Alt+ArrowRight');
+    await other.getByText('on one clock by hand').waitFor();
+    await otherAt(same(await frame()) + 1);
+    await other.getByRole('button', { name: 'listen instead' }).click();
+    await other.getByText('on one clock by sound').waitFor();
+    await page.getByLabel('The walk').getByText('(front)').first().waitFor();
+    await press(page, 'v');
+    await page.locator('.frame.instead').waitFor();
+    await press(page, 'v');
+    await other.waitFor({ state: 'detached' });
+  });
+});
