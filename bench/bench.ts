@@ -2,6 +2,7 @@ import type { Page } from 'playwright-core';
 import { signedIn } from '../e2e/coach.ts';
 import { demoClipId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
+import { benchAlignment, benchHits } from './hearing.ts';
 import { benchImport } from './import.ts';
 import { print, quantile, type Line } from './table.ts';
 
@@ -86,3 +87,5 @@ await club.whileServerIsAway(async () => {
 await endClub();
 print('Bench: 960 × 540 at 60 frames a second', lines);
 print('Import', await benchImport());
+print('Hits, against the truth of the simulated practice', benchHits());
+print('Two microphones on one round', benchAlignment());

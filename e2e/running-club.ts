@@ -100,8 +100,11 @@ async function start(): Promise<RunningClub> {
   let server: ChildProcess | undefined;
   ends.push(async () => server && ended(server, 'SIGTERM'));
   const startServer = async (): Promise<void> => {
-    server = launch('server/main.ts');
-    while (!(await fetch(`${base}/api/health`).then((answer) => answer.ok, () => false))) await new Promise((resolve) => setTimeout(resolve, 100)); // prettier-ignore
+    const started = (server = launch('server/main.ts'));
+    while (!(await fetch(`${base}/api/health`).then((answer) => answer.ok, () => false))) {
+      if (started.exitCode !== null) throw new Error('The server did not start.');
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    } // prettier-ignore
   };
   await startServer();
 

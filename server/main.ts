@@ -12,7 +12,7 @@ const connection = connect(settings.databaseUrl);
 await migrateDatabase(connection);
 const storage = storageFrom(settings);
 await storage.check();
-const queue = await openQueue(settings.databaseUrl, (error) => log.error(error));
+const queue = await openQueue(settings.databaseUrl, connection.pool, (error) => log.error(error));
 const app = appOf({ ...connection, settings, storage, queue, log }, join(import.meta.dirname, '../web/dist'));
 
 const server = app.listen(settings.port, '127.0.0.1', (error) => {

@@ -19,14 +19,18 @@ export function connect(databaseUrl: string): Connection {
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool, close: () => pool.end() };
 }
 
-/** Brings the database to the newest form; safe to run again and from several processes. */
-export async function migrateDatabase(connection: Connection): Promise<void> {
-  const client = await connection.pool.connect();
+/** Does something that one process at a time may do to a database, such as making tables: two that start together would lock each other out. */
+export async function alone<T>(pool: Pool, act: () => Promise<T>): Promise<T> {
+  const client = await pool.connect();
   try {
     await client.query('select pg_advisory_lock(421701)');
-    await migrate(connection.db, { migrationsFolder: join(import.meta.dirname, 'migrations') });
+    return await act();
   } finally {
     await client.query('select pg_advisory_unlock(421701)').catch(() => undefined);
     client.release();
   }
 }
+
+/** Brings the database to the newest form; safe to run again and from several processes. */
+export const migrateDatabase = ({ db, pool }: Connection): Promise<void> =>
+  alone(pool, () => migrate(db, { migrationsFolder: join(import.meta.dirname, 'migrations') }));

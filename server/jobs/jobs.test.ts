@@ -10,6 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { clip, clipStep } from '../db/schema/index.ts';
 import { blows, ffmpeg, made } from '../test/films.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
+import { openQueue } from './queue.ts';
 import { importRules } from './import-steps.ts';
 import { addSteps, workOnClip } from './work-on-clip.ts';
 
@@ -58,6 +59,17 @@ describe('workers', function () {
     worker.kill(signal);
     await exit;
   }
+
+  it('that start at the same moment on an empty database do not lock each other out', async () => {
+    const { pool } = server.surroundings;
+    for (let time = 0; time < 3; time++) {
+      await pool.query('drop schema if exists pgboss cascade');
+      const opened = await Promise.all(
+        Array.from({ length: 5 }, () => openQueue(server.surroundings.settings.databaseUrl, pool, () => undefined)),
+      );
+      await Promise.all(opened.map((queue) => queue.stop()));
+    }
+  });
 
   /** A film whose review copy takes some seconds. */
   const longFilm = (path: string) =>

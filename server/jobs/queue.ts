@@ -1,4 +1,6 @@
+import type { Pool } from 'pg';
 import PgBoss from 'pg-boss';
+import { alone } from '../db/connection.ts';
 
 const importQueue = 'import-clip';
 /** What leads to a review goes before what only adds to one. */
@@ -19,11 +21,13 @@ export interface Queue {
 }
 
 /** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the clip. */
-export async function openQueue(databaseUrl: string, onError: (error: Error) => void): Promise<Queue> {
+export async function openQueue(databaseUrl: string, pool: Pool, onError: (error: Error) => void): Promise<Queue> {
   const boss = new PgBoss({ connectionString: databaseUrl, max: 4 });
   boss.on('error', onError);
-  await boss.start();
-  await boss.createQueue(importQueue, { name: importQueue, policy: 'short', retryLimit: 2, retryDelay: 2, retryBackoff: true, expireInHours: 12 }); // prettier-ignore
+  await alone(pool, async () => {
+    await boss.start();
+    await boss.createQueue(importQueue, { name: importQueue, policy: 'short', retryLimit: 2, retryDelay: 2, retryBackoff: true, expireInHours: 12 }); // prettier-ignore
+  });
   return {
     async importClip(clipId, part = 'review') {
       const job: Job = { clipId, part };

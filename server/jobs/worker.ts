@@ -1,7 +1,7 @@
 import { hostname } from 'node:os';
 import { sql } from 'drizzle-orm';
 import pino from 'pino';
-import { connect } from '../db/connection.ts';
+import { connect, migrateDatabase } from '../db/connection.ts';
 import { workerSign } from '../db/schema/index.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
@@ -13,8 +13,10 @@ const signEvery = 4000;
 
 const settings = settingsFrom(process.env);
 const log = pino({ level: settings.logLevel, name: 'worker' });
-const { db, close } = connect(settings.databaseUrl);
-const queue = await openQueue(settings.databaseUrl, (error) => log.error(error));
+const connection = connect(settings.databaseUrl);
+const { db, pool, close } = connection;
+await migrateDatabase(connection);
+const queue = await openQueue(settings.databaseUrl, pool, (error) => log.error(error));
 const worker = `${hostname()}-${process.pid}`;
 const ending = new AbortController();
 

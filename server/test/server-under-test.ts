@@ -102,7 +102,7 @@ export async function startServer({ works = true, environment = {} }: StartWishe
   const settings = settingsFrom({ WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_PORT: '0', ...environment });
   const storage = storageFrom(settings);
   const log = pino({ level: 'silent' });
-  const queue = await openQueue(databaseUrl, () => undefined);
+  const queue = await openQueue(databaseUrl, connection.pool, () => undefined);
   const ending = new AbortController();
   if (works) await takeJobs({ db: connection.db, storage, home, worker: 'test', ending: ending.signal }, queue, log);
   await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date() });

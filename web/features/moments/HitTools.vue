@@ -6,7 +6,12 @@ import type { MomentsKey } from './moments-keys.ts';
 import { useMoments } from './moments-store.ts';
 
 /** Where hits come from, and how many of them are believed. */
-defineProps<{ keys: Keys<MomentsKey>; canHear: boolean; canSee: boolean }>();
+defineProps<{
+  keys: Keys<MomentsKey>;
+  canHear: boolean;
+  canSee: boolean;
+  /** Hits are still being looked for. */ listening: boolean;
+}>();
 const drawing = defineModel<boolean>('drawing', { required: true });
 const moments = useMoments();
 const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
@@ -18,6 +23,7 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
     <p class="count">
       <b class="number">{{ moments.hits.length }}</b> {{ moments.hits.length === 1 ? 'hit' : 'hits' }}
       <span class="quiet">in {{ counted(moments.combinations.length, 'combination') }}</span>
+      <span v-if="listening" class="quiet" role="status">, still listening</span>
     </p>
     <fieldset>
       <legend>Found</legend>

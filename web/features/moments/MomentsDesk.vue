@@ -40,7 +40,9 @@ const now = computed<Ms>(() => timeOf(timeline, at.value));
 const rounds = useRounds(duration);
 const hits = hitsAtPlayhead(timeline, () => at.value);
 const goTo = (time: Ms): void => player.value?.go(frameAt(timeline, time));
-const stepDone = (step: string): boolean => clip.steps.some((one) => one.step === step && one.state === 'done');
+const stepIs = (step: string, ...states: string[]): boolean =>
+  moments.clip?.steps.some((one) => one.step === step && states.includes(one.state)) ?? false;
+const listening = computed(() => clip.hasSound && stepIs('hits', 'waiting', 'working'));
 const inHand = computed(() => rounds.inHand.value);
 const itsHits = computed(() =>
   moments.hits.filter(({ time }) => inHand.value && time >= inHand.value.from && time < inHand.value.to),
@@ -114,9 +116,7 @@ const shape = { aspectRatio: `${clip.width} / ${clip.height}`, width: `min(100%,
       <h1>Hits and rounds</h1>
     </div>
     <div class="acts">
-      <span class="quiet" role="status" :data-state="moments.unsent ? 'waiting' : 'saved'">{{
-        moments.unsent ? 'saving …' : 'saved'
-      }}</span>
+      <span class="quiet" role="status" :data-kept="!moments.unsent">{{ moments.unsent ? 'saving …' : 'saved' }}</span>
       <VBtn
         :icon="mdiUndo"
         size="small"
@@ -158,7 +158,13 @@ const shape = { aspectRatio: `${clip.width} / ${clip.height}`, width: `min(100%,
         <span class="number">{{ clock(now) }}</span> <span class="quiet number">frame {{ at + 1 }}</span>
       </p>
     </div>
-    <HitTools v-model:drawing="drawing" :keys="keys" :can-hear="clip.hasSound" :can-see="stepDone('motion')" />
+    <HitTools
+      v-model:drawing="drawing"
+      :keys="keys"
+      :can-hear="clip.hasSound"
+      :can-see="stepIs('motion', 'done')"
+      :listening="listening"
+    />
   </div>
 
   <FilmTrack :clip="clip" :duration="duration" :at="now" :rounds="rounds" @go="goTo" />

@@ -1,4 +1,4 @@
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Clip, type ImportStep } from '@wax-fist/contract/footage';
 import { momentsEndpoints, type Moments, type Round, type SavedHitEdits } from '@wax-fist/contract/moments';
 import {
   heardCombinations,
@@ -31,6 +31,10 @@ interface Standing {
 /** Changes are sent when the hand has been still for so long. */
 const stillFor: Ms = 500;
 const retryAfter: Ms = 4000;
+
+/** Steps of the import that find something for the page, and how often it is looked whether they have. */
+const finding: readonly ImportStep[] = ['sound', 'hits', 'motion'];
+const lookAfter: Ms = 1500;
 
 /** Hits and rounds of one clip: what was found, and what the coach made of it. Every change takes effect at once and is sent after. */
 export const useMoments = defineStore('moments', () => {
@@ -73,7 +77,23 @@ export const useMoments = defineStore('moments', () => {
       sound.value = await listen({ find: 'hits', wave });
     }
     if (taken('motion') && !isWhole(edits.value.region)) await watchRegion();
+    lookForMore(wanted);
   } // prettier-ignore
+
+  let looking: ReturnType<typeof setTimeout> | undefined;
+  /** A film can be opened before it has been listened to: what is found meanwhile appears by itself. */
+  function lookForMore(before: Clip): void {
+    clearTimeout(looking);
+    if (!before.steps.some(({ step, state }) => finding.includes(step) && (state === 'waiting' || state === 'working'))) return;
+    looking = setTimeout(() => void lookAgain(before), lookAfter);
+  }
+  async function lookAgain(before: Clip): Promise<void> {
+    const now = await ask(footageEndpoints.showClip, { params: { clipId: before.id } }).catch(() => before);
+    if (clip.value?.id !== before.id) return;
+    const found = now.steps.some(({ step, state }, place) => finding.includes(step) && state !== before.steps[place]?.state);
+    if (found && !unsent.value && !slidFrom) await open(now).catch(() => lookForMore(before));
+    else lookForMore(found ? before : now);
+  }
 
   const isWhole = (region: Region): boolean => region.width === 1 && region.height === 1;
 

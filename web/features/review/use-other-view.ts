@@ -73,6 +73,15 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
       await choose((others.find(({ id }) => ties?.some(({ otherId }) => otherId === id)) ?? others[0]!).id);
     }
     mode.value = to;
+    if (to !== 'off' && !tie.value) void waitForTie();
+  }
+
+  /** A film that has just come in may not have been listened to yet. */
+  async function waitForTie(): Promise<void> {
+    for (let look = 0; look < 20 && mode.value !== 'off' && !tie.value; look++) {
+      await new Promise((resolve) => setTimeout(resolve, look < 4 ? 500 : 3000));
+      await loadTies().catch(() => undefined);
+    }
   }
 
   function move(frames: number): void {
@@ -107,10 +116,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     async listenAgain() {
       await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
       tie.value = undefined;
-      for (let look = 0; look < 20 && !tie.value; look++) {
-        await new Promise((resolve) => setTimeout(resolve, 500));
-        await loadTies().catch(() => undefined);
-      }
+      await waitForTie();
       if (!tie.value) remark.value = 'The two films sound too different to be tied. Move the other one by hand.';
     },
   };
