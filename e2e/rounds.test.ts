@@ -160,7 +160,7 @@ describe('hits, rounds and two views', function () {
     await press(page, 'v');
     await other.getByText('on one clock by sound').waitFor();
     // Both were filmed from the same first instant, one at 60 frames a second, the other at 30.
-    const same = (mine: number): number => Math.round(mine / 2);
+    const same = (mine: number): number => Math.floor(mine / 2);
     await otherAt(same(at));
     await press(page, 'k k');
     await page.waitForTimeout(300);

@@ -1,7 +1,6 @@
 export * from './timeline.ts';
 export * from './strike-moments.ts';
 export * from './loudness.ts';
-export * from './combination.ts';
 export * from './hit.ts';
 export * from './find-hits.ts';
 export * from './ring.ts';

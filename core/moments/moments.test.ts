@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  combinationsOf,
   durationDoubt,
   frameAt,
   gapAt,
@@ -113,13 +112,6 @@ describe('moments of a strike', () => {
     expect(stills).to.deep.equal([...stills].sort((a, b) => a - b));
     expect(stills.slice(1, 4)).to.deep.equal([30, 40, 55]);
     expect(timeOf(steady, 30) - timeOf(steady, stills[0]!)).to.be.closeTo(130, 17);
-  });
-
-  it('belong to one combination while the next is on its way soon enough', () => {
-    const strike = (launchFrame: number) => ({ launchFrame, contactFrame: launchFrame + 6, homeFrame: launchFrame + 12 });
-    const groups = combinationsOf(steady, [0, 20, 60, 100].map(strike));
-    expect(groups.map((group) => group.map(({ launchFrame }) => launchFrame))).to.deep.equal([[0, 20], [60], [100]]);
-    expect(combinationsOf(steady, [])).to.deep.equal([]);
   });
 });
 

@@ -6,6 +6,7 @@ import type { Ms } from '@wax-fist/core/units';
 import { computed, ref } from 'vue';
 import { clock } from '../../app/words.ts';
 import { hitBar } from './hit-bar.ts';
+import LoudnessShape from './LoudnessShape.vue';
 import { useMoments } from './moments-store.ts';
 import type { Rounds } from './use-rounds.ts';
 
@@ -49,6 +50,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
 <template>
   <div ref="track" class="track v-theme--bench" @click="emit('go', timeAt($event))">
     <div class="heard">
+      <LoudnessShape :clip-id="clip.id" />
       <i v-for="bar in bars" :key="bar.time" class="hit" :style="bar.style" />
     </div>
     <div class="film" :style="film" />

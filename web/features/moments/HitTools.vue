@@ -4,6 +4,7 @@ import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/words.ts';
 import type { MomentsKey } from './moments-keys.ts';
 import { useMoments } from './moments-store.ts';
+import SensitivitySlider from './SensitivitySlider.vue';
 
 /** Where hits come from, and how many of them are believed. */
 defineProps<{
@@ -52,20 +53,7 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
         {{ drawing ? 'Draw the part on the picture, or stop' : 'Watch only a part of the picture' }}
       </button>
     </fieldset>
-    <label class="slider">
-      <span>Few</span>
-      <input
-        type="range"
-        min="0"
-        max="1"
-        step="0.02"
-        :value="moments.edits.sensitivity"
-        aria-label="Sensitivity of the hit finder"
-        @input="moments.slideEdits({ sensitivity: value($event) })"
-        @change="moments.slid()"
-      />
-      <span>many</span>
-    </label>
+    <SensitivitySlider />
     <label class="slider">
       <span>One combination up to</span>
       <input

@@ -5,6 +5,7 @@ import { techniques } from '@wax-fist/core/technique';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/words.ts';
 import { useMoments } from '../moments/moments-store.ts';
+import SensitivitySlider from '../moments/SensitivitySlider.vue';
 import type { BenchKey } from './bench-keys.ts';
 import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
 
@@ -21,20 +22,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
     <RouterLink :to="{ name: 'moments', params: { clipId } }" class="count" title="To hits and rounds">{{
       counted(moments.hits.length, 'hit')
     }}</RouterLink>
-    <label class="few" :title="`Fewer or more hits (${keys.drawn('fewer-hits')} ${keys.drawn('more-hits')})`">
-      <span>few</span>
-      <input
-        type="range"
-        min="0"
-        max="1"
-        step="0.02"
-        :value="moments.edits.sensitivity"
-        aria-label="Sensitivity of the hit finder"
-        @input="moments.slideEdits({ sensitivity: Number(chosen($event)) })"
-        @change="moments.slid()"
-      />
-      <span>many</span>
-    </label>
+    <SensitivitySlider class="few" :title="`Fewer or more hits (${keys.drawn('fewer-hits')} ${keys.drawn('more-hits')})`" />
     <span class="hint"
       ><kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> next hit,
       <kbd>{{ keys.drawn('hit-here') }}</kbd> hit or none</span
@@ -69,15 +57,9 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
   overflow: hidden;
 }
 .few {
-  display: flex;
-  align-items: center;
-  gap: 5px;
+  width: 190px;
   color: var(--quiet);
   font-size: 13px;
-}
-.few input {
-  width: 90px;
-  accent-color: #e9b44c;
 }
 .hint {
   color: var(--quiet);

@@ -1,8 +1,10 @@
 import type { KeyAction } from '../../app/keys/use-keys.ts';
+import { filmKeys, type FilmKey } from '../moments/film-keys.ts';
 
 export type BenchKey =
-  | 'frame-back' | 'frame-on' | 'ten-back' | 'ten-on' | 'play' | 'slower' | 'faster' | 'loop' | 'zoom-in' | 'zoom-out' | 'zoom-whole'
-  | 'hit-before' | 'hit-after' | 'hit-here' | 'hit-move' | 'fewer-hits' | 'more-hits' | 'other-view' | 'other-back' | 'other-on'
+  | FilmKey
+  | 'slower' | 'faster' | 'loop' | 'zoom-in' | 'zoom-out' | 'zoom-whole'
+  | 'other-view' | 'other-back' | 'other-on'
   | 'strike-before' | 'strike-after' | 'tag-1' | 'tag-2' | 'remove'
   | 'see-launch' | 'see-contact' | 'see-home' | 'set-launch' | 'set-contact' | 'set-home'
   | 'clean' | 'watch' | 'fault' | 'cant-see' | 'rest-clean' | 'take-back' | 'note' | 'row-up' | 'row-down' | 'walk-length' | 'star'
@@ -21,11 +23,7 @@ export const benchKeys: readonly KeyAction<BenchKey>[] = [
   { id: 'note', group: 'Judge', name: 'Write a note on this row', keys: ['e'] },
   { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
-  { id: 'frame-back', group: 'Time', name: 'One frame back', keys: ['ArrowLeft'] },
-  { id: 'frame-on', group: 'Time', name: 'One frame on', keys: ['ArrowRight'] },
-  { id: 'ten-back', group: 'Time', name: 'Ten frames back', keys: ['Shift+ArrowLeft'] },
-  { id: 'ten-on', group: 'Time', name: 'Ten frames on', keys: ['Shift+ArrowRight'] },
-  { id: 'play', group: 'Time', name: 'Play or stop', keys: [' '] },
+  ...filmKeys,
   { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },
   { id: 'faster', group: 'Time', name: 'Faster', keys: ['.'] },
   { id: 'loop', group: 'Time', name: 'This strike round and round', keys: ['p'] },
@@ -43,12 +41,6 @@ export const benchKeys: readonly KeyAction<BenchKey>[] = [
   { id: 'set-contact', group: 'Strike', name: 'It lands here', keys: ['Shift+i'] },
   { id: 'set-home', group: 'Strike', name: 'It is home here', keys: ['Shift+o'] },
   { id: 'remove', group: 'Strike', name: 'Remove this strike', keys: ['Delete', 'Backspace'] },
-  { id: 'hit-before', group: 'Hits', name: 'Hit before', keys: ['j'] },
-  { id: 'hit-after', group: 'Hits', name: 'Next hit', keys: ['k'] },
-  { id: 'hit-here', group: 'Hits', name: 'A hit here, or none after all', keys: ['h'] },
-  { id: 'hit-move', group: 'Hits', name: 'The nearest hit is here', keys: ['Shift+h'] },
-  { id: 'fewer-hits', group: 'Hits', name: 'Fewer hits', keys: ['<'] },
-  { id: 'more-hits', group: 'Hits', name: 'More hits', keys: ['>'] },
   { id: 'other-view', group: 'Hits', name: 'Other view beside, instead, away', keys: ['v'] },
   { id: 'other-back', group: 'Hits', name: 'Other view one frame back', keys: ['Alt+ArrowLeft'] },
   { id: 'other-on', group: 'Hits', name: 'Other view one frame on', keys: ['Alt+ArrowRight'] },
