@@ -158,7 +158,7 @@ describe('hits, rounds and two views', function () {
     await press(page, 'k');
     const at = await frame();
     await press(page, 'v');
-    await other.getByText('on one clock by sound').waitFor();
+    await other.getByText('on one clock by sound').waitFor({ timeout: 90_000 });
     // Both were filmed from the same first instant, one at 60 frames a second, the other at 30.
     const same = (mine: number): number => Math.floor(mine / 2);
     await otherAt(same(at));
@@ -169,7 +169,8 @@ describe('hits, rounds and two views', function () {
     await other.getByText('on one clock by hand').waitFor();
     await otherAt(same(await frame()) + 1);
     await other.getByRole('button', { name: 'listen instead' }).click();
-    await other.getByText('on one clock by sound').waitFor();
+    // The worker may have the other film in hand.
+    await other.getByText('on one clock by sound').waitFor({ timeout: 90_000 });
     await page.getByLabel('The walk').getByText('(front)').first().waitFor();
     await press(page, 'v');
     await page.locator('.frame.instead').waitFor();

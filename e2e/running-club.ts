@@ -49,6 +49,11 @@ export async function endClub(): Promise<void> {
 
 // A bench is no test run and ends the club by itself.
 if (typeof after === 'function') {
+  // Working the demo films in takes its time on a small machine, and is no test's fault.
+  before(async function () {
+    this.timeout(600_000);
+    await runningClub();
+  });
   after(async function () {
     this.timeout(30_000);
     await endClub();

@@ -16,8 +16,9 @@ const leastShare = 0.5;
 const [shortest, longest]: [Ms, Ms] = [300, 3000];
 /** Strokes closer than this are one ring: three strokes end a round. */
 const sameRing: Ms = 4000;
-/** Rings of one bell are at least this far apart; a tune comes back sooner. */
+/** Rings of one bell are at least this far apart; a tune comes back sooner. Where hardly anything else has a tone, short rests may do. */
 const leastBetween: Ms = 15_000;
+const leastAlone: Ms = 6000;
 
 interface Tone {
   from: Ms;
@@ -68,19 +69,24 @@ function steadyTones(samples: Float32Array, sampleRate: number): Tone[] {
 }
 
 /**
- * Bells and beeps in a clip's sound. Tones that come back within a quarter of a minute are a tune and no bell.
+ * Bells and beeps in a clip's sound. Tones that come back within a quarter of a minute, among others, are a tune and no bell.
  * @param samples mono, −1 to 1
  */
 export function findRings(samples: Float32Array, sampleRate: number): Ring[] {
+  const tones = steadyTones(samples, sampleRate);
   const bells: Tone[][] = [];
-  for (const tone of steadyTones(samples, sampleRate)) {
+  for (const tone of tones) {
     const bell = bells.find(([first]) => Math.abs(first!.hertz / tone.hertz - 1) < 0.03);
     if (bell) bell.push(tone);
     else bells.push([tone]);
   }
   return bells
-    .map((strokes) => strokes.filter(({ from }, place) => place === 0 || from - strokes[place - 1]!.from > sameRing))
-    .filter((rings) => rings.every(({ from }, place) => place === 0 || from - rings[place - 1]!.from >= leastBetween))
-    .flatMap((rings) => rings.map(({ from, hertz }) => ({ time: from, hertz })))
+    .flatMap((strokes) => {
+      const rings = strokes.filter(({ from }, place) => place === 0 || from - strokes[place - 1]!.from > sameRing);
+      const alone = tones.length - strokes.length <= rings.length / 2;
+      const apart = alone ? leastAlone : leastBetween;
+      return rings.every(({ from }, place) => place === 0 || from - rings[place - 1]!.from >= apart) ? rings : [];
+    })
+    .map(({ from, hertz }) => ({ time: from, hertz }))
     .sort((a, b) => a.time - b.time);
 }

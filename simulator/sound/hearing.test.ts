@@ -80,6 +80,14 @@ describe('rounds', () => {
     });
   }
 
+  it('are cut by a bell also when the rests are short and nothing else has a tone', () => {
+    const at = [1, 21, 29, 49];
+    const sound = heard({ seconds: 52, rings: at.map((one) => ({ at: one, by: 'bell' as const })), rests: [[0, 1], [21, 29], [49, 52]] }); // prettier-ignore
+    const bells = findRings(sound.low, rate);
+    expect(bells.map(({ time }) => Math.round(time / 1000))).to.deep.equal(at);
+    expect(proposedRounds(times(found(sound.low)), bells, 52_000)).to.have.length(2);
+  });
+
   it('are cut by the rests where nothing rings, whatever plays', () => {
     const sound = heard({ seconds: 110, rests: [[40, 70]], disturbed: [{ by: 'tones', decibels: 12 }] });
     const bells = findRings(sound.low, rate);

@@ -82,7 +82,8 @@ export function momentsRoutes(router: Router, { db, queue }: Surroundings): void
           and(eq(clipStep.clipId, clipId), eq(clipStep.step, 'views'), inArray(clipStep.state, ['done', 'failed', 'stopped'])),
         );
     });
-    await queue.importClip(clipId, 'rest');
+    // A coach sits in front of it.
+    await queue.importClip(clipId, 'review');
   });
 }
 

@@ -1,4 +1,4 @@
-import type { Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
 import { momentsEndpoints, type SavedAlignment } from '@wax-fist/contract/moments';
 import { frameAt, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
 import type { View } from '@wax-fist/core/technique';
@@ -12,6 +12,7 @@ export const otherViewModes = ['off', 'beside', 'instead'] as const;
 export type OtherViewMode = (typeof otherViewModes)[number];
 
 const saveAfter = 600;
+const lookAfter = 700;
 
 export interface OtherView {
   /** Films of the same session that can be looked at. */
@@ -76,12 +77,19 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     if (to !== 'off' && !tie.value) void waitForTie();
   }
 
-  /** A film that has just come in may not have been listened to yet. */
-  async function waitForTie(): Promise<void> {
-    for (let look = 0; look < 20 && mode.value !== 'off' && !tie.value; look++) {
-      await new Promise((resolve) => setTimeout(resolve, look < 4 ? 500 : 3000));
-      await loadTies().catch(() => undefined);
+  /** A film that has just come in may not have been listened to yet: waits until it has, and tells whether it was tied. */
+  async function waitForTie(): Promise<boolean> {
+    for (let open = true; open && mode.value !== 'off' && !tie.value;) {
+      await new Promise((resolve) => setTimeout(resolve, lookAfter));
+      try {
+        const { steps } = await ask(footageEndpoints.showClip, { params: { clipId: clip.id } });
+        open = steps.some(({ step, state }) => step === 'views' && (state === 'waiting' || state === 'working'));
+        await loadTies();
+      } catch {
+        // The server is away; it is asked again.
+      }
     }
+    return tie.value !== undefined;
   }
 
   function move(frames: number): void {
@@ -116,8 +124,8 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     async listenAgain() {
       await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
       tie.value = undefined;
-      await waitForTie();
-      if (!tie.value) remark.value = 'The two films sound too different to be tied. Move the other one by hand.';
+      if (!(await waitForTie()) && mode.value !== 'off')
+        remark.value = 'The two films sound too different to be tied. Move the other one by hand.';
     },
   };
 }
