@@ -82,8 +82,7 @@ export function momentsRoutes(router: Router, { db, queue }: Surroundings): void
           and(eq(clipStep.clipId, clipId), eq(clipStep.step, 'views'), inArray(clipStep.state, ['done', 'failed', 'stopped'])),
         );
     });
-    // A coach sits in front of it.
-    await queue.importClip(clipId, 'review');
+    await queue.importClip(clipId, 'rest');
   });
 }
 

@@ -1,4 +1,4 @@
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Clip, type ClipStep } from '@wax-fist/contract/footage';
 import { momentsEndpoints, type SavedAlignment } from '@wax-fist/contract/moments';
 import { frameAt, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
 import type { View } from '@wax-fist/core/technique';
@@ -13,6 +13,8 @@ export type OtherViewMode = (typeof otherViewModes)[number];
 
 const saveAfter = 600;
 const lookAfter = 700;
+
+const isListening = ({ step, state }: ClipStep): boolean => step === 'views' && (state === 'waiting' || state === 'working');
 
 export interface OtherView {
   /** Films of the same session that can be looked at. */
@@ -82,8 +84,9 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     for (let open = true; open && mode.value !== 'off' && !tie.value;) {
       await new Promise((resolve) => setTimeout(resolve, lookAfter));
       try {
-        const { steps } = await ask(footageEndpoints.showClip, { params: { clipId: clip.id } });
-        open = steps.some(({ step, state }) => step === 'views' && (state === 'waiting' || state === 'working'));
+        // Whichever of the two came in later is the one that is compared.
+        const both = [clip.id, shown.value!.clip.id].map((clipId) => ask(footageEndpoints.showClip, { params: { clipId } }));
+        open = (await Promise.all(both)).some(({ steps }) => steps.some(isListening));
         await loadTies();
       } catch {
         // The server is away; it is asked again.
