@@ -151,6 +151,7 @@ describe('hits, rounds and two views', function () {
     await page.getByText('maren-first-front.mp4').waitFor();
     const first = page.locator('.clip', { hasText: 'maren-first-lead-side' });
     await page.locator('.clip[data-state="ready"]').nth(1).waitFor({ timeout: 90_000 });
+    expect(await page.getByLabel(/^From where/).evaluateAll((all) => all.map((field) => (field as HTMLSelectElement).value))).to.deep.equal(['lead-side', 'front']); // prettier-ignore
     await first.getByRole('link', { name: /Review|Go on/ }).click();
     await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
     const other = page.getByRole('group', { name: 'The other view' });
@@ -171,7 +172,9 @@ describe('hits, rounds and two views', function () {
     await other.getByRole('button', { name: 'listen instead' }).click();
     // The worker may have the other film in hand.
     await other.getByText('on one clock by sound').waitFor({ timeout: 90_000 });
-    await page.getByLabel('The walk').getByText('(front)').first().waitFor();
+    await press(page, 'ArrowUp');
+    await page.getByRole('heading', { name: '1 Jab' }).waitFor();
+    expect(await page.getByLabel('The walk').innerText()).to.include('(front)');
     await press(page, 'v');
     await page.locator('.frame.instead').waitFor();
     await press(page, 'v');
