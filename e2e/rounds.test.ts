@@ -174,7 +174,7 @@ describe('hits, rounds and two views', function () {
     await other.getByText('on one clock by sound').waitFor({ timeout: 90_000 });
     await press(page, 'ArrowUp');
     await page.getByRole('heading', { name: '1 Jab' }).waitFor();
-    expect(await page.getByLabel('The walk').innerText()).to.include('(front)');
+    await page.getByLabel('The walk').getByText('Answered from the front').waitFor();
     await press(page, 'v');
     await page.locator('.frame.instead').waitFor();
     await press(page, 'v');
