@@ -80,7 +80,7 @@ describe('bin/wax import', function () {
     const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
     expect(body).to.deep.include({ state: 'ready', view: 'front', fileName: 'phone.mp4', sessionId: session!.id });
     expect(run.said)
-      .to.match(/sent 100%/)
+      .to.match(/phone\.mp4: sent/)
       .and.match(/can be reviewed/);
   });
 

@@ -1,4 +1,4 @@
-import { stat } from 'node:fs/promises';
+import { open, stat } from 'node:fs/promises';
 import { MediaFailure, runMedia } from './program.ts';
 
 /** What a file turned out to be. */
@@ -27,6 +27,13 @@ interface RawStream {
 const stillCodecs = new Set(['mjpeg', 'png', 'gif', 'bmp', 'webp', 'tiff', 'ansi']);
 const stillContainers = /image2|_pipe|^gif$|^tty$/;
 
+/** Whether the first box of the file is that of an mp4 or mov; some cameras write the index last and begin with free space. */
+async function beginsLikeFilm(path: string): Promise<boolean> {
+  const file = await open(path);
+  const { buffer } = await file.read(Buffer.alloc(8), 0, 8, 0).finally(() => file.close());
+  return ['ftyp', 'free', 'wide', 'mdat', 'skip'].includes(buffer.toString('latin1', 4));
+}
+
 /** Looks into a file. @throws NotFootage when it is not a film that can be played. */
 export async function probe(path: string): Promise<Probe> {
   const there = await stat(path).catch(() => undefined);
@@ -37,7 +44,7 @@ export async function probe(path: string): Promise<Probe> {
     await runMedia('ffprobe', ['-show_format', '-show_streams', '-of', 'json', path], { onLine: (line) => (text += line) });
   } catch (error) {
     if (!(error instanceof MediaFailure)) throw error;
-    if (error.said.includes('moov atom not found')) {
+    if (error.said.includes('moov atom not found') && (await beginsLikeFilm(path))) {
       throw new NotFootage('The file is cut short: its index is missing, so it cannot be played. Copy it from the phone again.');
     }
     throw new NotFootage('This is not a video, whatever its name says.');
