@@ -44,13 +44,17 @@ function told(strike: StrikeEntry): RibbonMark {
     dim: !passing(strike),
   };
 }
+/** Apart from the marks, so that a mark does not have every hit drawn again. */
+const hitsOfRounds = computed(() =>
+  rounds.value.map(({ from, to }) => moments.hits.filter(({ time }) => time >= from && time < to)),
+);
 /** What lies between two rounds is shown with the one before it. */
 const lines = computed(() =>
   rounds.value.map((round, place) => {
     const [from, to] = [place === 0 ? -Infinity : round.from, rounds.value[place + 1]?.from ?? Infinity];
     return {
       round,
-      hits: moments.hits.filter(({ time }) => time >= round.from && time < round.to),
+      hits: hitsOfRounds.value[place]!,
       marks: marks.value.filter(({ contact }) => contact >= from && contact < to),
     };
   }),
