@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   durationDoubt,
   frameAt,
+  frameNearest,
   gapAt,
   guessedMoments,
   loudnessAround,
@@ -23,6 +24,16 @@ const timelines = fc
 const steady = timelineOf(Array.from({ length: 120 }, (_, index) => (index * 1000) / 60));
 
 describe('frame timeline', () => {
+  it('tells the frame that was taken nearest to a time', () => {
+    fc.assert(
+      fc.property(timelines, fc.double({ min: -200, max: 9000, noNaN: true }), (timeline, time) => {
+        const away = Math.abs(timeline[frameNearest(timeline, time)]! - time);
+        expect(away).to.equal(Math.min(...timeline.map((one) => Math.abs(one - time))));
+      }),
+    );
+    expect(frameNearest(timelineOf([0, 10, 20]), 15)).to.equal(1);
+  });
+
   it('is refused when empty or when times do not rise', () => {
     expect(() => timelineOf([])).to.throw(RangeError, 'no timeline');
     expect(() => timelineOf([0, 10, 10])).to.throw(RangeError, 'frame 2');

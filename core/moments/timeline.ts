@@ -37,16 +37,25 @@ export const clampFrame = (timeline: FrameTimeline, frame: number): FrameIndex =
 
 export const timeOf = (timeline: FrameTimeline, frame: FrameIndex): Ms => timeline[clampFrame(timeline, frame)]!;
 
-/** The frame on show at `time`: the last whose time is not after it (with half a millisecond of grace). */
-export function frameAt(timeline: FrameTimeline, time: Ms): FrameIndex {
+function lastNotAfter(timeline: FrameTimeline, time: Ms): FrameIndex {
   let low = 0;
   let high = timeline.length - 1;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if (timeline[middle]! <= time + 0.5) low = middle;
+    if (timeline[middle]! <= time) low = middle;
     else high = middle - 1;
   }
   return low;
+}
+
+/** The frame on show at `time`: the last whose time is not after it (with half a millisecond of grace). */
+export const frameAt = (timeline: FrameTimeline, time: Ms): FrameIndex => lastNotAfter(timeline, time + 0.5);
+
+/** The frame that was taken nearest to `time`; of two as near, the earlier. */
+export function frameNearest(timeline: FrameTimeline, time: Ms): FrameIndex {
+  const before = lastNotAfter(timeline, time);
+  const after = Math.min(before + 1, timeline.length - 1);
+  return Math.abs(timeline[after]! - time) < Math.abs(timeline[before]! - time) ? after : before;
 }
 
 /** How long a frame stays on show; the last one as long as the one before it. */

@@ -1,6 +1,6 @@
 import { footageEndpoints, type Clip, type ClipStep } from '@wax-fist/contract/footage';
 import { momentsEndpoints, type SavedAlignment } from '@wax-fist/contract/moments';
-import { frameAt, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
+import { frameNearest, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
 import type { View } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { ask } from '../../app/ask.ts';
@@ -123,7 +123,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     choose,
     move,
     frameFor: (frame) =>
-      frameAt(shown.value!.film.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
+      frameNearest(shown.value!.film.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
     async listenAgain() {
       await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
       tie.value = undefined;
