@@ -64,28 +64,56 @@ const timed = (page: Page, what: What, times: number): Promise<number[]> =>
     { what, times },
   );
 
-const club = await runningClub();
-const page = await signedIn();
-await page.goto(`/review/${await demoClipId('maren-second-lead-side')}`);
-await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
-await page.waitForLoadState('networkidle');
+/** This machine is shared: what it takes to draw anything at all is told beside what the product takes. */
+const emptyHanded = (page: Page): Promise<number[]> =>
+  page.evaluate(async () => {
+    const place = document.querySelector<HTMLCanvasElement>('.stage canvas')!;
+    const result: number[] = [];
+    for (let time = 0; time < 60; time++) {
+      const begun = performance.now();
+      place.title = String(time);
+      result.push((await new Promise<number>((resolve) => requestAnimationFrame(() => resolve(performance.now())))) - begun);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    return result;
+  });
 
-const line = (what: string, times: readonly number[], most: number): Line => {
-  const p95 = quantile(times, 0.95);
-  const measured = `${quantile(times, 0.5).toFixed(0)} / ${p95.toFixed(0)} ms`;
-  return { what: `${what}, ${times.length} times, p50 / p95`, measured, target: `p95 ≤ ${most} ms`, reached: p95 <= most };
+const passes = 5;
+
+async function benchBench(): Promise<void> {
+  const club = await runningClub();
+  const page = await signedIn();
+  await page.goto(`/review/${await demoClipId('maren-second-lead-side')}`);
+  await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+  await page.waitForLoadState('networkidle');
+  /** Several passes with a pause between; of their quantiles the median counts. */
+  const line = async (what: string, times: () => Promise<number[]>, most: number): Promise<Line> => {
+    const all: number[][] = [];
+    for (let pass = 0; pass < passes; pass++) all.push(await times());
+    const middle = (share: number): number => quantile(all.map((pass) => quantile(pass, share)), 0.5); // prettier-ignore
+    const p95 = middle(0.95);
+    const measured = `${middle(0.5).toFixed(0)} / ${p95.toFixed(0)} ms`;
+    return { what: `${what}, ${passes} × ${all[0]!.length} times`, measured, target: most === Infinity ? '' : `p95 ≤ ${most} ms`, reached: p95 <= most }; // prettier-ignore
+  };
+  const lines = [
+    await line('the browser alone, drawing anything', () => emptyHanded(page), Infinity),
+    await line('one frame, inside the decoded window', () => timed(page, 'step', 50), 33),
+    await line('next strike', () => timed(page, 'next strike', 40), 120),
+    await line('jump anywhere', () => timed(page, 'jump', 30), 120),
+    await line('mark to sign', () => timed(page, 'mark', 30), 50),
+  ];
+  await club.whileServerIsAway(async () => {
+    lines.push(await line('mark to sign, server stopped', () => timed(page, 'mark', 30), 50));
+  });
+  await endClub();
+  print('Bench: 960 × 540 at 60 frames a second, p50 / p95 (medians of the passes)', lines);
+}
+
+const parts: Record<string, () => void | Promise<void>> = {
+  bench: benchBench,
+  import: async () => print('Import', await benchImport()),
+  hits: () => print('Hits, against the truth of the simulated practice', benchHits()),
+  alignment: () => print('Two microphones on one round', benchAlignment()),
 };
-const lines = [
-  line('one frame, inside the decoded window', await timed(page, 'step', 200), 33),
-  line('next strike', await timed(page, 'next strike', 40), 120),
-  line('jump anywhere', await timed(page, 'jump', 60), 120),
-  line('mark to sign', await timed(page, 'mark', 60), 50),
-];
-await club.whileServerIsAway(async () => {
-  lines.push(line('mark to sign, server stopped', await timed(page, 'mark', 60), 50));
-});
-await endClub();
-print('Bench: 960 × 540 at 60 frames a second', lines);
-print('Import', await benchImport());
-print('Hits, against the truth of the simulated practice', benchHits());
-print('Two microphones on one round', benchAlignment());
+const wanted = process.argv.slice(2);
+for (const [name, run] of Object.entries(parts)) if (wanted.length === 0 || wanted.includes(name)) await run();

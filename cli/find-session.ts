@@ -43,7 +43,18 @@ export async function findSession(club: Club, wish: SessionWish): Promise<{ id: 
   const found = sessionNamed(sessions, heldOn);
   if (found) return { id: found.id, traineeName: trainee.name, heldOn: found.heldOn };
   const id = uuid();
-  const draft = { id, traineeId: trainee.id, heldOn, roundKind: wish.kind, rung: wish.rung, place: '', kit: '', schoolNote: '' };
+  const draft = {
+    id,
+    traineeId: trainee.id,
+    heldOn,
+    roundKind: wish.kind,
+    rung: wish.rung,
+    place: '',
+    kit: '',
+    schoolNote: '',
+    holderId: null,
+    holderStance: null,
+  };
   await askClub(club, sessionEndpoints.saveSession, { sessionId: id }, draft);
   return { id, traineeName: trainee.name, heldOn };
 }

@@ -1,8 +1,12 @@
 import { Command, CommanderError } from 'commander';
 import { renderCommand } from '../simulator/cli.ts';
+import { stillsCommand } from '../simulator/stills.ts';
 import { alignCommand } from './commands/align.ts';
+import { callCommand } from './commands/call.ts';
+import { checklistCommand } from './commands/checklist.ts';
 import { hitsCommand } from './commands/hits.ts';
 import { importCommand } from './commands/import.ts';
+import { matchCommand } from './commands/match.ts';
 import { timelineCommand } from './commands/timeline.ts';
 
 const program = new Command('bin/wax')
@@ -13,7 +17,17 @@ const program = new Command('bin/wax')
   )
   .exitOverride()
   .showHelpAfterError('(--help tells more)');
-for (const command of [importCommand(), hitsCommand(), timelineCommand(), alignCommand(), renderCommand()])
+for (const command of [
+  importCommand(),
+  hitsCommand(),
+  timelineCommand(),
+  alignCommand(),
+  callCommand(),
+  checklistCommand(),
+  matchCommand(),
+  renderCommand(),
+  stillsCommand(),
+])
   program.addCommand(command.copyInheritedSettings(program));
 
 try {

@@ -1,4 +1,4 @@
-import { techniqueIds, views } from '@wax-fist/core/technique';
+import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { day, frame, id, instant, note } from './shapes.ts';
@@ -24,7 +24,7 @@ export const correctionShape = object({
   traineeId: id(),
   traineeName: string().required(),
   checkpointId: string().required(),
-  technique: string().oneOf(techniqueIds).required(),
+  technique: string().max(80).required(),
   cue: string().required(),
   /** Highest share of faults that is good enough. */
   target: number().min(0).max(1).required(),
@@ -42,7 +42,7 @@ export const correctionDraftShape = object({
   id: id(),
   sessionId: id(),
   checkpointId: string().required(),
-  technique: string().oneOf(techniqueIds).required(),
+  technique: string().max(80).required(),
   cue: string().trim().required('A cue is needed: one short sentence.').max(80, 'A cue has to be short: at most 80 letters.'),
   target: number()
     .typeError('The target is a percentage.')

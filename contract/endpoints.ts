@@ -1,4 +1,5 @@
 import { accountEndpoints } from './accounts.ts';
+import { techniqueEndpoints } from './technique.ts';
 import { correctionEndpoints } from './corrections.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
@@ -18,5 +19,6 @@ export const endpoints = {
   ...reviewEndpoints,
   ...correctionEndpoints,
   ...todayEndpoints,
+  ...techniqueEndpoints,
   ...healthEndpoints,
 };

@@ -39,6 +39,8 @@ export const roundShape = object({
   to: milliseconds(),
   kind: string().oneOf(roundKinds).required(),
   manner: string().oneOf(roundManners).required(),
+  /** What was planned for it, as a recipe of calls; empty when nothing was. */
+  planned: string().trim().max(1000, 'A plan has at most 1,000 letters.').default(''),
   /** Found by the program and not yet looked at by a coach. */
   proposed: boolean().required(),
 }).test('lasts', 'A round begins before it ends.', ({ from, to }) => from < to);

@@ -1,4 +1,4 @@
-import { techniqueIds, views } from '@wax-fist/core/technique';
+import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
 import { array, boolean, lazy, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
@@ -10,7 +10,7 @@ export const strikeEntryShape = object({
   id: id(),
   strikeId: id(),
   saidAt: instant(),
-  technique: string().oneOf(techniqueIds).required(),
+  technique: string().max(80).required(),
   launchFrame: frame(),
   contactFrame: frame(),
   homeFrame: frame(),
@@ -32,6 +32,8 @@ export const observationEntryShape = object({
   verdict: string().oneOf(verdicts).nullable().defined(),
   note: note().nullable().defined(),
   view: string().oneOf(views).required(),
+  /** Judged although this view or rate cannot show it. */
+  anyway: boolean().default(false),
   checklistVersion: number().integer().min(1).required(),
 });
 export type ObservationEntry = InferType<typeof observationEntryShape>;
@@ -65,7 +67,7 @@ export const sessionTallyShape = object({
   sessionId: id(),
   heldOn: string().required(),
   rung: number().required(),
-  technique: string().oneOf(techniqueIds).required(),
+  technique: string().max(80).required(),
   checkpointId: string().required(),
   view: string().oneOf(views).required(),
   tally: tallyShape.required(),

@@ -1,7 +1,9 @@
 import { roundKinds } from '@wax-fist/core/moments';
-import { array, number, object, string, type InferType } from 'yup';
+import { stances } from '@wax-fist/core/technique';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { clipShape } from './footage.ts';
+import { judgedByShape, type JudgedBy } from './technique.ts';
 import { count, day, id, note, shortText } from './shapes.ts';
 import { traineeShape } from './trainees.ts';
 
@@ -12,18 +14,26 @@ const sessionFields = {
   roundKind: string().oneOf(roundKinds, 'What was hit?').required(),
   rung: number().integer().min(1).max(7).required(),
   schoolNote: note().default(''),
+  /** Who holds the pads and is looked at, too. */
+  holderId: id().nullable().default(null),
+  /** How the holder stands, where it is nobody of the club or not as usual. */
+  holderStance: string().oneOf(stances).nullable().default(null),
 };
 
+/** By what a session is judged. Both stay as they were when it was entered, until they are changed here. */
+const ground = { checklistVersion: number().integer().min(1).required(), judgedBy: judgedByShape.required() };
+
 export const sessionDraftShape = object({ id: id(), traineeId: id(), ...sessionFields });
-export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields });
-export type Session = InferType<typeof sessionShape>;
+export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields, ...ground });
+export type Session = Omit<InferType<typeof sessionShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 export type SessionDraft = InferType<typeof sessionDraftShape>;
 
 export const sessionDetailShape = sessionShape.shape({
   trainee: traineeShape.required(),
   clips: array(clipShape.required()).required(),
+  holder: traineeShape.nullable().defined(),
 });
-export type SessionDetail = InferType<typeof sessionDetailShape>;
+export type SessionDetail = Omit<InferType<typeof sessionDetailShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 
 export const sessionRowShape = sessionShape.shape({ traineeName: string().required(), clips: count(), strikes: count() });
 export type SessionRow = InferType<typeof sessionRowShape>;
@@ -31,6 +41,11 @@ export type SessionRow = InferType<typeof sessionRowShape>;
 export const sessionEndpoints = {
   listSessions: endpoint('GET', '/api/trainees/:traineeId/sessions', coaches, {
     reply: array(sessionRowShape.required()).required(),
+  }),
+  /** Judges a session by this school, and by the newest checklists. */
+  judgeSessionBy: endpoint('PUT', '/api/sessions/:sessionId/judged-by', coaches, {
+    body: object({ schoolId: id(), newest: boolean().required() }),
+    reply: sessionShape,
   }),
   saveSession: endpoint('PUT', '/api/sessions/:sessionId', coaches, { body: sessionDraftShape, reply: sessionShape }),
   showSession: endpoint('GET', '/api/sessions/:sessionId', coaches, { reply: sessionDetailShape }),

@@ -10,6 +10,8 @@ const traineeFields = {
   stance: string().oneOf(stances, 'Orthodox or southpaw.').required('Which foot leads?'),
   grade: string().oneOf(grades).required(),
   note: note().default(''),
+  /** The school of this trainee; the club’s when none. */
+  schoolId: id().nullable().default(null),
 };
 
 export const traineeDraftShape = object({ id: id(), ...traineeFields });

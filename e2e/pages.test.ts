@@ -37,6 +37,18 @@ describe('pages', function () {
   expectNoTroubles();
 
   const visits: [what: string, go: () => Promise<unknown>][] = [
+    ['Checklists', async () => {
+      await page.goto('/checklists');
+      await page.getByRole('link', { name: 'Rear round kick', exact: true }).waitFor();
+    }],
+    ['a checklist', () => page.goto('/checklists/cross')],
+    ['a checklist that is changed', async () => {
+      await page.getByRole('button', { name: 'Change', exact: true }).click();
+      await page.locator('[data-row="sm.snap"] .name').click();
+      await page.locator('[data-effect]').waitFor();
+    }],
+    ['Schools', () => page.goto('/schools')],
+    ['Call books', () => page.goto('/call-books')],
     ['Today', () => page.goto('/')],
     ['Trainees', () => page.getByRole('link', { name: 'Trainees' }).click()],
     ['a trainee', () => page.getByRole('link', { name: 'Maren Lysvik' }).click()],

@@ -3,6 +3,7 @@ import express, { Router, type ErrorRequestHandler, type Express } from 'express
 import { pinoHttp } from 'pino-http';
 import type { Failure } from '@wax-fist/contract/failure';
 import { accountRoutes } from './features/accounts/routes.ts';
+import { techniqueRoutes } from './features/technique/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
@@ -37,6 +38,7 @@ export function appOf(surroundings: Surroundings, webFolder: string): Express {
   router.use('/api', express.json({ limit: '1mb' }));
   accountRoutes(router, surroundings);
   traineeRoutes(router, surroundings);
+  techniqueRoutes(router, surroundings);
   sessionRoutes(router, surroundings);
   footageRoutes(router, surroundings, uploads);
   momentsRoutes(router, surroundings);

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { frameAt, loudnessAround, loudnessOf, timelineOf } from '@wax-fist/core/moments';
-import { isCheckpointId, techniques } from '@wax-fist/core/technique';
+import { handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
 import { jointAngle, jointNames, referenceStature, type Body, type JointName } from './body/skeleton.ts';
 import { bagFace, bagTravel } from './motion/bag.ts';
 import { faultModels } from './motion/fault.ts';
@@ -22,7 +22,8 @@ const many = (strike: 'jab' | 'cross', faults: SceneFault[] = []): Scene =>
   scene({ work: [{ strikes: [strike], times: 12 }], faults });
 
 /** Names of the joints of the hand that strikes, for an orthodox trainee. */
-const hand = ({ technique }: ThrownStrike): 'left' | 'right' => (techniques[technique].side === 'lead' ? 'left' : 'right');
+const hand = ({ technique }: ThrownStrike): 'left' | 'right' =>
+  handOf(techniqueIn(shippedCatalogue, technique).side, 'orthodox')!;
 const other = (strike: ThrownStrike): 'left' | 'right' => (hand(strike) === 'left' ? 'right' : 'left');
 const span = (from: number, to: number): number[] => Array.from({ length: 21 }, (_, step) => from + ((to - from) * step) / 20);
 
@@ -148,8 +149,7 @@ describe('a fault', () => {
 
   for (const { id, checkpoint, strikes } of faultModels) {
     it(`“${id}” belongs to a checkpoint of the strikes that can have it`, () => {
-      expect(isCheckpointId(checkpoint)).to.equal(true);
-      for (const strike of strikes) expect(techniques[strike].checkpoints).to.include(checkpoint);
+      for (const strike of strikes) expect(techniqueIn(shippedCatalogue, strike).checkpoints).to.include(checkpoint);
     });
 
     it(`“${id}” can be seen on the body, more when it is stronger, and not at all with a share of 0`, () => {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { shippedCatalogue, techniqueIn } from '../technique/index.ts';
 import {
   durationDoubt,
   frameAt,
@@ -93,11 +94,11 @@ describe('frame timeline', () => {
 
 describe('moments of a strike', () => {
   it('are guessed from the contact and stay inside the film', () => {
-    const guess = guessedMoments(steady, 'jab', 60);
+    const guess = guessedMoments(steady, techniqueIn(shippedCatalogue, 'jab'), 60);
     expect(timeOf(steady, 60) - timeOf(steady, guess.launchFrame)).to.be.closeTo(160, 17);
     expect(timeOf(steady, guess.homeFrame) - timeOf(steady, 60)).to.be.closeTo(220, 17);
-    expect(guessedMoments(steady, 'cross', 0).launchFrame).to.equal(0);
-    expect(guessedMoments(steady, 'cross', 119).homeFrame).to.equal(119);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 0).launchFrame).to.equal(0);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 119).homeFrame).to.equal(119);
   });
 
   it('keep their order however one of them is moved', () => {

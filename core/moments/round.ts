@@ -6,6 +6,8 @@ export const roundKinds = [
   'kick shield', 'paddle', 'body shield', 'shadowboxing',
 ] as const; // prettier-ignore
 export type RoundKind = (typeof roundKinds)[number];
+/** Somebody stands on the other side of these, and is looked at, too. */
+export const padKinds: readonly RoundKind[] = ['focus mitts', 'Thai pads', 'kick shield', 'paddle', 'body shield'];
 
 /** Rung: between two bells. Called: somebody says what to throw. Free: neither. */
 export const roundManners = ['rung', 'called', 'free'] as const;

@@ -1,5 +1,5 @@
 import type { FrameIndex, Ms } from '../units.ts';
-import { phases, techniques, type Phase, type TechniqueId } from '../technique/index.ts';
+import { phases, type Phase, type Technique } from '../technique/index.ts';
 import { clampFrame, frameAt, timeOf, type FrameTimeline } from './timeline.ts';
 
 /** The three moments a coach sets. Always launch ≤ contact ≤ home. */
@@ -13,9 +13,12 @@ const readyBefore: Ms = 130;
 const exitAfter: Ms = 350;
 
 /** A first guess from the contact alone, by the technique's usual times. */
-export function guessedMoments(timeline: FrameTimeline, technique: TechniqueId, contactFrame: FrameIndex): StrikeMoments {
+export function guessedMoments(
+  timeline: FrameTimeline,
+  { usualOut, usualReturn }: Pick<Technique, 'usualOut' | 'usualReturn'>,
+  contactFrame: FrameIndex,
+): StrikeMoments {
   const contact = timeOf(timeline, contactFrame);
-  const { usualOut, usualReturn } = techniques[technique];
   return {
     launchFrame: frameAt(timeline, contact - usualOut),
     contactFrame: clampFrame(timeline, contactFrame),

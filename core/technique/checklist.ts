@@ -1,13 +1,40 @@
-import { checkpoint, type Checkpoint, type CheckpointId } from './checkpoint.ts';
+import type { Band } from './band.ts';
+import { checkpointIn, rowsOf, techniqueIn, type Catalogue } from './catalogue.ts';
+import type { Checkpoint } from './checkpoint.ts';
+import type { EditedRow } from './club-edits.ts';
 import { walkStops } from './family.ts';
-import { techniques, type TechniqueId } from './technique.ts';
+import { isMeasureId, measures } from './measure.ts';
+import { drawnIn, fixedFor } from './schools/fixed-faults.ts';
+import { effectsOf, usualSchool, type School } from './schools/school.ts';
+import type { ChoiceEffects } from './schools/switch.ts';
+import { footLaneRule, type MatchUp } from './stance.ts';
+import { checkpointLists, type TechniqueId } from './technique.ts';
 import { viewNames, type View } from './view.ts';
 
-/** Version of the shipped checklists. An observation keeps the one it was judged by. */
-export const checklistVersion = 1;
+/** By what, and from what, a strike is judged. */
+export interface Judging {
+  school: School;
+  view: View;
+  /** The other view that is on show. */
+  other?: View | undefined;
+  /** Frames a second of the film; unknown counts as enough. */
+  frameRate?: number | undefined;
+  /** How trainee and holder stand to each other, where there is a holder. */
+  matchUp?: MatchUp | undefined;
+  /** Whether somebody holds pads and is looked at, too. */
+  withHolder?: boolean;
+}
 
 export interface ChecklistRow {
-  checkpoint: Checkpoint & { id: CheckpointId };
+  /** With the words of school, match-up and club. */
+  checkpoint: Checkpoint;
+  band: Band | undefined;
+  /** Who has set the band. */
+  bandBy: 'measure' | 'technique' | 'school' | 'club' | undefined;
+  /** Measured and told in this school, but no fault. */
+  reported: boolean;
+  /** A fault in every school, in words; empty where schools may differ. */
+  fixed: string;
   /** Whether a view that is on show can show it. */
   shown: boolean;
   /** The view that answers it: the own one if it can, else the other. */
@@ -16,19 +43,100 @@ export interface ChecklistRow {
   reason: string;
 }
 
-/** A technique's checkpoints in walking order, each told whether `view` can show it, or the other view if one is on show. */
-export function checklistFor(technique: TechniqueId, view: View, other?: View): ChecklistRow[] {
-  return techniques[technique].checkpoints
-    .map((id) => checkpoint(id))
-    .sort((a, b) => walkStops.indexOf(a.stop) - walkStops.indexOf(b.stop))
-    .map((row) => {
-      const from = [view, other].find((one) => one && row.views.includes(one));
-      const better = row.views.map((name) => viewNames[name].toLowerCase()).join(' or ');
-      return {
-        checkpoint: row,
-        shown: from !== undefined,
-        from: from ?? view,
-        reason: from ? '' : `Cannot be judged from here: film from the ${better}.`,
-      };
-    });
+/** A technique's rows in walking order (the club's, where it has set one), as school, match-up, club and view make them. */
+export function checklistFor(catalogue: Catalogue, technique: TechniqueId, judging: Judging): ChecklistRow[] {
+  const effects = effectsOf(judging.school);
+  const edited = catalogue.edited.has(technique);
+  const asked = withSchool(rowsOf(catalogue, technique), technique, effects);
+  const known = new Set(asked.map(({ checkpointId }) => checkpointId));
+  const holder = judging.withHolder ? checkpointLists.holder.filter((id) => !known.has(id)) : [];
+  const rows = [...asked, ...holder.map((checkpointId): EditedRow => ({ checkpointId }))]
+    .filter(({ hidden }) => !hidden)
+    .map((row) => rowFor(catalogue, technique, row, effects, judging));
+  const stop = ({ checkpoint }: ChecklistRow): number => walkStops.indexOf(checkpoint.stop);
+  return edited ? rows : rows.sort((a, b) => stop(a) - stop(b));
+}
+
+/** The checklist as it would be with nothing but the usual school, seen from everywhere: for browsing. */
+export const wholeChecklist = (catalogue: Catalogue, technique: TechniqueId, school: School = usualSchool): ChecklistRow[] =>
+  checklistFor(catalogue, technique, { school, view: 'quarter' }).map((row) => ({ ...row, shown: true, reason: '' }));
+
+const holdsFor = (techniques: readonly string[] | undefined, technique: string): boolean =>
+  techniques?.includes(technique) ?? true;
+
+function withSchool(rows: readonly EditedRow[], technique: string, effects: readonly ChoiceEffects[]): EditedRow[] {
+  const drops = new Set(
+    effects.flatMap(({ drops: list = [] }) =>
+      list.filter((one) => holdsFor(one.techniques, technique)).map((one) => one.checkpoint as string),
+    ),
+  );
+  const kept = rows.filter(({ checkpointId }) => !drops.has(checkpointId));
+  const known = new Set(kept.map(({ checkpointId }) => checkpointId));
+  const added = effects.flatMap(({ adds = [] }) =>
+    adds
+      .filter((one) => holdsFor(one.techniques, technique) && !known.has(one.checkpoint))
+      .map((one) => ({ checkpointId: one.checkpoint as string })),
+  );
+  return [...kept, ...added];
+}
+
+function rowFor(
+  catalogue: Catalogue,
+  technique: TechniqueId,
+  row: EditedRow,
+  effects: readonly ChoiceEffects[],
+  judging: Judging,
+): ChecklistRow {
+  const shipped = checkpointIn(catalogue, row.checkpointId);
+  const about = (one: { checkpoint: string; techniques?: readonly string[] }): boolean =>
+    one.checkpoint === row.checkpointId && holdsFor(one.techniques, technique);
+  const lane = row.checkpointId === 'pv.outside-foot' && judging.matchUp ? footLaneRule[judging.matchUp] : undefined;
+  const words = effects
+    .flatMap(({ words: list = [] }) => list.filter(about))
+    .map(({ question, clean }) => ({ ...(question && { question }), ...(clean && { clean }) }));
+  const checkpoint: Checkpoint = {
+    ...shipped,
+    ...Object.assign({}, ...words),
+    ...lane,
+    ...(row.question && { question: row.question }),
+    ...(row.clean && { clean: row.clean }),
+    ...(row.cue && { cues: [row.cue, ...shipped.cues] }),
+  };
+  const fixed = fixedFor(technique, row.checkpointId);
+  const found = bandFor(catalogue, technique, row, shipped, effects.flatMap(({ bands = [], adds = [] }) => [...bands, ...adds]).filter(about)); // prettier-ignore
+  const reported = !fixed && effects.some(({ reports = [] }) => reports.some(about));
+  const band = found.band && fixed ? drawnIn(found.band, fixed) : found.band;
+  return { checkpoint, ...found, band, reported, fixed: fixed?.says ?? '', ...seenFrom(checkpoint, judging) };
+}
+
+function bandFor(
+  catalogue: Catalogue,
+  technique: TechniqueId,
+  row: EditedRow,
+  { measure }: Checkpoint,
+  bySchool: readonly { band?: Band }[],
+): Pick<ChecklistRow, 'band' | 'bandBy'> {
+  const school = bySchool.find(({ band }) => band)?.band;
+  const own = techniqueIn(catalogue, technique).bands[row.checkpointId];
+  const usual = isMeasureId(measure) ? measures[measure].band : undefined;
+  if (row.band) return { band: row.band, bandBy: 'club' };
+  if (school) return { band: school, bandBy: 'school' };
+  if (own) return { band: own, bandBy: 'technique' };
+  return { band: usual, bandBy: usual && 'measure' };
+}
+
+/** Whether picture and frame rate can show a checkpoint, from where, and if not what to film instead. */
+function seenFrom(
+  { views, leastRate }: Checkpoint,
+  { view, other, frameRate = Infinity }: Judging,
+): Pick<ChecklistRow, 'shown' | 'from' | 'reason'> {
+  const from = [view, other].find((one) => one && views.includes(one));
+  const better = views.map((name) => viewNames[name].toLowerCase()).join(' or ');
+  if (!from) return { shown: false, from: view, reason: `Cannot be judged from here: film from the ${better}.` };
+  // A rate is told by the film in hand; the other one is taken as it is.
+  if (from === view && frameRate < leastRate) {
+    const reason = `Over between two frames at ${Math.round(frameRate)} a second: film at 60 or more.`;
+    return { shown: false, from: view, reason };
+  }
+  return { shown: true, from, reason: '' };
 }

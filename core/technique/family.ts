@@ -1,5 +1,8 @@
-/** The five families of what a coach looks at, in the order of the walk. */
-export const families = ['stance', 'pivot', 'guard', 'strike', 'exit'] as const;
+/** The five families of what a coach looks at in a strike, in the order of the walk. */
+export const strikeFamilies = ['stance', 'pivot', 'guard', 'strike', 'exit'] as const;
+/** Two more are for whole rounds and for whoever holds the pads. */
+export const families = [...strikeFamilies, 'rhythm', 'holding'] as const;
+export type StrikeFamily = (typeof strikeFamilies)[number];
 export type Family = (typeof families)[number];
 
 export const familyNames: Record<Family, string> = {
@@ -8,6 +11,8 @@ export const familyNames: Record<Family, string> = {
   guard: 'Guard',
   strike: 'Strike',
   exit: 'Exit',
+  rhythm: 'Rhythm',
+  holding: 'Holding',
 };
 
 /** What a fault costs. Injury comes before everything; the others are weighed by their class. */
@@ -22,8 +27,10 @@ export const severityNames: Record<Severity, string> = {
   polish: 'Polish',
 };
 
-/** Where on the body the eye is, in walking order: feet first, what comes after last. */
-export const walkStops = ['feet', 'hips', 'striking hand', 'other hand', 'head', 'after'] as const;
+/** Where on the body the eye is, in walking order: feet first, what comes after last, the holder apart. */
+export const walkStops = [
+  'feet', 'hips', 'leg', 'striking hand', 'other hand', 'head', 'after', 'round', 'holder',
+] as const; // prettier-ignore
 export type WalkStop = (typeof walkStops)[number];
 
 export const phases = ['ready', 'launch', 'contact', 'home', 'exit'] as const;

@@ -1,105 +1,226 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import {
+  bandTrouble,
+  catalogueOf,
   checklistFor,
-  checkpoint,
+  checkpointIn,
   checkpoints,
   families,
-  isCheckpointId,
-  isTechniqueId,
+  handOf,
+  isMeasureId,
+  matchUpOf,
+  measures,
+  noEdits,
   phases,
   severities,
-  techniqueCalled,
-  techniqueIds,
+  shippedCatalogue,
+  strikeFamilies,
+  targetZones,
+  techniqueIn,
+  techniqueKinds,
   techniques,
+  usualSchool,
   usualStars,
+  verdictIn,
   views,
   walkOf,
   walkStops,
+  type Judging,
+  type View,
 } from './index.ts';
 
+const seenFrom = (view: View, change: Partial<Judging> = {}): Judging => ({ school: usualSchool, view, ...change });
+
 describe('catalogue of checkpoints', () => {
-  it('has every id once', () => {
-    const ids = checkpoints.map(({ id }) => id);
-    expect(new Set(ids).size).to.equal(ids.length);
+  it('has every id once, and a name for each that no other has', () => {
+    expect(new Set(checkpoints.map(({ id }) => id)).size).to.equal(checkpoints.length);
+    expect(new Set(checkpoints.map(({ name }) => name)).size).to.equal(checkpoints.length);
+    expect(checkpoints.length).to.be.above(90);
   });
 
-  for (const row of checkpoints) {
-    it(`${row.id} says what is looked at, where, why, and what to shout`, () => {
-      expect(families).to.include(row.family);
-      expect(walkStops).to.include(row.stop);
-      expect(phases).to.include(row.phase);
-      expect(severities).to.include(row.severity);
-      expect(row.question).to.match(/^[A-Z].*\?$/);
-      expect(row.clean).to.match(/\.$/);
-      expect(row.why).to.match(/\.$/);
-      expect(row.faults).to.not.be.empty;
-      expect(row.views).to.not.be.empty;
-      for (const view of row.views) expect(views).to.include(view);
-      expect(row.cues).to.not.be.empty;
+  it('says of each what is looked at, where, why, and what to shout', () => {
+    for (const row of checkpoints) {
+      expect(families, row.id).to.include(row.family);
+      expect(walkStops, row.id).to.include(row.stop);
+      expect(phases, row.id).to.include(row.phase);
+      expect(severities, row.id).to.include(row.severity);
+      expect(row.question, row.id).to.match(/^[A-Z].*\?$/);
+      expect(row.clean, row.id).to.match(/\.$/);
+      expect(row.why, row.id).to.match(/\.$/);
+      expect(row.faults, row.id).to.not.be.empty;
+      expect(row.views, row.id).to.not.be.empty;
+      for (const view of row.views) expect(views, row.id).to.include(view);
+      expect(row.cues, row.id).to.not.be.empty;
       for (const cue of row.cues) expect(cue.split(/\s+/).length, cue).to.be.at.most(7);
-    });
-  }
+    }
+  });
+
+  it('measures each with a measure that there is, or leaves it to eye or ear', () => {
+    for (const { id, measure } of checkpoints)
+      expect(isMeasureId(measure) || ['eye', 'ear'].includes(measure), id).to.equal(true);
+  });
+
+  it('has causes that are checkpoints, and never one that is its own cause in the end', () => {
+    const causesOf = (id: string): readonly string[] => checkpointIn(shippedCatalogue, id).causes;
+    const visit = (id: string, path: readonly string[]): void => {
+      expect(path, `${path.join(' ← ')} ← ${id}`).to.not.include(id);
+      for (const cause of causesOf(id)) visit(cause, [...path, id]);
+    };
+    for (const { id } of checkpoints) visit(id, []);
+  });
 
   it('answers for an id that it does not have', () => {
-    expect(isCheckpointId('gd.return-line')).to.equal(true);
-    expect(isCheckpointId('nothing')).to.equal(false);
-    expect(() => checkpoint('nothing')).to.throw(RangeError, 'nothing');
+    expect(() => checkpointIn(shippedCatalogue, 'nothing')).to.throw(RangeError, 'nothing');
+    expect(() => techniqueIn(shippedCatalogue, 'uppercut of doom')).to.throw(RangeError, 'uppercut of doom');
   });
 });
 
-describe('techniques', () => {
-  for (const id of techniqueIds) {
-    it(`${id} is called by its own number and looks at base, guard and strike`, () => {
-      const technique = techniques[id];
-      expect(techniqueCalled(technique.call)).to.equal(technique);
-      expect(new Set(technique.checkpoints).size).to.equal(technique.checkpoints.length);
-      const seen = new Set(technique.checkpoints.map((row) => checkpoint(row).family));
-      expect([...seen]).to.include.members(['stance', 'guard', 'strike', 'exit']);
-    });
-  }
+describe('measures', () => {
+  it('have bands in which what is clean lies inside of what is one to watch', () => {
+    for (const [id, { band }] of Object.entries(measures)) if (band) expect(bandTrouble(band), id).to.equal(undefined);
+  });
 
-  it('know no other number and no other name', () => {
-    expect(techniqueCalled('9')).to.equal(undefined);
-    expect(isTechniqueId('jab')).to.equal(true);
-    expect(isTechniqueId('uppercut of doom')).to.equal(false);
+  it('that have no band of their own get one from every technique that uses them, or from a school', () => {
+    const rows = techniques.flatMap(({ id }) =>
+      checklistFor(shippedCatalogue, id, seenFrom('quarter')).map((row) => ({ id, row })),
+    );
+    const bare = rows.filter(({ row }) => isMeasureId(row.checkpoint.measure) && !row.band);
+    // Where the foot goes is told by the match-up and not by a number alone.
+    expect(bare.map(({ id, row }) => `${id} ${row.checkpoint.id}`).filter((name) => !name.includes('pv.outside-foot'))).to.deep.equal([]); // prettier-ignore
+  });
+
+  it('judge a value by its band, ends included', () => {
+    const band = { clean: [1, 2], watch: [0, 3] } as const;
+    expect([0, 1, 2, 3].map((value) => verdictIn(band, value))).to.deep.equal(['watch', 'clean', 'clean', 'watch']);
+    expect([-0.1, 3.1].map((value) => verdictIn(band, value))).to.deep.equal(['fault', 'fault']);
+    expect(verdictIn({ clean: [null, 1], watch: [null, 2] }, -1e9)).to.equal('clean');
+  });
+
+  for (const [name, band, says] of [
+    ['no end', { clean: [null, null], watch: [null, null] }, 'at least one end'],
+    ['ends the wrong way round', { clean: [2, 1], watch: [0, 3] }, 'ends after it begins'],
+    ['a watch inside of clean', { clean: [0, 3], watch: [1, 2] }, 'lies inside'],
+    ['a watch that ends where clean is open', { clean: [0, null], watch: [0, 2] }, 'lies inside'],
+    ['an end that is no number', { clean: [0, Number.NaN], watch: [0, 3] }, 'numbers'],
+  ] as const) {
+    it(`refuse a band with ${name}`, () => expect(bandTrouble(band)).to.include(says));
+  }
+});
+
+describe('techniques', () => {
+  it('have every id and every name once', () => {
+    expect(new Set(techniques.map(({ id }) => id)).size).to.equal(techniques.length);
+    expect(new Set(techniques.map(({ name }) => name)).size).to.equal(techniques.length);
+  });
+
+  it('look at all five families, or say why not', () => {
+    for (const { id, checkpoints: rows, without } of techniques) {
+      const seen = new Set(rows.map((row) => checkpointIn(shippedCatalogue, row).family));
+      for (const family of strikeFamilies) {
+        expect(seen.has(family) || without[family] !== undefined, `${id} without ${family}`).to.equal(true);
+        expect(seen.has(family) && without[family] !== undefined, `${id} with ${family} and a reason`).to.equal(false);
+      }
+    }
+  });
+
+  it('point only at what there is', () => {
+    for (const technique of techniques) {
+      expect(techniqueKinds).to.include(technique.kind);
+      for (const id of technique.checkpoints) checkpointIn(shippedCatalogue, id);
+      for (const id of technique.chain) checkpointIn(shippedCatalogue, id);
+      for (const id of Object.keys(technique.bands)) expect(technique.checkpoints, `band of ${technique.id}`).to.include(id);
+      for (const zone of technique.zones) expect(targetZones).to.include(zone);
+      for (const band of Object.values(technique.bands)) expect(bandTrouble(band!)).to.equal(undefined);
+      expect(technique.risk, technique.id).to.match(/\.$/);
+    }
+  });
+
+  it('leave no checkpoint out: each is looked at somewhere', () => {
+    const used = new Set<string>(techniques.flatMap((technique) => technique.checkpoints));
+    const perRound = checkpoints.filter(({ family }) => family === 'rhythm').map(({ id }) => id as string);
+    const left = checkpoints.map(({ id }) => id as string).filter((id) => !used.has(id) && !perRound.includes(id));
+    expect(left).to.deep.equal([]);
   });
 
   it('judge the rear leg only where the rear hand strikes', () => {
-    expect(techniques.cross.checkpoints).to.include('pv.rear-turn');
-    expect(techniques.jab.checkpoints).to.not.include('pv.rear-turn');
+    expect(techniqueIn(shippedCatalogue, 'cross').checkpoints).to.include('pv.rear-turn');
+    expect(techniqueIn(shippedCatalogue, 'jab').checkpoints).to.not.include('pv.rear-turn');
+  });
+
+  it('know which hand a stance throws them with', () => {
+    expect([handOf('lead', 'orthodox'), handOf('lead', 'southpaw')]).to.deep.equal(['left', 'right']);
+    expect([handOf('rear', 'orthodox'), handOf('both', 'southpaw')]).to.deep.equal(['right', undefined]);
   });
 });
 
 describe('checklist', () => {
-  for (const technique of techniqueIds) {
-    for (const view of views) {
-      it(`of a ${technique} from the ${view} goes from the feet up, and says why a row is closed`, () => {
-        const rows = checklistFor(technique, view);
-        expect(rows.map(({ checkpoint: { id } }) => id)).to.have.members([...techniques[technique].checkpoints]);
+  it('of every technique from every view goes from the feet up, and says why a row is closed', () => {
+    for (const { id, checkpoints: listed } of techniques) {
+      for (const view of views) {
+        const rows = checklistFor(shippedCatalogue, id, seenFrom(view));
         const stops = rows.map(({ checkpoint: { stop } }) => walkStops.indexOf(stop));
-        expect(stops).to.deep.equal([...stops].sort((a, b) => a - b));
+        expect(stops, id).to.deep.equal([...stops].sort((a, b) => a - b));
+        expect(
+          rows.map(({ checkpoint }) => checkpoint.id),
+          id,
+        ).to.include.members(listed.filter((one) => one !== 'sm.level'));
         for (const row of rows) {
-          expect(row.shown).to.equal((row.checkpoint.views as readonly string[]).includes(view));
+          expect(row.shown).to.equal(row.checkpoint.views.includes(view));
           expect(row.reason === '').to.equal(row.shown);
         }
-        expect(rows.some(({ shown }) => shown)).to.equal(true);
-      });
+      }
     }
-  }
+  });
+
+  const rowOf = (technique: string, checkpoint: string, judging: Judging) =>
+    checklistFor(shippedCatalogue, technique, judging).find((row) => row.checkpoint.id === checkpoint)!;
 
   it('never lets the side judge the width of a stance', () => {
-    const width = checklistFor('jab', 'lead-side').find((row) => row.checkpoint.id === 'st.width')!;
-    expect(width.shown).to.equal(false);
-    expect(width.reason).to.include('front');
+    expect(rowOf('jab', 'st.width', seenFrom('lead-side'))).to.include({ shown: false });
+    expect(rowOf('jab', 'st.width', seenFrom('lead-side')).reason).to.include('front');
+    expect(rowOf('jab', 'st.width', seenFrom('lead-side', { other: 'front' }))).to.include({ shown: true, from: 'front' });
+  });
+
+  it('folds away what is over between two frames, and says at what rate to film', () => {
+    expect(rowOf('jab', 'sm.snap', seenFrom('lead-side', { frameRate: 29.97 })).reason)
+      .to.include('30 a second')
+      .and.include('60');
+    expect(rowOf('jab', 'sm.snap', seenFrom('lead-side', { frameRate: 59.94 })).shown).to.equal(true);
+    expect(rowOf('jab', 'st.heels', seenFrom('lead-side', { frameRate: 24 })).shown).to.equal(true);
+  });
+
+  it('asks for the foot by how the two stand to each other', () => {
+    const asked = (matchUp?: 'open' | 'closed') =>
+      rowOf('body-jab', 'pv.outside-foot', seenFrom('front', { matchUp })).checkpoint;
+    expect(matchUpOf('orthodox', 'southpaw')).to.equal('open');
+    expect(asked(matchUpOf('southpaw', 'southpaw')).clean).to.include('between');
+    expect(asked('open').clean).to.include('Outside');
+    expect(asked().question).to.include('match-up');
+  });
+
+  it('has the holder’s rows at its end where somebody holds, each once', () => {
+    const rows = checklistFor(shippedCatalogue, 'rear-round', seenFrom('front', { withHolder: true }));
+    expect(rows.at(-1)!.checkpoint.family).to.equal('holding');
+    const called = checklistFor(shippedCatalogue, 'pad-called', seenFrom('front', { withHolder: true })).map(
+      (row) => row.checkpoint.id,
+    );
+    expect(new Set(called).size).to.equal(called.length);
+  });
+
+  it('has other bands for a full round kick and for the rising one', () => {
+    expect(verdictIn(rowOf('rear-round', 'pv.support-turn', seenFrom('quarter')).band!, 30)).to.equal('fault');
+    expect(verdictIn(rowOf('rising-45', 'pv.support-turn', seenFrom('quarter')).band!, 30)).to.equal('clean');
+    expect(verdictIn(rowOf('rising-45', 'pv.support-turn', seenFrom('quarter')).band!, 80)).to.equal('fault');
   });
 });
 
 describe('walk', () => {
-  const checklist = checklistFor('cross', 'lead-side');
+  const checklist = checklistFor(catalogueOf(noEdits), 'cross', seenFrom('lead-side'));
+  const ids = (rows: readonly { checkpoint: { id: string } }[]): string[] => rows.map(({ checkpoint: { id } }) => id);
 
   it('in short has the starred rows that can be seen, in walking order', () => {
-    const rows = walkOf(checklist, new Set(usualStars), false);
-    expect(rows.map(({ checkpoint: { id } }) => id)).to.deep.equal([
+    expect(ids(walkOf(checklist, new Set(usualStars), false))).to.deep.equal([
       'pv.rear-turn', 'sm.telegraph', 'sm.straight', 'gd.return-line', 'gd.other-hand',
     ]); // prettier-ignore
   });
@@ -108,7 +229,17 @@ describe('walk', () => {
     expect(walkOf(checklist, new Set(), true)).to.deep.equal(checklist.filter(({ shown }) => shown));
   });
 
-  it('never has a row that this view cannot show, starred or not', () => {
+  it('never has a row that this view cannot show, starred or not, unless it is judged anyway', () => {
     expect(walkOf(checklist, new Set(['st.width']), false)).to.deep.equal([]);
+    expect(ids(walkOf(checklist, new Set(), false, new Set(['st.width'])))).to.deep.equal(['st.width']);
+  });
+
+  it('of any wishes is a part of the checklist in its order', () => {
+    fc.assert(
+      fc.property(fc.subarray(checklist.map((row) => row.checkpoint.id)), fc.boolean(), (wanted, full) => {
+        const rows = ids(walkOf(checklist, new Set(wanted), full));
+        expect(rows).to.deep.equal(ids(checklist).filter((id) => rows.includes(id)));
+      }),
+    );
   });
 });

@@ -1,72 +1,55 @@
 import type { Ms } from '../units.ts';
+import type { Band } from './band.ts';
 import type { CheckpointId } from './checkpoint.ts';
+import type { StrikeFamily } from './family.ts';
+import { bagsAndPads } from './techniques/bags-and-pads.ts';
+import { defences } from './techniques/defence.ts';
+import { footwork } from './techniques/footwork.ts';
+import { hands } from './techniques/hands.ts';
+import { jabCrosses } from './techniques/jab-cross.ts';
+import { kicks } from './techniques/kicks.ts';
+import { checkpointLists, type Range, type Side, type TargetZone, type TechniqueKind, type TechniqueRow } from './techniques/row.ts'; // prettier-ignore
 
-export const techniqueIds = ['jab', 'cross'] as const;
-export type TechniqueId = (typeof techniqueIds)[number];
+export { followUpWithin } from './techniques/defence.ts';
+export { checkpointLists, targetZones, techniqueKindNames, techniqueKinds } from './techniques/row.ts';
+export type { Range, Side, TargetZone, TechniqueKind } from './techniques/row.ts';
+
+const table = [...hands, ...jabCrosses, ...kicks, ...defences, ...footwork, ...bagsAndPads] as const;
+
+/** A technique that ships with the product; a club may have others besides. */
+export type ShippedTechniqueId = (typeof table)[number]['id'];
+/** Any technique, shipped or a club's own. */
+export type TechniqueId = string;
 
 /** What is thrown, with what is looked at in it. */
 export interface Technique {
   id: TechniqueId;
   name: string;
-  /** Number shouted on the floor; lead and rear, so a southpaw's 1 is the right hand. */
-  call: string;
-  side: 'lead' | 'rear';
-  range: 'long' | 'middle' | 'close';
+  kind: TechniqueKind;
+  side: Side;
+  range: Range;
+  alsoSaid: readonly string[];
   checkpoints: readonly CheckpointId[];
-  /** Usual time from launch to contact, for a first guess at the launch. */
+  /** Where it differs from what its measures ask in general, by checkpoint. */
+  bands: Readonly<Partial<Record<CheckpointId, Band>>>;
+  zones: readonly TargetZone[];
+  /** Faults that usually bring each other about, first cause first. */
+  chain: readonly CheckpointId[];
+  risk: string;
+  /** Why a family is not looked at. */
+  without: Readonly<Partial<Record<StrikeFamily, string>>>;
   usualOut: Ms;
-  /** Usual time from contact to home. */
   usualReturn: Ms;
 }
 
-/** Looked at in the ready phase of every technique. */
-export const baseCheckpoints: readonly CheckpointId[] = [
-  'st.width', 'st.heels', 'st.knees', 'st.lean', 'st.chin', 'gd.height', 'gd.elbows',
-]; // prettier-ignore
+/** A technique with its lists written out, each checkpoint once. */
+const written = ({ lists, beyond, bands = {}, without = {}, ...row }: TechniqueRow): Technique => ({
+  ...row,
+  checkpoints: [...new Set([...lists.flatMap((name) => checkpointLists[name]), ...beyond])],
+  bands,
+  without,
+});
 
-/** Looked at in every strike with a hand. */
-export const handCheckpoints: readonly CheckpointId[] = [
-  'sm.telegraph', 'gd.other-hand', 'sm.breath', 'ex.move', 'ex.reset',
-]; // prettier-ignore
-
-const straightCheckpoints: readonly CheckpointId[] = [
-  'sm.straight', 'sm.turnover', 'sm.wrist', 'sm.extension', 'sm.range', 'gd.cover', 'gd.return-line', 'sm.snap', 'st.balance',
-]; // prettier-ignore
-
-export const techniques: Record<TechniqueId, Technique> = {
-  jab: {
-    id: 'jab',
-    name: 'Jab',
-    call: '1',
-    side: 'lead',
-    range: 'long',
-    checkpoints: [...baseCheckpoints, ...handCheckpoints, ...straightCheckpoints, 'pv.sync'],
-    usualOut: 160,
-    usualReturn: 220,
-  },
-  cross: {
-    id: 'cross',
-    name: 'Cross',
-    call: '2',
-    side: 'rear',
-    range: 'long',
-    checkpoints: [
-      ...baseCheckpoints,
-      ...handCheckpoints,
-      ...straightCheckpoints,
-      'sm.rotation',
-      'sm.hip-stop',
-      'pv.rear-turn',
-      'pv.knee-elbow',
-      'pv.rear-slide',
-    ],
-    usualOut: 190,
-    usualReturn: 280,
-  },
-};
-
-export const isTechniqueId = (id: string): id is TechniqueId => id in techniques;
-
-/** The technique shouted with this number. */
-export const techniqueCalled = (call: string): Technique | undefined =>
-  Object.values(techniques).find((technique) => technique.call === call);
+export const techniques: readonly (Technique & { id: ShippedTechniqueId })[] = (table as readonly TechniqueRow[]).map(
+  (row) => written(row) as Technique & { id: ShippedTechniqueId },
+);

@@ -9,3 +9,7 @@ export const viewNames: Record<View, string> = {
   'rear-side': 'Rear side',
   quarter: 'Quarter',
 };
+
+export const sides: readonly View[] = ['lead-side', 'rear-side'];
+/** Along the line between trainee and target. */
+export const across: readonly View[] = ['front', 'rear'];

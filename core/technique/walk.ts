@@ -3,10 +3,21 @@ import type { ChecklistRow } from './checklist.ts';
 
 /** Looked at by a coach who has starred nothing: few enough to be judged by hand on every strike. */
 export const usualStars: readonly CheckpointId[] = [
-  'pv.rear-turn', 'st.width', 'sm.telegraph', 'sm.straight', 'gd.return-line', 'gd.other-hand',
+  'pv.rear-turn', 'pv.lead-turn', 'pv.support-turn', 'st.width', 'sm.telegraph', 'sm.straight', 'sm.hook-width', 'sm.uppercut-path',
+  'gd.return-line', 'gd.other-hand', 'gd.kick-hand', 'kk.return', 'ph.narrow', 'ph.head-clear',
 ]; // prettier-ignore
 
-/** The rows of a walk: all that this view can show, or only the starred ones and those somebody is working on. */
-export function walkOf(checklist: readonly ChecklistRow[], wanted: ReadonlySet<string>, full: boolean): ChecklistRow[] {
-  return checklist.filter(({ shown, checkpoint }) => shown && (full || wanted.has(checkpoint.id)));
+/**
+ * The rows of a walk: all that can be shown, or only the starred ones and those somebody is working on. In the whole walk the
+ * rows that are `judgedAnyway`, against what this view can show, are there as well.
+ */
+export function walkOf(
+  checklist: readonly ChecklistRow[],
+  wanted: ReadonlySet<string>,
+  full: boolean,
+  judgedAnyway: ReadonlySet<string> = new Set(),
+): ChecklistRow[] {
+  return checklist.filter(
+    ({ shown, checkpoint: { id } }) => (shown && (full || wanted.has(id))) || (!shown && judgedAnyway.has(id)),
+  );
 }

@@ -2,6 +2,7 @@ import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { join } from 'node:path';
 import { Pool } from 'pg';
+import { addReadyMade } from './ready-made.ts';
 import * as schema from './schema/index.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
@@ -31,6 +32,9 @@ export async function alone<T>(pool: Pool, act: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Brings the database to the newest form; safe to run again and from several processes. */
+/** Brings the database to the newest form, with what ships in it; safe to run again and from several processes. */
 export const migrateDatabase = ({ db, pool }: Connection): Promise<void> =>
-  alone(pool, () => migrate(db, { migrationsFolder: join(import.meta.dirname, 'migrations') }));
+  alone(pool, async () => {
+    await migrate(db, { migrationsFolder: join(import.meta.dirname, 'migrations') });
+    await addReadyMade(db);
+  });

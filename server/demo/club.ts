@@ -13,7 +13,7 @@ export interface DemoClip {
   done: boolean;
 }
 
-export interface DemoSession extends Omit<SessionDraft, 'id' | 'traineeId' | 'heldOn'> {
+export interface DemoSession extends Omit<SessionDraft, 'id' | 'traineeId' | 'heldOn' | 'holderId' | 'holderStance'> {
   /** How long before today. */
   daysAgo: number;
   clips: readonly DemoClip[];
@@ -27,7 +27,7 @@ export interface DemoSession extends Omit<SessionDraft, 'id' | 'traineeId' | 'he
   }[];
 }
 
-export interface DemoTrainee extends Omit<TraineeDraft, 'id'> {
+export interface DemoTrainee extends Omit<TraineeDraft, 'id' | 'schoolId'> {
   sessions: readonly DemoSession[];
 }
 

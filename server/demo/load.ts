@@ -6,6 +6,7 @@ import { account, clip, correction, correctionEvent, trainee, trainingSession } 
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addToLog } from '../features/review/add-to-log.ts';
 import { countedIn } from '../features/review/queries.ts';
+import { groundFor } from '../features/sessions/ground.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addSteps, workOnClip, type ImportSurroundings } from '../jobs/work-on-clip.ts';
 import { demoCoaches, demoTrainees, type DemoClip, type DemoSession } from './club.ts';
@@ -44,7 +45,9 @@ async function addSession(
   const { db } = surroundings;
   const held = new Date(Date.now() - daysAgo * day);
   const sessionId = uuid();
-  await db.insert(trainingSession).values({ id: sessionId, traineeId, heldOn: clubDay(held), ...fields });
+  await db
+    .insert(trainingSession)
+    .values({ id: sessionId, traineeId, heldOn: clubDay(held), ...fields, ...(await groundFor(db, null)) });
   for (const film of clips) await addClip(surroundings, sessionId, film, held, coachId);
   for (const { recheckAfter, ...wanted } of corrections) {
     const recheckOn = clubDay(new Date(held.getTime() + recheckAfter * day));

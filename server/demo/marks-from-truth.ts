@@ -1,7 +1,14 @@
 import type { LogEntry } from '@wax-fist/contract/review';
 import { frameAt, timelineOf } from '@wax-fist/core/moments';
 import type { Verdict } from '@wax-fist/core/review';
-import { checklistFor, checklistVersion, isTechniqueId, type CheckpointId, type View } from '@wax-fist/core/technique';
+import {
+  checklistFor,
+  shippedCatalogue,
+  shippedVersion,
+  usualSchool,
+  type CheckpointId,
+  type View,
+} from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 
 /** What is known of a rendered film; times in milliseconds from its first frame. */
@@ -24,7 +31,7 @@ export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly Chec
   const timeline = timelineOf(truth.frameTimes);
   return truth.strikes.flatMap((strike, place) => {
     const { technique } = strike;
-    if (!isTechniqueId(technique)) return [];
+    if (!shippedCatalogue.techniques.has(technique)) return [];
     const strikeId = uuid();
     const said = { strikeId, saidAt: new Date(saidAt.getTime() + place * 9000).toISOString() };
     const marks: LogEntry[] = [
@@ -39,7 +46,7 @@ export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly Chec
         removed: false,
       },
     ];
-    for (const { checkpoint, shown } of checklistFor(technique, view)) {
+    for (const { checkpoint, shown } of checklistFor(shippedCatalogue, technique, { school: usualSchool, view })) {
       if (!shown || !rows.includes(checkpoint.id)) continue;
       const fault = strike.faults.find((one) => one.checkpoint === checkpoint.id);
       const verdict: Verdict = !fault ? 'clean' : fault.strength < watchBelow ? 'watch' : 'fault';
@@ -51,7 +58,8 @@ export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly Chec
         verdict,
         note: null,
         view,
-        checklistVersion,
+        anyway: false,
+        checklistVersion: shippedVersion,
       });
     }
     return marks;

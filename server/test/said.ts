@@ -27,6 +27,7 @@ export const said = (strikeId: string, verdict: Verdict | null, change: Partial<
   verdict,
   note: null,
   view: 'lead-side',
+  anyway: false,
   checklistVersion: 1,
   ...change,
 });

@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import { Pool } from 'pg';
 import pino from 'pino';
 import { v7 as uuid } from 'uuid';
+import { groundFor } from '../features/sessions/ground.ts';
 import { appOf } from '../app.ts';
 import { connect, migrateDatabase } from '../db/connection.ts';
 import { account, clip, trainee, trainingSession, workerSign } from '../db/schema/index.ts';
@@ -154,9 +155,14 @@ export async function addScene(
     .insert(trainee)
     .values({ id: scene.traineeId, name: 'Somebody', stance: 'orthodox', grade: 'improver' })
     .onConflictDoNothing();
-  await db
-    .insert(trainingSession)
-    .values({ id: scene.sessionId, traineeId: scene.traineeId, heldOn, roundKind: 'heavy bag', rung });
+  await db.insert(trainingSession).values({
+    id: scene.sessionId,
+    traineeId: scene.traineeId,
+    heldOn,
+    roundKind: 'heavy bag',
+    rung,
+    ...(await groundFor(db, null)),
+  });
   const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
   await db.insert(clip).values({
     id: scene.clipId,

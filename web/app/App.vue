@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiAccountGroup, mdiCalendarToday, mdiLogout } from '@mdi/js';
+import { mdiAccountGroup, mdiCalendarToday, mdiFormatListChecks, mdiLogout, mdiNumeric, mdiSourceBranch } from '@mdi/js';
 import { useRoute, useRouter } from 'vue-router';
 import { useAccount } from '../features/accounts/account-store.ts';
 import OutboxSign from '../features/review/OutboxSign.vue';
@@ -10,6 +10,9 @@ const account = useAccount();
 const places = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
+  { to: '/checklists', name: 'Checklists', icon: mdiFormatListChecks },
+  { to: '/schools', name: 'Schools', icon: mdiSourceBranch },
+  { to: '/call-books', name: 'Call books', icon: mdiNumeric },
 ];
 
 async function leave(): Promise<void> {
@@ -24,7 +27,13 @@ async function leave(): Promise<void> {
       <a class="skip" href="#main">Skip to the page</a>
       <RouterLink to="/" class="name"><img src="/icon.svg" alt="" width="28" height="28" /> Wax Fist</RouterLink>
       <nav aria-label="Main">
-        <RouterLink v-for="place in places" :key="place.to" :to="place.to" class="place" active-class="here">
+        <RouterLink
+          v-for="place in places"
+          :key="place.to"
+          :to="place.to"
+          class="place"
+          :class="{ here: place.to === '/' ? route.path === '/' : route.path.startsWith(place.to) }"
+        >
           <VIcon :icon="place.icon" size="20" /> {{ place.name }}
         </RouterLink>
       </nav>

@@ -3,7 +3,6 @@ import { check, date, doublePrecision, index, jsonb, pgEnum, pgTable, text, time
 import { correctionEventKinds } from '@wax-fist/contract/corrections';
 import type { Tally } from '@wax-fist/core/review';
 import { account } from './accounts.ts';
-import { technique } from './review.ts';
 import { trainingSession } from './sessions.ts';
 import { trainee } from './trainees.ts';
 
@@ -18,7 +17,7 @@ export const correction = pgTable(
       .notNull()
       .references(() => trainee.id, { onDelete: 'cascade' }),
     checkpointId: text().notNull(),
-    technique: technique().notNull(),
+    technique: text().notNull(),
     cue: text().notNull(),
     target: doublePrecision().notNull(),
     openedIn: uuid()

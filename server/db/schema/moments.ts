@@ -49,6 +49,7 @@ export const round = pgTable(
     endsAt: doublePrecision().notNull(),
     kind: roundKind().notNull(),
     manner: roundManner().notNull(),
+    planned: text().notNull().default(''),
     proposed: boolean().notNull(),
   },
   (table) => [check('round_lasts', sql`0 <= ${table.startsAt} and ${table.startsAt} < ${table.endsAt}`), unique('round_begins_once').on(table.clipId, table.startsAt)],

@@ -1,15 +1,15 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, integer, pgEnum, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
-import { techniqueIds } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
 import { account } from './accounts.ts';
+import { checklistVersion } from './technique.ts';
 import { clip, view } from './footage.ts';
 
 export const verdict = pgEnum('verdict', verdicts);
-export const technique = pgEnum('technique', techniqueIds);
 
 const moments = {
-  technique: technique().notNull(),
+  /** Of the catalogue, or a club’s own. */
+  technique: text().notNull(),
   launchFrame: integer().notNull(),
   contactFrame: integer().notNull(),
   homeFrame: integer().notNull(),
@@ -63,7 +63,11 @@ export const observation = pgTable(
     verdict: verdict(),
     note: text(),
     view: view().notNull(),
-    checklistVersion: integer().notNull(),
+    /** Judged although this view or rate cannot show it. */
+    anyway: boolean().notNull().default(false),
+    checklistVersion: integer()
+      .notNull()
+      .references(() => checklistVersion.version),
     saidBy: uuid().references(() => account.id, { onDelete: 'set null' }),
     saidAt: timestamp({ withTimezone: true, precision: 3 }).notNull(),
     receivedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

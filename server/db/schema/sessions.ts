@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
+import type { JudgedBy } from '@wax-fist/contract/technique';
 import { roundKinds } from '@wax-fist/core/moments';
-import { check, date, index, pgEnum, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import { trainee } from './trainees.ts';
+import { check, date, index, integer, jsonb, pgEnum, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { checklistVersion } from './technique.ts';
+import { stance, trainee } from './trainees.ts';
 
 export const roundKind = pgEnum('round_kind', roundKinds);
 
@@ -19,10 +21,19 @@ export const trainingSession = pgTable(
     roundKind: roundKind().notNull(),
     rung: smallint().notNull(),
     schoolNote: text().notNull().default(''),
+    holderId: uuid().references(() => trainee.id, { onDelete: 'set null' }),
+    holderStance: stance(),
+    checklistVersion: integer()
+      .notNull()
+      .references(() => checklistVersion.version),
+    /** The school as it was when it was chosen: what became of it later does not change an old review. */
+    judgedBy: jsonb().$type<JudgedBy>().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     index('training_session_of_trainee').on(table.traineeId, table.heldOn),
+    index('training_session_of_holder').on(table.holderId),
+    check('nobody_holds_for_themselves', sql`${table.holderId} <> ${table.traineeId}`),
     check('rung_on_ladder', sql`${table.rung} between 1 and 7`),
   ],
 );

@@ -1,5 +1,6 @@
 import { pgEnum, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { grades } from '@wax-fist/contract/trainees';
+import { school } from './technique.ts';
 import { stances } from '@wax-fist/core/technique';
 
 export const stance = pgEnum('stance', stances);
@@ -11,5 +12,6 @@ export const trainee = pgTable('trainee', {
   stance: stance().notNull(),
   grade: grade().notNull(),
   note: text().notNull().default(''),
+  schoolId: uuid().references(() => school.id, { onDelete: 'set null' }),
   createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
 });

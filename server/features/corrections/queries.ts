@@ -1,5 +1,5 @@
 import type { Correction, Evidence } from '@wax-fist/contract/corrections';
-import { and, asc, desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import {
   account,
@@ -25,7 +25,8 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       traineeName: trainee.name,
       openedOn: trainingSession.heldOn,
       event: correctionEvent,
-      newestSession: sql<string>`(select newest.id from ${trainingSession} newest where newest.trainee_id = ${trainee.id}
+      newestSession: sql<string>`(select newest.id from ${trainingSession} newest
+          where newest.trainee_id = ${trainee.id} or newest.holder_id = ${trainee.id}
         order by newest.held_on desc, newest.created_at desc limit 1)`,
       by: sql<string>`coalesce(${account.name}, 'someone who left')`,
     })
@@ -55,6 +56,10 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
   return [...all.values()];
 }
 
+/** Holding is seen on whatever the other one threw, and only in sessions in which this one held. */
+const ofItsTechnique = sql`case when ${correction.technique} = 'holding' then ${trainingSession.holderId} = ${correction.traineeId}
+  else ${strike.technique} = ${correction.technique} and ${trainingSession.traineeId} = ${correction.traineeId} end`;
+
 /** Most strikes that are offered as evidence. */
 const mostEvidence = 200;
 
@@ -73,9 +78,12 @@ export function evidenceFor(db: Database, correctionId: string): Promise<Evidenc
       homeFrame: strike.homeFrame,
     })
     .from(correction)
-    .innerJoin(trainingSession, eq(trainingSession.traineeId, correction.traineeId))
+    .innerJoin(
+      trainingSession,
+      or(eq(trainingSession.traineeId, correction.traineeId), eq(trainingSession.holderId, correction.traineeId)),
+    )
     .innerJoin(clip, eq(clip.sessionId, trainingSession.id))
-    .innerJoin(strike, and(eq(strike.clipId, clip.id), eq(strike.technique, correction.technique), eq(strike.removed, false)))
+    .innerJoin(strike, and(eq(strike.clipId, clip.id), ofItsTechnique, eq(strike.removed, false)))
     .innerJoin(
       observation,
       and(

@@ -1,12 +1,13 @@
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
-import { techniques, isCheckpointId } from '@wax-fist/core/technique';
-import { and, eq } from 'drizzle-orm';
+import { checklistFor, checkpointLists, shippedCatalogue } from '@wax-fist/core/technique';
+import { and, eq, or } from 'drizzle-orm';
 import type { Router } from 'express';
 import { v7 as uuid } from 'uuid';
 import { correction, correctionEvent, trainingSession } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Surroundings } from '../../surroundings.ts';
+import { catalogueAt } from '../technique/versions.ts';
 import { countedIn } from '../review/queries.ts';
 import { correctionsOf, evidenceFor } from './queries.ts';
 
@@ -26,15 +27,18 @@ export function correctionRoutes(router: Router, { db }: Surroundings): void {
   serve(router, correctionEndpoints.openCorrection, async ({ params, body, account }) => {
     sameId(params.correctionId, body.id);
     const { id, sessionId, checkpointId, technique, cue, target, recheckOn } = body;
-    if (!isCheckpointId(checkpointId) || !techniques[technique].checkpoints.includes(checkpointId)) {
-      throw new Refusal(422, 'This checkpoint is not on the checklist of this technique.');
-    }
-    const [session] = await db
-      .select({ traineeId: trainingSession.traineeId })
-      .from(trainingSession)
-      .where(eq(trainingSession.id, sessionId));
+    const [session] = await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId));
     if (!session) throw notFound('session');
-    const { traineeId } = session;
+    const ofHolder = (checkpointLists.holder as readonly string[]).includes(checkpointId);
+    const catalogue = (await catalogueAt(db, session.checklistVersion)) ?? shippedCatalogue;
+    const listed =
+      catalogue.techniques.has(technique) &&
+      checklistFor(catalogue, technique, { school: session.judgedBy, view: 'quarter' }).some(
+        (row) => row.checkpoint.id === checkpointId,
+      );
+    if (!listed) throw new Refusal(422, 'This checkpoint is not on the checklist of this technique.');
+    const traineeId = ofHolder ? session.holderId : session.traineeId;
+    if (!traineeId) throw new Refusal(409, 'Nobody of the club held the pads here.');
     const twin = (await correctionsOf(db, eq(correction.traineeId, traineeId))).find(
       (other) =>
         other.id !== id && other.state === 'open' && other.checkpointId === checkpointId && other.technique === technique,
@@ -63,7 +67,8 @@ export function correctionRoutes(router: Router, { db }: Surroundings): void {
       throw new Refusal(409, state === 'open' ? 'This correction is open.' : 'This correction is closed; open it again first.');
     }
     if (sessionId) {
-      const own = and(eq(trainingSession.id, sessionId), eq(trainingSession.traineeId, traineeId));
+      const theirs = or(eq(trainingSession.traineeId, traineeId), eq(trainingSession.holderId, traineeId));
+      const own = and(eq(trainingSession.id, sessionId), theirs);
       found(await db.select({ id: trainingSession.id }).from(trainingSession).where(own), 'session');
     }
     const tally = sessionId ? await countedIn(db, sessionId, technique, checkpointId) : null;

@@ -40,13 +40,14 @@ export async function momentsOf(db: Database, clipId: string): Promise<Moments |
   };
 }
 
-const asRound = ({ id, name, startsAt, endsAt, kind, manner, proposed }: typeof round.$inferSelect): Round => ({
+const asRound = ({ id, name, startsAt, endsAt, kind, manner, planned, proposed }: typeof round.$inferSelect): Round => ({
   id,
   name,
   from: startsAt,
   to: endsAt,
   kind,
   manner,
+  planned,
   proposed,
 });
 

@@ -1,10 +1,10 @@
 import type { LogEntry, ObservationEntry, StrikeEntry } from '@wax-fist/contract/review';
 import { saidLater } from '@wax-fist/core/review';
-import { isCheckpointId } from '@wax-fist/core/technique';
 import { and, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { clip, observation, strike, strikeRevision } from '../../db/schema/index.ts';
+import { clip, observation, strike, strikeRevision, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
+import { catalogueAt } from '../technique/versions.ts';
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -20,8 +20,12 @@ interface Desk {
  */
 export async function addToLog(db: Database, clipId: string, entries: readonly LogEntry[], saidBy: string): Promise<string[]> {
   await db.transaction(async (transaction) => {
-    const rows = await transaction.select({ frames: clip.frames, state: clip.state }).from(clip).where(eq(clip.id, clipId));
-    const { frames } = found(rows, 'film');
+    const rows = await transaction
+      .select({ frames: clip.frames, version: trainingSession.checklistVersion })
+      .from(clip)
+      .innerJoin(trainingSession, eq(trainingSession.id, clip.sessionId))
+      .where(eq(clip.id, clipId));
+    const { frames, version } = found(rows, 'film');
     const now = new Date();
     const desk = { transaction, clipId, saidBy };
     for (const entry of entries) {
@@ -29,9 +33,13 @@ export async function addToLog(db: Database, clipId: string, entries: readonly L
       const saidAt = new Date(Math.min(now.getTime(), Date.parse(entry.saidAt)));
       if (entry.kind === 'strike') {
         if (frames === null || entry.homeFrame >= frames) throw new Refusal(422, 'This strike lies outside of the film.');
+        const catalogue = await catalogueAt(db, version);
+        if (!catalogue?.techniques.has(entry.technique))
+          throw new Refusal(422, 'This technique is not in the catalogue of this session.');
         await addRevision(desk, entry, saidAt);
       } else {
-        if (!isCheckpointId(entry.checkpointId)) throw new Refusal(422, 'This checkpoint is not in the checklist.');
+        const catalogue = await catalogueAt(db, entry.checklistVersion);
+        if (!catalogue?.checkpoints.has(entry.checkpointId)) throw new Refusal(422, 'This checkpoint is not in the checklist.');
         await addObservation(desk, entry, saidAt);
       }
     }
@@ -75,7 +83,7 @@ async function addRevision(desk: Desk, entry: StrikeEntry, saidAt: Date): Promis
 
 async function addObservation(desk: Desk, entry: ObservationEntry, saidAt: Date): Promise<void> {
   const { transaction, saidBy } = desk;
-  const { id, strikeId, checkpointId, verdict, note, view, checklistVersion } = entry;
+  const { id, strikeId, checkpointId, verdict, note, view, anyway, checklistVersion } = entry;
   await lockedStrike(desk, strikeId);
   const [known] = await transaction.select({ id: observation.id }).from(observation).where(eq(observation.id, id));
   if (known) return;
@@ -93,5 +101,5 @@ async function addObservation(desk: Desk, entry: ObservationEntry, saidAt: Date)
   }
   await transaction
     .insert(observation)
-    .values({ id, strikeId, checkpointId, verdict, note, view, checklistVersion, saidBy, saidAt, superseded });
+    .values({ id, strikeId, checkpointId, verdict, note, view, anyway, checklistVersion, saidBy, saidAt, superseded });
 }

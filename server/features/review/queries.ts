@@ -15,6 +15,7 @@ const observationColumns = {
   verdict: observation.verdict,
   note: observation.note,
   view: observation.view,
+  anyway: observation.anyway,
   checklistVersion: observation.checklistVersion,
   saidBy: saidByName,
 };
@@ -72,6 +73,16 @@ export async function historyOf(db: Database, strikeId: string) {
   return rows.map(({ saidBy, superseded, ...row }) => ({ entry: asEntry({ ...row, saidBy }), saidBy, counts: !superseded }));
 }
 
+/** What is said of whoever holds the pads belongs to no single technique of the one who strikes. */
+export const isOfHolder = sql<boolean>`starts_with(${observation.checkpointId}, 'ph.')`;
+const aboutTechnique = sql<string>`case when ${isOfHolder} then 'holding' else ${strike.technique} end`;
+/** What is said of somebody: of their own strikes, and of their holding for others. */
+export const saidOf = (traineeId: string): SQL =>
+  or(
+    and(eq(trainingSession.traineeId, traineeId), sql`not ${isOfHolder}`),
+    and(eq(trainingSession.holderId, traineeId), isOfHolder),
+  )!;
+
 const how = (verdict: string): SQL<number> => sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
 
 /** Tallies by session, technique, checkpoint and view, oldest session first, in one round trip. */
@@ -80,7 +91,7 @@ export async function talliesOf(db: Database, condition: SQL): Promise<SessionTa
     sessionId: trainingSession.id,
     heldOn: trainingSession.heldOn,
     rung: trainingSession.rung,
-    technique: strike.technique,
+    technique: aboutTechnique.as('about'),
     checkpointId: observation.checkpointId,
     view: observation.view,
   };
@@ -91,7 +102,14 @@ export async function talliesOf(db: Database, condition: SQL): Promise<SessionTa
     .innerJoin(clip, eq(clip.id, strike.clipId))
     .innerJoin(trainingSession, eq(trainingSession.id, clip.sessionId))
     .where(and(condition, eq(observation.superseded, false), isNotNull(observation.verdict), eq(strike.removed, false)))
-    .groupBy(...Object.values(columns))
+    .groupBy(
+      trainingSession.id,
+      trainingSession.heldOn,
+      trainingSession.rung,
+      sql`about`,
+      observation.checkpointId,
+      observation.view,
+    )
     .orderBy(asc(trainingSession.heldOn), asc(trainingSession.id));
   return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
 }
@@ -105,7 +123,7 @@ export async function countedIn(
 ): Promise<Tally | null> {
   const condition = and(
     eq(trainingSession.id, sessionId),
-    eq(strike.technique, technique),
+    eq(aboutTechnique, technique),
     eq(observation.checkpointId, checkpointId),
   )!;
   return oneViewEach(await talliesOf(db, condition))[0]?.tally ?? null;

@@ -1,12 +1,12 @@
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
-import { clip, strike, trainingSession } from '../../db/schema/index.ts';
+import { clip, strike } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Surroundings } from '../../surroundings.ts';
 import { addToLog } from './add-to-log.ts';
-import { historyOf, reviewOf, talliesOf } from './queries.ts';
+import { historyOf, reviewOf, saidOf, talliesOf } from './queries.ts';
 
 export function reviewRoutes(router: Router, { db }: Surroundings): void {
   serve(router, reviewEndpoints.showReview, async ({ params }) => {
@@ -20,5 +20,5 @@ export function reviewRoutes(router: Router, { db }: Surroundings): void {
     found(await db.select({ id: strike.id }).from(strike).where(eq(strike.id, params.strikeId)), 'strike');
     return historyOf(db, params.strikeId);
   });
-  serve(router, reviewEndpoints.traineeTallies, ({ params }) => talliesOf(db, eq(trainingSession.traineeId, params.traineeId)));
+  serve(router, reviewEndpoints.traineeTallies, ({ params }) => talliesOf(db, saidOf(params.traineeId)));
 }

@@ -1,11 +1,14 @@
 import { sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
 import { desc, eq, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
-import { clip, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { clip, school, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Surroundings } from '../../surroundings.ts';
+import { newestVersion } from '../technique/versions.ts';
 import { clipsOf } from '../footage/queries.ts';
+import { groundFor, schoolNow } from './ground.ts';
 import { clubDay } from './club-day.ts';
 
 const sessionColumns = {
@@ -17,7 +20,13 @@ const sessionColumns = {
   roundKind: sql<Session['roundKind']>`${trainingSession.roundKind}`,
   rung: trainingSession.rung,
   schoolNote: trainingSession.schoolNote,
+  holderId: trainingSession.holderId,
+  holderStance: trainingSession.holderStance,
+  checklistVersion: trainingSession.checklistVersion,
+  judgedBy: trainingSession.judgedBy,
 };
+
+const holder = alias(trainee, 'holder');
 
 export function sessionRoutes(router: Router, { db }: Surroundings): void {
   serve(router, sessionEndpoints.listSessions, ({ params }) =>
@@ -41,13 +50,30 @@ export function sessionRoutes(router: Router, { db }: Surroundings): void {
       const message = 'This date is still to come. A session is entered on the day or after it.';
       throw new Refusal(422, message, [{ field: 'heldOn', message }]);
     }
-    const [person] = await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, body.traineeId));
+    const [person] = await db.select().from(trainee).where(eq(trainee.id, body.traineeId));
     if (!person) throw notFound('trainee');
+    if (body.holderId === body.traineeId) {
+      const message = 'Nobody holds pads for themselves.';
+      throw new Refusal(422, message, [{ field: 'holderId', message }]);
+    }
+    if (body.holderId) found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, body.holderId)), 'holder');
     const { id, traineeId, ...fields } = body;
+    const ground = await groundFor(db, person.schoolId);
     const saved = await db
       .insert(trainingSession)
-      .values(body)
+      .values({ ...body, ...ground })
       .onConflictDoUpdate({ target: trainingSession.id, set: fields, setWhere: eq(trainingSession.traineeId, traineeId) })
+      .returning(sessionColumns);
+    return found(saved, 'session');
+  });
+
+  serve(router, sessionEndpoints.judgeSessionBy, async ({ params: { sessionId }, body: { schoolId, newest } }) => {
+    const judgedBy = await schoolNow(db, eq(school.id, schoolId));
+    const changed = { judgedBy, ...(newest && { checklistVersion: await newestVersion(db) }) };
+    const saved = await db
+      .update(trainingSession)
+      .set(changed)
+      .where(eq(trainingSession.id, sessionId))
       .returning(sessionColumns);
     return found(saved, 'session');
   });
@@ -55,13 +81,14 @@ export function sessionRoutes(router: Router, { db }: Surroundings): void {
   serve(router, sessionEndpoints.showSession, async ({ params }) => {
     const [rows, clips] = await Promise.all([
       db
-        .select({ session: sessionColumns, trainee })
+        .select({ session: sessionColumns, trainee, holder })
         .from(trainingSession)
         .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+        .leftJoin(holder, eq(holder.id, trainingSession.holderId))
         .where(eq(trainingSession.id, params.sessionId)),
       clipsOf(db, eq(clip.sessionId, params.sessionId)),
     ]);
-    const { session, trainee: person } = found(rows, 'session');
-    return { ...session, trainee: person, clips };
+    const { session, trainee: person, holder: holding } = found(rows, 'session');
+    return { ...session, trainee: person, holder: holding, clips };
   });
 }

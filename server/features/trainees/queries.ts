@@ -18,6 +18,7 @@ export function traineeRows(db: Database): Promise<TraineeRow[]> {
       stance: trainee.stance,
       grade: trainee.grade,
       note: trainee.note,
+      schoolId: trainee.schoolId,
       sessions: sql<number>`(select count(*)::int ${held})`,
       lastSession: sql<string | null>`(select max(${trainingSession.heldOn})::text ${held})`,
       openCorrections: sql<number>`(select count(*)::int ${open})`,

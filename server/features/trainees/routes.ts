@@ -1,7 +1,7 @@
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
-import { trainee } from '../../db/schema/index.ts';
+import { school, trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Surroundings } from '../../surroundings.ts';
@@ -12,6 +12,7 @@ export function traineeRoutes(router: Router, { db }: Surroundings): void {
   serve(router, traineeEndpoints.saveTrainee, async ({ params, body }) => {
     sameId(params.traineeId, body.id);
     const { id, ...fields } = body;
+    if (body.schoolId) found(await db.select({ id: school.id }).from(school).where(eq(school.id, body.schoolId)), 'school');
     const [saved] = await db.insert(trainee).values(body).onConflictDoUpdate({ target: trainee.id, set: fields }).returning();
     return { ...saved!, id };
   });

@@ -1,5 +1,6 @@
+import { eightCall } from '@wax-fist/core/calls';
 import { expect } from 'chai';
-import { benchKeys } from '../../features/review/bench-keys.ts';
+import { benchKeysFor } from '../../features/review/bench-keys.ts';
 import { drawnKey, keyName, type Pressed } from './key-name.ts';
 
 const pressed = (key: string, held: Partial<Pressed> = {}): Pressed => ({
@@ -36,10 +37,16 @@ describe('key names', () => {
 });
 
 describe('keys of the bench', () => {
+  const benchKeys = benchKeysFor(eightCall, (technique) => technique);
   it('do one thing each', () => {
     const keys = benchKeys.flatMap((action) => action.keys);
     expect(new Set(keys).size).to.equal(keys.length);
     expect(new Set(benchKeys.map(({ id }) => id)).size).to.equal(benchKeys.length);
+  });
+
+  it('with a number say what the book says', () => {
+    expect(benchKeys.find(({ id }) => id === 'tag-6')!.name).to.include('overhand');
+    expect(benchKeys.some(({ id }) => id === 'tag-9')).to.equal(false);
   });
 
   it('are written as a key press is named', () => {

@@ -4,7 +4,7 @@ import { correctionEndpoints, type Evidence } from '@wax-fist/contract/correctio
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { phaseFrames } from '@wax-fist/core/moments';
 import { faultRate } from '@wax-fist/core/correction';
-import { checkpoint, techniques, viewNames } from '@wax-fist/core/technique';
+import { viewNames } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { ask } from '../../app/ask.ts';
 import PageState from '../../app/PageState.vue';
@@ -17,7 +17,9 @@ import { filmOf } from '../footage/film-of.ts';
 import FamilySign from '../technique/FamilySign.vue';
 import VerdictSign from '../review/VerdictSign.vue';
 import RateBand from './RateBand.vue';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 const { correctionId } = defineProps<{ correctionId: string }>();
 const params = { params: { correctionId } };
 const {
@@ -41,7 +43,7 @@ interface Still {
 const place = ref({ fault: 0, clean: 0 });
 const stills = shallowRef<Still[]>([]);
 const sources = new Map<string, Promise<{ source: FrameSource; timeline: Float64Array }>>();
-const row = computed(() => page.value && checkpoint(page.value.correction.checkpointId));
+const row = computed(() => page.value && catalogue.checkpoint(page.value.correction.checkpointId));
 /** Both pictures from the same view, so that they can be compared. */
 const shown = computed(() => {
   const all = page.value?.evidence ?? [];
@@ -109,7 +111,7 @@ const print = (): void => window.print();
           <header>
             <div>
               <p class="who">{{ page.correction.traineeName }}</p>
-              <p>{{ techniques[page.correction.technique].name }}: {{ row.name.toLowerCase() }}</p>
+              <p>{{ catalogue.technique(page.correction.technique).name }}: {{ row.name.toLowerCase() }}</p>
             </div>
             <FamilySign :family="row.family" :size="54" />
           </header>

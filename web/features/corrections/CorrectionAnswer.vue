@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { changeNames, chanceAtMost, faultRate, type SessionAnswer } from '@wax-fist/core/correction';
-import { checkpoint, techniques } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { ask } from '../../app/ask.ts';
@@ -9,7 +8,9 @@ import { faultsOfSeen, localDay, percent, rateInWords, shortDay } from '../../ap
 import FamilySign from '../technique/FamilySign.vue';
 import ChangeSign from './ChangeSign.vue';
 import RateBand from './RateBand.vue';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
 const {
   correction,
@@ -20,7 +21,7 @@ const emit = defineEmits<{ changed: [] }>();
 const busy = ref(false);
 const failure = ref<string>();
 
-const row = computed(() => checkpoint(correction.checkpointId));
+const row = computed(() => catalogue.checkpoint(correction.checkpointId));
 const now = computed(() => answer && faultRate(answer.tally));
 const was = computed(() => answer?.before && faultRate(answer.before.tally));
 const opened = computed(() => correction.openedIn === sessionId);
@@ -50,7 +51,7 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
       <p class="cue">
         “{{ correction.cue }}”
         <span class="quiet"
-          >{{ techniques[correction.technique].name.toLowerCase() }}, {{ row.name.toLowerCase() }}, aim at most
+          >{{ catalogue.technique(correction.technique).name.toLowerCase() }}, {{ row.name.toLowerCase() }}, aim at most
           {{ percent(correction.target) }}</span
         >
       </p>

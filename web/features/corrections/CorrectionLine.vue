@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
-import { checkpoint, techniques } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { faultsOfSeen, localDay, percent, shortDay } from '../../app/words.ts';
 import FamilySign from '../technique/FamilySign.vue';
 import RateBand from './RateBand.vue';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 const { correction, withName = false } = defineProps<{ correction: Correction; withName?: boolean }>();
-const row = computed(() => checkpoint(correction.checkpointId));
+const row = computed(() => catalogue.checkpoint(correction.checkpointId));
 const last = computed(() => {
   const counted = correction.history.findLast(({ tally }) => tally !== null);
   return counted?.tally ? faultRate(counted.tally) : undefined;
@@ -26,7 +27,7 @@ const overdue = computed(
       <span class="quiet">
         <RouterLink v-if="withName" :to="{ name: 'trainee', params: { traineeId: correction.traineeId } }">{{
           correction.traineeName
-        }}</RouterLink><template v-if="withName">, </template>{{ techniques[correction.technique].name.toLowerCase() }},
+        }}</RouterLink><template v-if="withName">, </template>{{ catalogue.technique(correction.technique).name.toLowerCase() }},
         {{ row.name.toLowerCase() }}
       </span>
     </span>

@@ -2,14 +2,16 @@
 import { correctionDraftShape, correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { usualTarget } from '@wax-fist/core/correction';
-import { checkpoint, techniques, type TechniqueId } from '@wax-fist/core/technique';
+import { type TechniqueId } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
 import { ask } from '../../app/ask.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '../../app/words.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 /** The row that a correction is opened from; nothing keeps the dialog shut. */
 const about = defineModel<{ technique: TechniqueId; checkpointId: string } | undefined>({ required: true });
 const { session } = defineProps<{ session: SessionDetail }>();
@@ -19,9 +21,9 @@ const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
   id: '', sessionId: session.id, technique: 'jab' as TechniqueId, checkpointId: '', cue: '', target: usualTarget as number, recheckOn: null as string | null,
 }); // prettier-ignore
 const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });
-const row = computed(() => (about.value ? checkpoint(about.value.checkpointId) : undefined));
+const row = computed(() => (about.value ? catalogue.checkpoint(about.value.checkpointId) : undefined));
 const title = computed(() =>
-  about.value && row.value ? `${techniques[about.value.technique].name}: ${row.value.name.toLowerCase()}` : '',
+  about.value && row.value ? `${catalogue.technique(about.value.technique).name}: ${row.value.name.toLowerCase()}` : '',
 );
 const targetPercent = computed({ get: () => Math.round(draft.target * 100), set: (value) => (draft.target = value / 100) });
 watch(about, (now) => {

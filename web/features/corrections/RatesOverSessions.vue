@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
-import { checkpoint, techniques, type TechniqueId } from '@wax-fist/core/technique';
+import { type TechniqueId } from '@wax-fist/core/technique';
 import { seen } from '@wax-fist/core/review';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { ratesOverSessions } from './rates-over-sessions.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 const { tallies, corrections } = defineProps<{ tallies: SessionTally[]; corrections: Correction[] }>();
 const emit = defineEmits<{ pick: [sessionId: string] }>();
 const RateChart = defineAsyncComponent(() => import('./RateChart.vue'));
@@ -24,7 +26,7 @@ const questions = computed(() => {
     const weight = (open ? 1e6 : 0) + tally.fault + (found.get(value)?.weight ?? 0) + (seen(tally) > 0 ? 0.1 : 0);
     found.set(value, {
       value,
-      title: `${techniques[technique].name}: ${checkpoint(checkpointId).name.toLowerCase()}`,
+      title: `${catalogue.technique(technique).name}: ${catalogue.checkpoint(checkpointId).name.toLowerCase()}`,
       technique,
       checkpointId,
       weight,
@@ -59,7 +61,7 @@ const target = computed(
       v-if="question"
       :points="points"
       :target="target"
-      :family="checkpoint(question.checkpointId).family"
+      :family="catalogue.checkpoint(question.checkpointId).family"
       :name="question.title"
       @pick="emit('pick', $event)"
     />

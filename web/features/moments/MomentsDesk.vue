@@ -19,6 +19,7 @@ import { momentsKeys, type MomentsKey } from './moments-keys.ts';
 import { useMoments } from './moments-store.ts';
 import RegionFrame from './RegionFrame.vue';
 import RoundList from './RoundList.vue';
+import RoundPlan from './RoundPlan.vue';
 import RoundSays from './RoundSays.vue';
 import type { MomentsData } from './use-moments-data.ts';
 import { useRounds } from './use-rounds.ts';
@@ -182,14 +183,18 @@ const shape = { aspectRatio: `${clip.width} / ${clip.height}`, width: `min(100%,
 
   <div class="below">
     <div><RoundList :rounds="rounds" @go="goTo($event.from)" /></div>
-    <RoundSays
-      v-if="inHand"
-      :round="inHand"
-      :strikes="data.strikes"
-      :timeline="timeline"
-      :stance="session.trainee.stance"
-      @go="goTo"
-    />
+    <div v-if="inHand">
+      <RoundSays :round="inHand" :strikes="data.strikes" :timeline="timeline" :stance="session.trainee.stance" @go="goTo" />
+      <RoundPlan
+        :key="inHand.id"
+        :round="inHand"
+        :strikes="data.strikes"
+        :timeline="timeline"
+        :book="data.book"
+        :catalogue="data.catalogue"
+        :stance="session.trainee.stance"
+      />
+    </div>
   </div>
   <KeyPanel v-model="keysShown" :keys="keys" />
 </template>

@@ -5,6 +5,7 @@ import { roundFigures, speedBagBeat, thirds, timeOf, type Difference, type Frame
 import { handOf, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { clock, counted } from '../../app/words.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 import { useMoments } from './moments-store.ts';
 import PaceChart from './PaceChart.vue';
 
@@ -17,6 +18,7 @@ const { round, strikes, timeline, stance } = defineProps<{
 }>();
 const emit = defineEmits<{ go: [time: number] }>();
 const moments = useMoments();
+const catalogue = useCatalogue();
 
 const figures = computed(() => roundFigures(round, moments.hits, moments.edits.gap));
 const beat = computed(() =>
@@ -29,8 +31,9 @@ const hands = computed(() => {
     const time = timeOf(timeline, contactFrame);
     return time >= round.from && time < round.to;
   });
-  const left = tagged.filter(({ technique }) => handOf(technique, stance) === 'left').length;
-  return { tagged: tagged.length, left, right: tagged.length - left };
+  const thrown = tagged.map(({ technique }) => handOf(catalogue.technique(technique).side, stance));
+  const count = (side: 'left' | 'right'): number => thrown.filter((one) => one === side).length;
+  return { tagged: tagged.length, left: count('left'), right: count('right') };
 });
 const lengths = computed(() =>
   figures.value.lengths.map((count, place) => ({ count, hits: place + 1 })).filter(({ count }) => count > 0),

@@ -64,9 +64,9 @@ export function useRounds(duration: Ms): Rounds {
     add(time) {
       const span = freeAround(moments.rounds, time, duration);
       if (!span) return false;
-      const { kind = 'heavy bag', manner = 'free' } = inHand.value ?? {};
+      const { kind = 'heavy bag', manner = 'free', planned = '' } = inHand.value ?? {};
       const id = uuid();
-      moments.setRounds([...moments.rounds, { id, name: names(), ...span, kind, manner, proposed: false }]);
+      moments.setRounds([...moments.rounds, { id, name: names(), ...span, kind, manner, planned, proposed: false }]);
       chosen.value = id;
       return true;
     },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
-import { techniques, viewNames } from '@wax-fist/core/technique';
+import { termOf, viewNames } from '@wax-fist/core/technique';
 import { rungName } from '@wax-fist/core/correction';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { shortDay } from '../../app/words.ts';
@@ -14,6 +14,7 @@ import type { OtherView } from './use-other-view.ts';
 
 const { data, bench, keys, other } = defineProps<{ data: BenchData; bench: Bench; keys: Keys<BenchKey>; other: OtherView }>();
 defineEmits<{ keys: []; undo: []; redo: []; done: [] }>();
+const nameOf = (id: string): string => termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id;
 const review = useReview();
 const moments = useMoments();
 </script>
@@ -31,7 +32,8 @@ const moments = useMoments();
     <h1>{{ data.session.trainee.name }}</h1>
     <span class="quiet"
       >{{ data.session.trainee.stance }}, {{ viewNames[data.clip.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
-      {{ rungName(data.session.rung).toLowerCase() }}</span
+      {{ rungName(data.session.rung).toLowerCase() }}, {{ data.session.judgedBy.name
+      }}<b v-if="data.matchUp">, {{ data.matchUp }} stance against the holder</b></span
     >
     <VSpacer />
     <button
@@ -44,7 +46,7 @@ const moments = useMoments();
       Other view <kbd>{{ keys.drawn('other-view') }}</kbd>
     </button>
     <span v-if="bench.strike.value" class="which">
-      {{ techniques[bench.strike.value.technique].name }} <b class="number">{{ bench.place.value }}</b> of
+      {{ nameOf(bench.strike.value.technique) }} <b class="number">{{ bench.place.value }}</b> of
       <b class="number">{{ review.strikes.length }}</b>
     </span>
     <OutboxSign class="mx-3" />

@@ -16,7 +16,7 @@ async function load(): Promise<void> {
   failure.value = undefined;
   try {
     const loaded = await benchData(clipId);
-    await Promise.all([review.open(loaded.clip), moments.open(loaded.clip)]);
+    await Promise.all([review.open(loaded.clip, loaded.session.checklistVersion), moments.open(loaded.clip)]);
     data.value = loaded;
   } catch (error) {
     failure.value = (error as Error).message;

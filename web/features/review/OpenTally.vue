@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { faultRate } from '@wax-fist/core/correction';
 import { oneViewEach } from '@wax-fist/core/review';
-import { checkpoint, techniques } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import FamilySign from '../technique/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
 import { faultsOfSeen } from '../../app/words.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 /** What the trainee works on, counted on this film while it is marked. */
 const { data } = defineProps<{ data: BenchData }>();
 const review = useReview();
@@ -23,8 +24,8 @@ const lines = computed(() =>
       id,
       cue,
       target,
-      family: checkpoint(checkpointId).family,
-      what: `${techniques[technique].name}, ${checkpoint(checkpointId).name.toLowerCase()}`,
+      family: catalogue.checkpoint(checkpointId).family,
+      what: `${catalogue.technique(technique).name}, ${catalogue.checkpoint(checkpointId).name.toLowerCase()}`,
       now: faultRate(review.tallyFor(technique, checkpointId)),
       before: before && faultRate(before.tally),
     };

@@ -8,7 +8,7 @@ import { useKeys } from '../../app/keys/use-keys.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
 import { useMoments } from '../moments/moments-store.ts';
-import { benchKeys, type BenchKey } from './bench-keys.ts';
+import { benchKeysFor, tagNumbers, type BenchKey, type TagKey } from './bench-keys.ts';
 import BenchBar from './BenchBar.vue';
 import OpenTally from './OpenTally.vue';
 import OtherViewPicture from './OtherViewPicture.vue';
@@ -30,17 +30,13 @@ const picture = ref<InstanceType<typeof FilmPicture>>();
 const player = shallowRef<Player>();
 const keysShown = ref(false);
 const writing = ref(false);
+const finding = ref(false);
+const reference = ref(false);
 const failure = ref<string>();
 const { timeline } = data.film;
 
 const other = useOtherView(data.clip, timeline, data.session.clips);
-const bench = useBench({
-  view: data.clip.view,
-  timeline,
-  player: () => player.value,
-  otherView: () => other.view.value,
-  worksOn: (technique) => data.corrections.filter((one) => one.technique === technique).map(({ checkpointId }) => checkpointId),
-});
+const bench = useBench({ data, player: () => player.value, otherView: () => other.view.value });
 
 function loop(): void {
   const strike = bench.strike.value;
@@ -69,7 +65,9 @@ function stepBack(steps: 'undo' | 'redo'): void {
     bench.select(about);
 }
 
+const tagging = Object.fromEntries(tagNumbers.map((number) => [`tag-${number}`, () => bench.tag(data.book.calls[number])])) as Record<TagKey, () => void>; // prettier-ignore
 const doing: Record<BenchKey, () => void> = {
+  ...tagging,
   'frame-back': () => player.value?.step(-1),
   'frame-on': () => player.value?.step(1),
   'ten-back': () => player.value?.step(-10),
@@ -92,8 +90,9 @@ const doing: Record<BenchKey, () => void> = {
   'other-on': () => other.move(1),
   'strike-before': () => bench.neighbour(-1),
   'strike-after': () => bench.neighbour(1),
-  'tag-1': () => bench.tag('1'),
-  'tag-2': () => bench.tag('2'),
+  find: () => (finding.value = true),
+  'to-body': bench.toBody,
+  reference: () => (reference.value = !reference.value),
   remove: bench.remove,
   'see-launch': () => bench.see('launch'),
   'see-contact': () => bench.see('contact'),
@@ -118,7 +117,7 @@ const doing: Record<BenchKey, () => void> = {
   done: () => void finish(),
 };
 const keys = useKeys(
-  benchKeys,
+  benchKeysFor(data.book, (technique) => data.catalogue.techniques.get(technique)?.name ?? technique),
   'wax.bench-keys',
   (id) => doing[id](),
   () => keysShown.value,
@@ -177,7 +176,7 @@ const shape = computed(() => ({
         <PhaseStrip :player="player" :strike="bench.strike.value" :keys="keys" @nudge="bench.set" />
         <RibbonTools v-model="bench.filter.value" :keys="keys" :clip-id="data.clip.id" />
         <RoundRibbon
-          :timeline="timeline"
+          :data="data"
           :passing="bench.passing"
           :at="player.at.value"
           :selected="bench.strike.value?.strikeId"
@@ -187,7 +186,15 @@ const shape = computed(() => ({
       </template>
     </section>
     <aside class="side">
-      <TheWalk v-model:writing="writing" :bench="bench" :keys="keys" />
+      <TheWalk
+        v-model:writing="writing"
+        v-model:finding="finding"
+        v-model:reference="reference"
+        :bench="bench"
+        :data="data"
+        :keys="keys"
+        :at="player?.at.value ?? 0"
+      />
       <OpenTally :data="data" />
     </aside>
     <KeyPanel v-model="keysShown" :keys="keys" />

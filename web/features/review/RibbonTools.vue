@@ -1,18 +1,24 @@
 <script setup lang="ts">
 import { thirds } from '@wax-fist/core/moments';
 import { verdictNames, verdicts } from '@wax-fist/core/review';
-import { techniques } from '@wax-fist/core/technique';
+import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/words.ts';
 import { useMoments } from '../moments/moments-store.ts';
 import SensitivitySlider from '../moments/SensitivitySlider.vue';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 import type { BenchKey } from './bench-keys.ts';
+import { useReview } from './review-store.ts';
 import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
 
 /** What is on the ribbon: how many hits are believed, and which strikes are in question. */
 const filter = defineModel<StrikeFilter>({ required: true });
 defineProps<{ keys: Keys<BenchKey>; clipId: string }>();
 const moments = useMoments();
+const review = useReview();
+const catalogue = useCatalogue();
+/** Only what was tagged can be in question. */
+const thrown = computed(() => new Map(review.strikes.map(({ technique }) => [technique, catalogue.technique(technique).name])));
 const set = (change: Partial<StrikeFilter>): void => void (filter.value = { ...filter.value, ...change });
 const chosen = (event: Event) => (event.target as HTMLSelectElement).value as never;
 </script>
@@ -30,7 +36,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
     <VSpacer />
     <select :value="filter.technique" aria-label="Only this technique" @change="set({ technique: chosen($event) })">
       <option value="">Every technique</option>
-      <option v-for="{ id, name } in techniques" :key="id" :value="id">{{ name }}</option>
+      <option v-for="[id, name] in thrown" :key="id" :value="id">{{ name }}</option>
     </select>
     <select :value="filter.verdict" aria-label="Only this verdict" @change="set({ verdict: chosen($event) })">
       <option value="">Every verdict</option>

@@ -1,21 +1,23 @@
 <script setup lang="ts">
 import type { StrikeEntry } from '@wax-fist/contract/review';
 import { frameAt, timeOf } from '@wax-fist/core/moments';
+import { numberOf } from '@wax-fist/core/calls';
 import { gravest, verdictNames } from '@wax-fist/core/review';
-import { techniques } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
 import { useMoments } from '../moments/moments-store.ts';
 import { useReview } from './review-store.ts';
+import type { BenchData } from './use-bench-data.ts';
 import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
 
 /** Rounds one under the other on one scale, so that the third can be held against the first; the one in hand is tall. */
-const { timeline, at, passing } = defineProps<{
-  timeline: Float64Array;
+const { data, at, passing } = defineProps<{
+  data: BenchData;
   at: number;
   selected: string | undefined;
   passing: (strike: StrikeEntry) => boolean;
 }>();
+const { timeline } = data.film;
 const emit = defineEmits<{ select: [strikeId: string]; go: [frame: number] }>();
 const review = useReview();
 const moments = useMoments();
@@ -31,16 +33,19 @@ const inHand = computed(() => {
   return rounds.value.reduce((nearest, round) => (away(round) < away(nearest) ? round : nearest)).id;
 });
 
+/** “RR” for a rear round kick: what has no number is short all the same. */
+const initials = (name: string): string => name.split(/[\s–-]+/).map(([letter]) => letter!.toUpperCase()).join('').slice(0, 2); // prettier-ignore
 const marks = computed(() => review.strikes.map(told));
 function told(strike: StrikeEntry): RibbonMark {
-  const { call, name } = techniques[strike.technique];
+  const name = data.catalogue.techniques.get(strike.technique)?.name ?? strike.technique;
+  const number = numberOf(data.book, strike.technique);
   const verdict = gravest(review.verdictsOf(strike.strikeId));
   return {
     id: strike.strikeId,
     contact: timeOf(timeline, strike.contactFrame),
-    call,
+    call: number ?? initials(name),
     verdict,
-    name: `${call} ${name}, ${verdict ? verdictNames[verdict].toLowerCase() : 'open'}`,
+    name: `${number ? `${number} ` : ''}${name}, ${verdict ? verdictNames[verdict].toLowerCase() : 'open'}`,
     dim: !passing(strike),
   };
 }

@@ -1,15 +1,26 @@
 <script setup lang="ts">
-import { techniques, viewNames } from '@wax-fist/core/technique';
+import { numberOf } from '@wax-fist/core/calls';
+import { termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { BenchKey } from './bench-keys.ts';
 import { useMoments } from '../moments/moments-store.ts';
 import { useReview } from './review-store.ts';
+import ReferencePair from '../technique/ReferencePair.vue';
+import TagFinder from './TagFinder.vue';
+import type { BenchData } from './use-bench-data.ts';
 import type { Bench } from './use-bench.ts';
 import WalkRow from './WalkRow.vue';
 
 const writing = defineModel<boolean>('writing', { required: true });
-const { bench, keys } = defineProps<{ bench: Bench; keys: Keys<BenchKey> }>();
+const finding = defineModel<boolean>('finding', { required: true });
+const reference = defineModel<boolean>('reference', { required: true });
+const { bench, data, keys, at } = defineProps<{
+  bench: Bench;
+  data: BenchData;
+  keys: Keys<BenchKey>;
+  /** Frame on show. */ at: number;
+}>();
 const { strike, rows, row, full, hidden, stars } = bench;
 const review = useReview();
 const moments = useMoments();
@@ -17,21 +28,30 @@ const field = ref<HTMLTextAreaElement>();
 const note = ref('');
 
 const lines = computed(() =>
-  rows.value.map(({ checkpoint, from }, place) => ({
-    checkpoint,
-    from: from === bench.view ? undefined : viewNames[from].toLowerCase(),
-    stop: rows.value[place - 1]?.checkpoint.stop === checkpoint.stop ? '' : checkpoint.stop,
-    word: strike.value && review.wordOf(strike.value.strikeId, checkpoint.id),
+  rows.value.map((line, place) => ({
+    line,
+    id: line.checkpoint.id,
+    from: line.from === bench.view ? undefined : viewNames[line.from].toLowerCase(),
+    stop: rows.value[place - 1]?.checkpoint.stop === line.checkpoint.stop ? '' : line.checkpoint.stop,
+    word: strike.value && review.wordOf(strike.value.strikeId, line.checkpoint.id),
   })),
 );
 const judged = computed(() => lines.value.filter(({ word }) => word?.verdict).length);
 
 watch(writing, async (now) => {
   if (!now) return;
-  note.value = lines.value.find(({ checkpoint }) => checkpoint.id === row.value)?.word?.note ?? '';
+  note.value = lines.value.find(({ id }) => id === row.value)?.word?.note ?? '';
   await nextTick();
   field.value?.focus();
 });
+const name = computed(() => {
+  const id = strike.value?.technique;
+  return id && (termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id);
+});
+function found(technique: string): void {
+  bench.tag(technique);
+  finding.value = false;
+}
 function keep(): void {
   bench.writeNote(note.value.trim());
   writing.value = false;
@@ -40,10 +60,11 @@ function keep(): void {
 
 <template>
   <section class="walk" aria-label="The walk">
+    <TagFinder v-if="finding" :data="data" @found="found" @close="finding = false" />
     <template v-if="strike">
       <header>
         <h2>
-          <span class="number call">{{ techniques[strike.technique].call }}</span> {{ techniques[strike.technique].name }}
+          <span class="number call">{{ numberOf(data.book, strike.technique) }}</span> {{ name }}
         </h2>
         <span class="quiet number">{{ judged }} of {{ rows.length }}</span>
         <VSpacer />
@@ -54,17 +75,17 @@ function keep(): void {
       <div class="rows">
         <ul>
           <WalkRow
-            v-for="{ checkpoint, from, stop, word } in lines"
-            :key="checkpoint.id"
-            :checkpoint="checkpoint"
+            v-for="{ line, id, from, stop, word } in lines"
+            :key="id"
+            :line="line"
             :stop="stop"
             :from="from"
             :word="word"
-            :open="checkpoint.id === row"
-            :starred="stars.includes(checkpoint.id)"
+            :open="id === row"
+            :starred="stars.includes(id)"
             :dense="full"
             :keys="keys"
-            @pick="row = checkpoint.id"
+            @pick="row = id"
             @judge="bench.judge"
             @note="writing = true"
             @star="bench.star"
@@ -77,9 +98,19 @@ function keep(): void {
           <summary>{{ hidden.length }} rows cannot be judged from here</summary>
           <p v-for="{ checkpoint, reason } in hidden" :key="checkpoint.id">
             <b>{{ checkpoint.name }}.</b> {{ reason }}
+            <button type="button" class="anyway" @click="bench.judgeAnyway(checkpoint.id)">Judge it anyway</button>
           </p>
         </details>
       </div>
+      <ReferencePair
+        v-if="reference && row"
+        :technique="strike.technique"
+        :checkpoint-id="row"
+        :clip-id="data.clip.id"
+        :frame="at"
+        :source-of="data.film"
+        @close="reference = false"
+      />
       <form v-if="writing" class="note" @submit.prevent="keep">
         <textarea
           ref="field"
@@ -93,7 +124,7 @@ function keep(): void {
         <VBtn type="submit" size="small" color="primary">Keep</VBtn>
       </form>
       <VBtn v-if="rows.length > 0" variant="tonal" color="primary" class="rest" @click="bench.restClean">
-        The rest is clean, next strike <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
+        The rest as proposed or clean, next <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
       </VBtn>
     </template>
     <div v-else class="none">
@@ -107,8 +138,8 @@ function keep(): void {
         <kbd>{{ keys.drawn('frame-back') }}</kbd> <kbd>{{ keys.drawn('frame-on') }}</kbd>.
       </p>
       <p>
-        Then press the number you would call: <kbd>{{ keys.drawn('tag-1') }}</kbd> jab,
-        <kbd>{{ keys.drawn('tag-2') }}</kbd> cross.
+        Then press the number you would call, as in <i>{{ data.book.name }}</i>, or <kbd>{{ keys.drawn('find') }}</kbd> and its
+        name.
       </p>
     </div>
   </section>
@@ -174,6 +205,10 @@ ul {
 .hidden {
   font-size: 14px;
   padding: 8px 4px;
+}
+.anyway {
+  color: rgb(var(--v-theme-secondary));
+  text-decoration: underline;
 }
 .hidden p {
   margin: 4px 0;

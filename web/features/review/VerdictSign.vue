@@ -1,21 +1,31 @@
 <script setup lang="ts">
 import { verdictNames, type Verdict } from '@wax-fist/core/review';
+import { computed } from 'vue';
 
 /** Nothing said yet when there is no verdict. */
-const { verdict, size = 18 } = defineProps<{ verdict?: Verdict | null; size?: number }>();
+const {
+  verdict,
+  size = 18,
+  proposed = false,
+} = defineProps<{
+  verdict?: Verdict | null;
+  size?: number;
+  /** Not said by a coach: drawn as an outline. */ proposed?: boolean;
+}>();
+const name = computed(() => (verdict ? `${proposed ? 'Proposed: ' : ''}${verdictNames[verdict]}` : 'Open'));
 </script>
 
 <template>
   <svg
     class="verdict"
-    :class="verdict ?? 'none'"
+    :class="[verdict ?? 'none', { proposed }]"
     :width="size"
     :height="size"
     viewBox="0 0 18 18"
     role="img"
-    :aria-label="verdict ? verdictNames[verdict] : 'Open'"
+    :aria-label="name"
   >
-    <title>{{ verdict ? verdictNames[verdict] : 'Open' }}</title>
+    <title>{{ name }}</title>
     <template v-if="verdict === 'clean'">
       <circle cx="9" cy="9" r="8" fill="currentColor" />
       <path d="M5 9.4l2.8 2.8L13.2 6.4" fill="none" class="cut" stroke-width="2.2" />
@@ -59,6 +69,15 @@ const { verdict, size = 18 } = defineProps<{ verdict?: Verdict | null; size?: nu
 .none {
   color: var(--cant-see);
   opacity: 0.7;
+}
+/* An outline in short strokes: nobody has said it yet. */
+.proposed circle,
+.proposed rect,
+.proposed path {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 1.6;
+  stroke-dasharray: 2.4 1.6;
 }
 .cut {
   stroke: rgb(var(--v-theme-surface));

@@ -2,20 +2,21 @@
 import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
 import type { ObservationEntry } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
-import type { Checkpoint } from '@wax-fist/core/technique';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
+import BandMark from '../technique/BandMark.vue';
 import FamilySign from '../technique/FamilySign.vue';
 import type { BenchKey } from './bench-keys.ts';
+import type { WalkLine } from './use-walk.ts';
 import VerdictSign from './VerdictSign.vue';
 
 const {
-  checkpoint,
+  line,
   word = undefined,
   open,
   from = undefined,
 } = defineProps<{
-  checkpoint: Checkpoint;
+  line: WalkLine;
   /** Where the eye goes, told on the first row of each stop. */
   stop: string;
   word?: ObservationEntry;
@@ -28,16 +29,25 @@ const {
 }>();
 defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: [] }>();
 
-const line = ref<HTMLElement>();
+const checkpoint = computed(() => line.checkpoint);
+/** What is measured and proposed, in words. */
+const told = computed(() => {
+  const { measured, proposal, reported, band } = line;
+  if (!measured || !band) return '';
+  if (measured.value === undefined) return measured.reason;
+  if (reported) return 'Told only: no fault in this school.';
+  return proposal?.verdict ? `Proposed: ${verdictNames[proposal.verdict].toLowerCase()}` : 'Too close to call.';
+});
+const element = ref<HTMLElement>();
 watch(
   () => open,
-  (now) => now && line.value?.scrollIntoView({ block: 'nearest' }),
+  (now) => now && element.value?.scrollIntoView({ block: 'nearest' }),
   { flush: 'post' },
 );
 </script>
 
 <template>
-  <li ref="line" class="row" :class="{ open, dense, first: stop }">
+  <li ref="element" class="row" :class="{ open, dense, first: stop }">
     <button type="button" class="line" :aria-expanded="open" :data-row="checkpoint.id" @click="$emit('pick')">
       <span class="stop">{{ stop }}</span>
       <FamilySign :family="checkpoint.family" />
@@ -46,13 +56,24 @@ watch(
         <small v-if="from && !open" class="quiet">({{ from }})</small></span
       >
       <VIcon v-if="word?.note" :icon="mdiTextBoxOutline" size="15" :aria-label="`Note: ${word.note}`" :title="word.note" />
-      <VerdictSign :verdict="word?.verdict" />
+      <VerdictSign v-if="!word?.verdict && line.proposal?.verdict" :verdict="line.proposal.verdict" proposed />
+      <VerdictSign v-else :verdict="word?.verdict" />
     </button>
     <div v-if="open" class="more">
       <p v-if="from" class="from">Answered from the {{ from }}</p>
+      <p v-if="!line.shown" class="from">Judged anyway: {{ line.reason }}</p>
       <p>
         {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
       </p>
+      <div v-if="line.band && line.measured" class="measured">
+        <BandMark
+          :band="line.band"
+          :measure="checkpoint.measure"
+          :values="line.measured.value === undefined ? [] : [line.measured]"
+        />
+        <span>{{ told }}</span>
+      </div>
+      <p v-if="line.fixed" class="quiet fixed">{{ line.fixed }}: a fault in every school.</p>
       <div class="verdicts">
         <button
           v-for="verdict in verdicts"
@@ -163,6 +184,16 @@ watch(
   flex: 1;
   font-style: italic;
   color: rgb(var(--v-theme-primary));
+}
+.measured {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 10px;
+  margin-top: 8px;
+}
+.fixed {
+  margin-top: 4px;
+  font-size: 13px;
 }
 .from {
   color: rgb(var(--v-theme-secondary));

@@ -1,27 +1,33 @@
+import type { CallBook } from '@wax-fist/core/calls';
 import type { KeyAction } from '../../app/keys/use-keys.ts';
 import { filmKeys, type FilmKey } from '../moments/film-keys.ts';
+
+/** Numbers that one key can call. */
+export const tagNumbers = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
+export type TagKey = `tag-${(typeof tagNumbers)[number]}`;
 
 export type BenchKey =
   | FilmKey
   | 'slower' | 'faster' | 'loop' | 'zoom-in' | 'zoom-out' | 'zoom-whole'
   | 'other-view' | 'other-back' | 'other-on'
-  | 'strike-before' | 'strike-after' | 'tag-1' | 'tag-2' | 'remove'
+  | 'strike-before' | 'strike-after' | TagKey | 'find' | 'to-body' | 'remove'
   | 'see-launch' | 'see-contact' | 'see-home' | 'set-launch' | 'set-contact' | 'set-home'
-  | 'clean' | 'watch' | 'fault' | 'cant-see' | 'rest-clean' | 'take-back' | 'note' | 'row-up' | 'row-down' | 'walk-length' | 'star'
+  | 'clean' | 'watch' | 'fault' | 'cant-see' | 'rest-clean' | 'take-back' | 'note' | 'row-up' | 'row-down' | 'walk-length' | 'star' | 'reference'
   | 'undo' | 'redo' | 'keys' | 'done'; // prettier-ignore
 
-/** Left hand judges, right hand moves in time. */
-export const benchKeys: readonly KeyAction<BenchKey>[] = [
+/** Left hand judges, right hand moves in time. Numbers mean what the club’s book says. */
+export const benchKeysFor = ({ calls }: CallBook, nameOf: (technique: string) => string): readonly KeyAction<BenchKey>[] => [
   { id: 'clean', group: 'Judge', name: 'Clean', keys: ['a'] },
   { id: 'watch', group: 'Judge', name: 'Watch', keys: ['s'] },
   { id: 'fault', group: 'Judge', name: 'Fault', keys: ['d'] },
   { id: 'cant-see', group: 'Judge', name: 'Can’t see', keys: ['f'] },
-  { id: 'rest-clean', group: 'Judge', name: 'The rest is clean, next strike', keys: ['r'] },
+  { id: 'rest-clean', group: 'Judge', name: 'The rest as proposed or clean, next strike', keys: ['r'] },
   { id: 'row-up', group: 'Judge', name: 'Row above', keys: ['q'] },
   { id: 'row-down', group: 'Judge', name: 'Row below', keys: ['w'] },
   { id: 'take-back', group: 'Judge', name: 'Take the verdict back', keys: ['t'] },
   { id: 'note', group: 'Judge', name: 'Write a note on this row', keys: ['e'] },
   { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
+  { id: 'reference', group: 'Judge', name: 'How it should look, and how not', keys: ['g'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
   ...filmKeys,
   { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },
@@ -32,8 +38,16 @@ export const benchKeys: readonly KeyAction<BenchKey>[] = [
   { id: 'zoom-whole', group: 'Time', name: 'Whole picture', keys: ['0'] },
   { id: 'strike-before', group: 'Strike', name: 'Strike before', keys: ['ArrowUp'] },
   { id: 'strike-after', group: 'Strike', name: 'Next strike', keys: ['ArrowDown'] },
-  { id: 'tag-1', group: 'Strike', name: 'A 1 (jab) lands here', keys: ['1'] },
-  { id: 'tag-2', group: 'Strike', name: 'A 2 (cross) lands here', keys: ['2'] },
+  ...tagNumbers
+    .filter((number) => calls[number])
+    .map((number) => ({
+      id: `tag-${number}` as const,
+      group: 'Strike',
+      name: `A ${number} (${nameOf(calls[number]!).toLowerCase()}) lands here`,
+      keys: [number],
+    })),
+  { id: 'find', group: 'Strike', name: 'Name what lands here', keys: ['/'] },
+  { id: 'to-body', group: 'Strike', name: 'It went to the body, or to the head', keys: ['b'] },
   { id: 'see-launch', group: 'Strike', name: 'Go to its launch', keys: ['u'] },
   { id: 'see-contact', group: 'Strike', name: 'Go to its contact', keys: ['i'] },
   { id: 'see-home', group: 'Strike', name: 'Go to its home', keys: ['o'] },

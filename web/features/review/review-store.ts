@@ -1,6 +1,6 @@
 import { reviewEndpoints, type LogEntry, type ObservationEntry, type StrikeEntry } from '@wax-fist/contract/review';
 import { saidLater, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
-import { checklistVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
+import { shippedVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
 import type { StrikeMoments } from '@wax-fist/core/moments';
 import { defineStore } from 'pinia';
 import { v7 as uuid } from 'uuid';
@@ -19,6 +19,8 @@ export interface Word {
   note?: string | null;
   /** Seen from another film of the round than the one in hand. */
   view?: View;
+  /** Judged although this view or rate cannot show it. */
+  anyway?: boolean;
 }
 
 /** One clip's review as it stands here: what the server has, and what was said since. Everything said takes effect at once. */
@@ -26,6 +28,7 @@ export const useReview = defineStore('review', () => {
   const outbox = useOutbox();
   const clipId = ref<string>();
   const view = ref<View>('lead-side');
+  const checklistVersion = ref(shippedVersion);
   const strikesById = shallowReactive(new Map<string, StrikeEntry>());
   const wordsByKey = shallowReactive(new Map<string, ObservationEntry>());
   const undo = makeUndo<LogEntry>();
@@ -46,7 +49,7 @@ export const useReview = defineStore('review', () => {
     }
   }
 
-  async function open(clip: { id: string; view: View }): Promise<void> {
+  async function open(clip: { id: string; view: View }, version: number): Promise<void> {
     if (clipId.value !== clip.id) {
       strikesById.clear();
       wordsByKey.clear();
@@ -54,6 +57,7 @@ export const useReview = defineStore('review', () => {
     }
     clipId.value = clip.id;
     view.value = clip.view;
+    checklistVersion.value = version;
     for (const entry of await outbox.marksOf(clip.id)) take(entry);
     await refresh();
   }
@@ -102,7 +106,7 @@ export const useReview = defineStore('review', () => {
   }
   function judge(strikeId: string, words: readonly Word[]): void {
     say(
-      words.map(({ checkpointId, verdict, note, view: from }) => ({
+      words.map(({ checkpointId, verdict, note, view: from, anyway = false }) => ({
         kind: 'observation',
         ...stamp(),
         strikeId,
@@ -110,7 +114,8 @@ export const useReview = defineStore('review', () => {
         verdict,
         note: note === undefined ? (wordOf(strikeId, checkpointId)?.note ?? null) : note,
         view: from ?? view.value,
-        checklistVersion,
+        anyway,
+        checklistVersion: checklistVersion.value,
       })),
     );
   }

@@ -1,4 +1,4 @@
-import { isCheckpointId, usualStars, type CheckpointId } from '@wax-fist/core/technique';
+import { usualStars, type CheckpointId } from '@wax-fist/core/technique';
 import { ref, type Ref } from 'vue';
 
 const rememberedAs = 'wax.stars';
@@ -6,9 +6,7 @@ const rememberedAs = 'wax.stars';
 /** The rows of the coach's short walk, remembered in this browser. */
 export function useStars(): { stars: Ref<readonly CheckpointId[]>; toggle: (id: CheckpointId) => void } {
   const kept: unknown = JSON.parse(localStorage.getItem(rememberedAs) ?? 'null');
-  const stars = ref<readonly CheckpointId[]>(
-    Array.isArray(kept) ? kept.filter((id): id is CheckpointId => typeof id === 'string' && isCheckpointId(id)) : usualStars,
-  );
+  const stars = ref<readonly CheckpointId[]>(Array.isArray(kept) ? kept.filter((id) => typeof id === 'string') : usualStars);
   return {
     stars,
     toggle(id) {

@@ -1,29 +1,27 @@
 import type { StrikeEntry } from '@wax-fist/contract/review';
-import { guessedMoments, timeOf, withMoment, type FrameTimeline, type Moment } from '@wax-fist/core/moments';
-import type { Verdict } from '@wax-fist/core/review';
-import { checklistFor, techniqueCalled, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
-import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
+import { toTheBody } from '@wax-fist/core/calls';
+import { guessedMoments, timeOf, withMoment, type Moment } from '@wax-fist/core/moments';
+import type { TechniqueId, View } from '@wax-fist/core/technique';
+import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
 import { hitsAtPlayhead } from '../moments/hits-at-playhead.ts';
 import { useMoments } from '../moments/moments-store.ts';
-import { useReview, type Word } from './review-store.ts';
-import { useStars } from './stars.ts';
+import { useReview } from './review-store.ts';
 import { everyStrike, passes, type StrikeFilter } from './strike-filter.ts';
+import type { BenchData } from './use-bench-data.ts';
+import { useWalk, type Walk } from './use-walk.ts';
 
 /** A tag within so many frames of a strike's contact is meant for that strike. */
 const sameStrike = 3;
 
 export interface BenchSetting {
-  view: View;
-  timeline: FrameTimeline;
+  data: BenchData;
   player: () => Player | undefined;
-  /** Checkpoints that the trainee works on, by technique. */
-  worksOn: (technique: string) => readonly string[];
   /** The other view that is on show: it may answer what this one cannot. */
   otherView: () => View | undefined;
 }
 
-export interface Bench {
+export interface Bench extends Omit<Walk, 'judgeRest'> {
   strike: ComputedRef<StrikeEntry | undefined>;
   view: View;
   filter: Ref<StrikeFilter>;
@@ -31,11 +29,6 @@ export interface Bench {
   passing: (strike: StrikeEntry) => boolean;
   /** Place of the strike in the round, from 1. */
   place: ComputedRef<number>;
-  rows: ComputedRef<ChecklistRow[]>;
-  hidden: ComputedRef<ChecklistRow[]>;
-  row: Ref<CheckpointId | undefined>;
-  full: Ref<boolean>;
-  stars: Ref<readonly CheckpointId[]>;
   select: (strikeId: string | undefined) => void;
   neighbour: (steps: 1 | -1) => void;
   /** Goes to the hit before or after the playhead. */
@@ -43,43 +36,29 @@ export interface Bench {
   toggleHit: () => void;
   moveHit: () => void;
   believe: (steps: 1 | -1) => void;
-  tag: (call: string) => void;
+  /** Says what lands at the playhead. */
+  tag: (technique: TechniqueId | undefined) => void;
+  /** Makes the strike in hand its version for the body, or for the head again. */
+  toBody: () => void;
   see: (moment: Moment) => void;
   set: (moment: Moment, frame?: number) => void;
   remove: () => void;
-  moveRow: (steps: 1 | -1) => void;
-  judge: (verdict: Verdict | null) => void;
-  writeNote: (note: string) => void;
   restClean: () => void;
-  star: () => void;
 }
 
 /** What the coach has in hand: one strike, one row of its walk, and everything that can be done to them. */
-export function useBench({ view, timeline, player, worksOn, otherView }: BenchSetting): Bench {
+export function useBench({ data, player, otherView }: BenchSetting): Bench {
   const review = useReview();
   const moments = useMoments();
+  const { timeline } = data.film;
+  const { techniques } = data.catalogue;
   const hits = hitsAtPlayhead(timeline, () => player()?.at.value ?? 0);
   const filter = ref<StrikeFilter>(everyStrike);
-  const { stars, toggle } = useStars();
   const selected = ref<string>();
-  const row = ref<CheckpointId>();
-  const full = ref(false);
 
   const strike = computed(() => review.strikes.find(({ strikeId }) => strikeId === selected.value));
   const place = computed(() => review.strikes.findIndex(({ strikeId }) => strikeId === selected.value) + 1);
-  const checklist = computed(() => (strike.value ? checklistFor(strike.value.technique, view, otherView()) : []));
-  const rows = computed(() =>
-    walkOf(checklist.value, new Set([...stars.value, ...worksOn(strike.value?.technique ?? '')]), full.value),
-  );
-  const hidden = computed(() => checklist.value.filter(({ shown }) => !shown));
-
-  const verdictOf = (id: CheckpointId): Verdict | null | undefined => review.wordOf(selected.value!, id)?.verdict;
-  const firstOpen = (): CheckpointId | undefined =>
-    rows.value.find(({ checkpoint }) => !verdictOf(checkpoint.id))?.checkpoint.id ?? rows.value[0]?.checkpoint.id;
-  watch([selected, rows], ([now], [before]) => {
-    const stays = now === before && rows.value.some(({ checkpoint }) => checkpoint.id === row.value);
-    if (!stays) row.value = firstOpen();
-  });
+  const { judgeRest, ...walk } = useWalk(data, strike, otherView);
 
   function select(strikeId: string | undefined): void {
     selected.value = strikeId;
@@ -114,36 +93,22 @@ export function useBench({ view, timeline, player, worksOn, otherView }: BenchSe
     player()?.go(next);
   }
 
-  function tag(call: string): void {
-    const technique = techniqueCalled(call);
+  function tag(id: TechniqueId | undefined): void {
+    const technique = id && techniques.get(id);
     const at = player()?.at.value;
     if (!technique || at === undefined) return;
     const near = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
     if (near) review.changeStrike(near.strikeId, { technique: technique.id });
-    selected.value = near?.strikeId ?? review.addStrike(technique.id, guessedMoments(timeline, technique.id, at));
-  }
-
-  function judgeRows(words: Word[]): void {
-    const from = (id: CheckpointId): View => rows.value.find(({ checkpoint }) => checkpoint.id === id)?.from ?? view;
-    if (strike.value) review.judge(strike.value.strikeId, words.map((word) => ({ ...word, view: from(word.checkpointId) }))); // prettier-ignore
-  }
-
-  function moveRow(steps: 1 | -1): void {
-    const at = rows.value.findIndex(({ checkpoint }) => checkpoint.id === row.value);
-    row.value = rows.value[Math.max(0, Math.min(rows.value.length - 1, at + steps))]?.checkpoint.id;
+    selected.value = near?.strikeId ?? review.addStrike(technique.id, guessedMoments(timeline, technique, at));
   }
 
   return {
+    ...walk,
     strike,
-    view,
+    view: data.clip.view,
     filter,
     passing,
     place,
-    rows,
-    hidden,
-    row,
-    full,
-    stars,
     select,
     neighbour,
     hit,
@@ -151,6 +116,13 @@ export function useBench({ view, timeline, player, worksOn, otherView }: BenchSe
     moveHit: hits.move,
     believe: hits.believe,
     tag,
+    toBody() {
+      const { value } = strike;
+      if (!value) return;
+      const head = Object.keys(toTheBody).find((id) => toTheBody[id] === value.technique);
+      const other = toTheBody[value.technique] ?? head;
+      if (other) review.changeStrike(value.strikeId, { technique: other });
+    },
     see: (moment) => strike.value && player()?.go(strike.value[`${moment}Frame`]),
     set(moment, frame) {
       const { value } = strike;
@@ -166,19 +138,9 @@ export function useBench({ view, timeline, player, worksOn, otherView }: BenchSe
       review.changeStrike(value.strikeId, { removed: true });
       select(next?.strikeId);
     },
-    moveRow,
-    judge(verdict) {
-      if (!row.value) return;
-      judgeRows([{ checkpointId: row.value, verdict }]);
-      if (verdict) moveRow(1);
-    },
-    writeNote: (note) =>
-      row.value && judgeRows([{ checkpointId: row.value, verdict: verdictOf(row.value) ?? null, note: note || null }]),
     restClean() {
-      const open = rows.value.filter(({ checkpoint }) => !verdictOf(checkpoint.id));
-      judgeRows(open.map(({ checkpoint }) => ({ checkpointId: checkpoint.id, verdict: 'clean' })));
+      judgeRest();
       neighbour(1);
     },
-    star: () => row.value && toggle(row.value),
   };
 }

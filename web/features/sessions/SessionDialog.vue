@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { sessionDraftShape, sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
-import { roundKinds } from '@wax-fist/core/moments';
+import { padKinds, roundKinds } from '@wax-fist/core/moments';
+import { stances } from '@wax-fist/core/technique';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { rungs } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
-import { watch } from 'vue';
+import { computed, watch } from 'vue';
 import { ask } from '../../app/ask.ts';
 import FormDialog from '../../app/FormDialog.vue';
+import { useAsked } from '../../app/use-asked.ts';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '../../app/words.ts';
 
@@ -24,12 +27,25 @@ const empty = () => ({
   roundKind: last?.roundKind ?? ('heavy bag' as Session['roundKind']),
   rung: last?.rung ?? 3,
   schoolNote: '',
+  holderId: null as string | null,
+  holderStance: null as Session['holderStance'],
   id: uuid(),
   traineeId,
   heldOn: localDay(),
 });
 const { draft, problems, failure, busy, send } = useForm(sessionDraftShape, empty());
 watch(open, (now) => now && Object.assign(draft, session ?? empty()));
+const { value: people } = useAsked(() => ask(traineeEndpoints.listTrainees));
+const holders = computed(() => [
+  { value: null, title: 'Nobody of the club' },
+  ...(people.value ?? []).filter(({ id }) => id !== traineeId).map(({ id, name }) => ({ value: id, title: name })),
+]);
+const holderStances = [
+  { value: null, title: 'As usual, or no holder' },
+  ...stances.map((stance) => ({ value: stance, title: stance })),
+];
+/** Somebody stands on the other side of the pads. */
+const withPads = computed(() => padKinds.includes(draft.roundKind));
 const rungItems = rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }));
 
 const save = (): Promise<void> =>
@@ -53,6 +69,10 @@ const save = (): Promise<void> =>
     <VSelect v-model="draft.rung" label="Rung of the ladder" :items="rungItems" :error-messages="problems.rung" />
     <VTextField v-model="draft.place" label="Place" :error-messages="problems.place" />
     <VTextField v-model="draft.kit" label="Kit" placeholder="14 oz gloves, wraps" :error-messages="problems.kit" />
+    <div v-if="withPads" class="two">
+      <VSelect v-model="draft.holderId" label="Who holds" :items="holders" :error-messages="problems.holderId" />
+      <VSelect v-model="draft.holderStance" label="Holder’s stance" :items="holderStances" />
+    </div>
     <VTextarea
       v-model="draft.schoolNote"
       label="School note"
@@ -63,3 +83,11 @@ const save = (): Promise<void> =>
     />
   </FormDialog>
 </template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+</style>

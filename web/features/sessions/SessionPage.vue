@@ -3,7 +3,7 @@ import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
-import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
 import { viewNames, views, type View } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref } from 'vue';
@@ -14,6 +14,7 @@ import { shortDay } from '../../app/words.ts';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork, lacking } from '../footage/clip-work.ts';
 import ClipRow from '../footage/ClipRow.vue';
+import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
 
@@ -26,13 +27,23 @@ const {
   failure,
   again,
 } = useAsked(async () => {
-  const session = await ask(sessionEndpoints.showSession, { params: { sessionId } });
-  const trainee = { params: { traineeId: session.traineeId } };
-  const [tallies, corrections] = await Promise.all([
-    ask(reviewEndpoints.traineeTallies, trainee),
-    ask(correctionEndpoints.traineeCorrections, trainee),
-  ]);
-  return { session, tallies, corrections };
+  const session = (await ask(sessionEndpoints.showSession, { params: { sessionId } })) as SessionDetail;
+  const saidOf = async (traineeId: string) => {
+    const [tallies, corrections] = await Promise.all([
+      ask(reviewEndpoints.traineeTallies, { params: { traineeId } }),
+      ask(correctionEndpoints.traineeCorrections, { params: { traineeId } }),
+    ]);
+    return { tallies, corrections };
+  };
+  const [own, holders] = await Promise.all([saidOf(session.traineeId), session.holderId ? saidOf(session.holderId) : undefined]);
+  // Of each only what they did here: the one strikes, the other holds.
+  const strikes = ({ technique }: { technique: string }): boolean => technique !== 'holding';
+  const holds = ({ technique }: { technique: string }): boolean => technique === 'holding';
+  return {
+    session,
+    tallies: [...own.tallies.filter(strikes), ...(holders?.tallies.filter(holds) ?? [])],
+    corrections: [...own.corrections.filter(strikes), ...(holders?.corrections.filter(holds) ?? [])],
+  };
 });
 const working = computed(() => page.value?.session.clips.some(inWork));
 const timer = setInterval(() => working.value && void again(), 1000);
@@ -71,6 +82,13 @@ async function act(clip: Clip, what: Act): Promise<void> {
               }}<template v-if="page.session.place"> · {{ page.session.place }}</template
               ><template v-if="page.session.kit"> · {{ page.session.kit }}</template>
             </p>
+            <p v-if="page.session.holder">
+              Pads held by
+              <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.holder.id } }">{{
+                page.session.holder.name
+              }}</RouterLink>
+            </p>
+            <JudgedBy :session="page.session" @changed="again" />
             <p v-if="page.session.schoolNote">{{ page.session.schoolNote }}</p>
           </div>
           <VBtn variant="outlined" :prepend-icon="mdiPencil" class="no-print" @click="changing = true">Change</VBtn>

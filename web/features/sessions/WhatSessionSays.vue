@@ -3,7 +3,7 @@ import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
-import { checkpoint, families, techniques, type TechniqueId } from '@wax-fist/core/technique';
+import { families, type TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { faultsOfSeen, percent, rateInWords } from '../../app/words.ts';
 import ChangeSign from '../corrections/ChangeSign.vue';
@@ -11,7 +11,9 @@ import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
 import RateBand from '../corrections/RateBand.vue';
 import FamilySign from '../technique/FamilySign.vue';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 const { session, tallies, corrections } = defineProps<{
   session: SessionDetail;
   tallies: SessionTally[];
@@ -27,7 +29,7 @@ const answers = computed(() =>
     return {
       ...answer,
       technique,
-      row: checkpoint(answer.checkpointId),
+      row: catalogue.checkpoint(answer.checkpointId),
       now,
       was: answer.before && faultRate(answer.before.tally),
       settles:
@@ -47,7 +49,7 @@ const ofCorrections = computed(() =>
 );
 /** Most faults first; what was clean throughout comes last, in the order of the walk. */
 const byTechnique = computed(() =>
-  Object.values(techniques)
+  [...catalogue.newest.techniques.values()]
     .map((technique) => ({
       technique,
       rows: answers.value
@@ -75,7 +77,7 @@ const byTechnique = computed(() =>
   </div>
   <section v-for="{ technique, rows } in byTechnique" :key="technique.id">
     <h3>
-      <span class="number">{{ technique.call }}</span> {{ technique.name }}
+      {{ technique.name }}<template v-if="technique.id === 'holding' && session.holder">: {{ session.holder.name }}</template>
     </h3>
     <table>
       <thead>

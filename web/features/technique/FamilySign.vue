@@ -39,4 +39,8 @@ const { family, size = 16 } = defineProps<{ family: Family; size?: number }>();
 .exit {
   color: var(--exit);
 }
+.rhythm,
+.holding {
+  color: var(--quiet);
+}
 </style>

@@ -6,7 +6,9 @@ import { watch } from 'vue';
 import { ask } from '../../app/ask.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
 
+const catalogue = useCatalogue();
 const open = defineModel<boolean>({ required: true });
 /** Who is changed; without, somebody is added. */
 const { trainee = undefined } = defineProps<{ trainee?: Trainee }>();
@@ -18,6 +20,7 @@ const empty = () => ({
   stance: 'orthodox' as Trainee['stance'],
   grade: 'beginner' as Trainee['grade'],
   note: '',
+  schoolId: null as string | null,
 });
 const { draft, problems, failure, busy, send } = useForm(traineeDraftShape, empty());
 watch(open, (now) => now && Object.assign(draft, trainee ?? empty()));
@@ -42,6 +45,12 @@ const save = (): Promise<void> =>
       />
     </VRadioGroup>
     <VSelect v-model="draft.grade" label="Grade" :items="[...grades]" :error-messages="problems.grade" />
+    <VSelect
+      v-model="draft.schoolId"
+      label="School"
+      :items="[{ value: null, title: 'As the club' }, ...catalogue.schools.map(({ id, name }) => ({ value: id, title: name }))]"
+      :error-messages="problems.schoolId"
+    />
     <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
   </FormDialog>
 </template>

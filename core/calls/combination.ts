@@ -1,0 +1,32 @@
+import type { TechniqueId } from '../technique/index.ts';
+
+/** One strike, defence or move that is called. */
+export interface Call {
+  kind: 'call';
+  technique: TechniqueId;
+  feint: boolean;
+  /** What goes at the same time, such as a step. */
+  together: readonly TechniqueId[];
+}
+export interface Pause {
+  kind: 'pause';
+}
+/** Items said once and done several times. */
+export interface Repeat {
+  kind: 'repeat';
+  times: number;
+  items: readonly CombinationItem[];
+}
+export type CombinationItem = Call | Pause | Repeat;
+export type Combination = readonly CombinationItem[];
+
+/** Every call in its order, repeats written out, pauses left out. */
+export const callsOf = (combination: Combination): Call[] =>
+  combination.flatMap((item) => {
+    if (item.kind === 'pause') return [];
+    return item.kind === 'call' ? [item] : Array.from({ length: item.times }, () => callsOf(item.items)).flat();
+  });
+
+/** What is thrown and should be seen, feints left out: a feint is not tagged. */
+export const techniquesOf = (combination: Combination): TechniqueId[] =>
+  callsOf(combination).flatMap(({ technique, feint, together }) => (feint ? [] : [technique, ...together]));

@@ -1,0 +1,191 @@
+import type { Catalogue, Stance, TechniqueId } from '../technique/index.ts';
+import { toTheBody, type CallBook } from './book.ts';
+import type { Call, Combination, CombinationItem } from './combination.ts';
+import { nearestNames, plainWords, sidesAsLeads, vocabularyOf } from './vocabulary.ts';
+
+export interface CallError {
+  /** Index of the character at which it went wrong, from 0. */
+  at: number;
+  length: number;
+  says: string;
+  /** Names that may have been meant. */
+  nearest: readonly string[];
+}
+export type Parsed = { ok: true; combination: Combination } | { ok: false; errors: readonly CallError[] };
+
+export interface Reading {
+  book: CallBook;
+  catalogue: Catalogue;
+  /** Makes left and right mean something; orthodox when not told. */
+  stance?: Stance;
+}
+
+interface Token {
+  kind: 'number' | 'word' | 'times' | '(' | ')' | '+' | ',';
+  text: string;
+  at: number;
+}
+
+const mostTimes = 50;
+/** Written out no combination is longer; more than this nobody could throw or remember. */
+const mostCalls = 500;
+const longestName = 6;
+
+const patterns: readonly [Token['kind'] | 'space', RegExp][] = [
+  ['space', /[\s\-–,;.]+/y],
+  ['times', /[x×]\s*\d+(?![a-z0-9])/iy],
+  ['number', /f?\d+b?(?![0-9a-wyz])/iy],
+  ['word', /[a-z][a-z0-9'’]*/iy],
+  ['(', /\(/y],
+  [')', /\)/y],
+  ['+', /\+/y],
+]; // prettier-ignore
+
+function tokensOf(text: string, errors: CallError[]): Token[] {
+  const tokens: Token[] = [];
+  for (let at = 0; at < text.length;) {
+    const found = patterns.flatMap(([kind, pattern]) => {
+      pattern.lastIndex = at;
+      const met = pattern.exec(text);
+      return met ? [{ kind, text: met[0], at }] : [];
+    })[0];
+    if (!found) {
+      errors.push({ at, length: 1, says: `“${text[at]}” means nothing in a combination.`, nearest: [] });
+      at++;
+      continue;
+    }
+    if (found.kind !== 'space') tokens.push(found as Token);
+    at += found.text.length;
+  }
+  return tokens;
+}
+
+/**
+ * Reads a combination: numbers of the book and names, with `-`, a comma or a space between; `b` after a number means to the
+ * body, `f` before it (or the word feint) a feint, `x3` three times, brackets group, `+` at the same time.
+ * Everything that is wrong is told at once, each with its place.
+ */
+export function parseCombination(text: string, { book, catalogue, stance = 'orthodox' }: Reading): Parsed {
+  const errors: CallError[] = [];
+  const tokens = tokensOf(text, errors);
+  const vocabulary = vocabularyOf(catalogue);
+  let next = 0;
+  const fail = (at: number, length: number, says: string, nearest: readonly string[] = []): undefined =>
+    void errors.push({ at, length, says, nearest });
+
+  function items(opened: Token | undefined): CombinationItem[] {
+    const list: CombinationItem[] = [];
+    for (;;) {
+      const token = tokens[next];
+      if (!token) {
+        if (opened) fail(opened.at, 1, 'This bracket is never closed.');
+        return list;
+      }
+      if (token.kind === ')') {
+        next++;
+        if (opened) return list;
+        fail(token.at, 1, 'This bracket was never opened.');
+        continue;
+      }
+      const item = oneItem(token);
+      if (item) list.push(item);
+    }
+  }
+
+  function oneItem(token: Token): CombinationItem | undefined {
+    if (token.kind === '(') {
+      next++;
+      const inside = items(token);
+      if (inside.length === 0) return fail(token.at, 1, 'There is nothing in this bracket.');
+      return repeated({ kind: 'repeat', times: 1, items: inside });
+    }
+    if (token.kind === 'times') {
+      next++;
+      return fail(token.at, token.text.length, 'There is nothing before this to be repeated.');
+    }
+    if (token.kind === '+') {
+      next++;
+      return fail(token.at, 1, 'A “+” stands between two things that go together.');
+    }
+    const call = oneCall();
+    return call && repeated(call);
+  }
+
+  /** A call with what goes together with it. */
+  function oneCall(): CombinationItem | undefined {
+    const first = named();
+    if (!first) return undefined;
+    const together: TechniqueId[] = [];
+    while (tokens[next]?.kind === '+') {
+      const plus = tokens[next++]!;
+      const other = tokens[next] && ['number', 'word'].includes(tokens[next]!.kind) ? named() : undefined;
+      if (other?.kind === 'call') together.push(other.technique);
+      else if (!other && errors.length === 0) fail(plus.at, 1, 'Something has to come after “+”.');
+    }
+    return first.kind === 'call' ? { ...first, together } : first;
+  }
+
+  function repeated(item: CombinationItem): CombinationItem {
+    const token = tokens[next];
+    if (token?.kind !== 'times') return item.kind === 'repeat' && item.times === 1 && item.items.length === 1 ? item.items[0]! : item; // prettier-ignore
+    next++;
+    const times = Number(/\d+/.exec(token.text)![0]);
+    if (times < 1 || times > mostTimes) fail(token.at, token.text.length, `Repeat between 1 and ${mostTimes} times.`);
+    return { kind: 'repeat', times, items: item.kind === 'repeat' ? item.items : [item] };
+  }
+
+  /** A number or a name at `next`, which moves on past it. */
+  function named(): Call | { kind: 'pause' } | undefined {
+    const token = tokens[next]!;
+    return token.kind === 'number' ? byNumber(token) : byName(token);
+  }
+
+  function byNumber(token: Token): Call | undefined {
+    next++;
+    const [, feint, number, body] = /^(f?)(\d+)(b?)$/i.exec(token.text)!;
+    const technique = book.calls[number!];
+    const place = [token.at, token.text.length] as const;
+    if (!technique) return fail(...place, `${book.name} has no ${number}.`, Object.keys(book.calls));
+    if (!body) return callOf(technique, Boolean(feint));
+    const low = toTheBody[technique];
+    const { name } = catalogue.techniques.get(technique) ?? { name: technique };
+    return low ? callOf(low, Boolean(feint)) : fail(...place, `There is no ${name.toLowerCase()} to the body.`);
+  }
+
+  /** The longest run of words that is a name. */
+  function byName(token: Token): Call | { kind: 'pause' } | undefined {
+    const feint = /^(f|feint)$/i.test(token.text) && tokens[next + 1] !== undefined;
+    if (feint) {
+      next++;
+      const call = ['number', 'word'].includes(tokens[next]!.kind) ? named() : undefined;
+      return call?.kind === 'call' ? { ...call, feint: true } : fail(token.at, token.text.length, 'What is feinted?');
+    }
+    if (/^pause$/i.test(token.text)) {
+      next++;
+      return { kind: 'pause' };
+    }
+    const run: Token[] = [];
+    // A number inside a name, as in “rising 45 kick”, is a word of it.
+    for (let ahead = next; ahead < tokens.length && run.length < longestName && ['word', 'number'].includes(tokens[ahead]!.kind); ahead++) run.push(tokens[ahead]!); // prettier-ignore
+    for (let length = run.length; length > 0; length--) {
+      const technique = vocabulary.get(sidesAsLeads(plainWords(run.slice(0, length).map((one) => one.text).join(' ')), stance)); // prettier-ignore
+      if (!technique) continue;
+      next += length;
+      return callOf(technique, false);
+    }
+    next++;
+    const nearest = nearestNames(vocabulary, sidesAsLeads(plainWords(token.text), stance));
+    const several = nearest.length > 1 && nearest.every((name) => ` ${name} `.includes(` ${plainWords(token.text)} `));
+    return fail(token.at, token.text.length, several ? `“${token.text}” can mean more than one.` : `“${token.text}” is not known.`, nearest); // prettier-ignore
+  }
+
+  const callOf = (technique: TechniqueId, feint: boolean): Call => ({ kind: 'call', technique, feint, together: [] });
+
+  const combination = items(undefined);
+  if (errors.length === 0 && combination.length === 0) fail(0, 0, 'Nothing is called.');
+  if (errors.length === 0 && written(combination) > mostCalls) fail(0, text.length, `More than ${mostCalls} calls are no combination.`); // prettier-ignore
+  return errors.length > 0 ? { ok: false, errors } : { ok: true, combination };
+}
+
+const written = (items: Combination): number =>
+  items.reduce((sum, item) => sum + (item.kind === 'repeat' ? item.times * written(item.items) : 1), 0);

@@ -1,0 +1,3 @@
+export * from './measured.ts';
+export * from './proposal.ts';
+export * from './timing.ts';

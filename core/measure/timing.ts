@@ -1,0 +1,22 @@
+import { gapAt, timeOf, type FrameTimeline, type StrikeMoments } from '../moments/index.ts';
+import type { MeasureId } from '../technique/index.ts';
+import type { Measured } from './measured.ts';
+
+/**
+ * Time home by time out, from the three moments alone. Each moment is known to half of the gap between its frames; the doubt is
+ * carried through r = (home − contact) / (contact − launch) to first order, contact counting in both.
+ */
+export function snapRatio(timeline: FrameTimeline, { launchFrame, contactFrame, homeFrame }: StrikeMoments): Measured {
+  const [launch, contact, home] = [launchFrame, contactFrame, homeFrame].map((frame) => timeOf(timeline, frame)) as [number, number, number]; // prettier-ignore
+  const [out, back] = [contact - launch, home - contact];
+  if (out <= 0 || back <= 0) return { value: undefined, reason: 'Launch, contact and home lie on one frame: set them, or film at more frames a second.' }; // prettier-ignore
+  const value = back / out;
+  const half = (frame: number): number => gapAt(timeline, frame) / 2;
+  const doubt = Math.hypot(half(homeFrame) / out, (half(launchFrame) * value) / out, (half(contactFrame) * (1 + value)) / out);
+  return { value, doubt };
+}
+
+/** What can be measured from the moments of a strike, without a look at the picture. */
+export const measuresOfMoments: Readonly<
+  Partial<Record<MeasureId, (timeline: FrameTimeline, moments: StrikeMoments) => Measured>>
+> = { 'snap-ratio': snapRatio };

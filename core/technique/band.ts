@@ -1,0 +1,25 @@
+/** From and to, both included; null is open. */
+export type Span = readonly [from: number | null, to: number | null];
+
+/** Where a measure is clean, and where it is one to watch; beyond is a fault. */
+export interface Band {
+  clean: Span;
+  watch: Span;
+}
+export type BandVerdict = 'clean' | 'watch' | 'fault';
+
+export const within = ([from, to]: Span, value: number): boolean => value >= (from ?? -Infinity) && value <= (to ?? Infinity);
+
+export const verdictIn = ({ clean, watch }: Band, value: number): BandVerdict =>
+  within(clean, value) ? 'clean' : within(watch, value) ? 'watch' : 'fault';
+
+/** What is wrong with a band, in words; undefined when nothing is. */
+export function bandTrouble({ clean, watch }: Band): string | undefined {
+  const ends = [...clean, ...watch].filter((end) => end !== null);
+  if (ends.length === 0) return 'A band needs at least one end.';
+  if (ends.some((end) => !Number.isFinite(end))) return 'The ends of a band are numbers.';
+  for (const [from, to] of [clean, watch]) if (from !== null && to !== null && from >= to) return 'A band ends after it begins.';
+  const lower = (watch[0] ?? -Infinity) <= (clean[0] ?? -Infinity);
+  const higher = (watch[1] ?? Infinity) >= (clean[1] ?? Infinity);
+  return lower && higher ? undefined : 'What is clean lies inside of what is one to watch.';
+}

@@ -1,0 +1,68 @@
+import { everywhere, slow, type Checkpoint } from './row.ts';
+
+/** Of a whole round, not of one strike. */
+export const rhythmCheckpoints = [
+  {
+    id: 'rh.combo', family: 'rhythm', stop: 'round', phase: 'exit', name: 'One to four, then move',
+    question: 'Combinations of one to four, then a move?',
+    clean: 'Short bursts with something between them.',
+    faults: ['standing and trading', 'single strikes only'],
+    why: 'A long burst on one spot is answered before it ends.',
+    cues: ['Four at most, then feet'], severity: 'polish', views: everywhere,
+    measure: 'ear', leastRate: slow, causes: [],
+  },
+  {
+    id: 'rh.move', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Moves between',
+    question: 'Does it move between combinations and keep the bag in front?',
+    clean: 'A new place for each combination, square to a bag that swings.',
+    faults: ['waits for the bag', 'same spot all round'],
+    why: 'Whoever waits for the bag waits for the partner.',
+    cues: ['Walk with the bag'], severity: 'base', views: everywhere,
+    measure: 'eye', leastRate: slow, causes: [],
+  },
+  {
+    id: 'rh.pace', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Pace to the bell',
+    question: 'Is the work kept up to the bell?',
+    clean: 'As many strikes in the last half minute as in the first.',
+    faults: ['dies early', 'waits for the last ten seconds'],
+    why: 'Rounds are lost at their end.',
+    cues: ['Work through the bell'], severity: 'power', views: everywhere,
+    measure: 'pace', leastRate: slow, causes: [],
+  },
+  {
+    id: 'rh.fade', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Clean when tired',
+    question: 'Are guard and snap as good late as early?',
+    clean: 'The last third looks like the first.',
+    faults: ['hands sink', 'pushes late'],
+    why: 'What only works fresh does not work.',
+    cues: ['Last one like the first'], severity: 'exposure', views: everywhere,
+    measure: 'eye', leastRate: slow, causes: ['rh.pace'],
+  },
+  {
+    id: 'rh.even', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Even beat',
+    question: 'Is the beat even?',
+    clean: 'Could be set to a metronome.',
+    faults: ['stumbles', 'missed beats'],
+    why: 'An uneven beat is a fist that arrives at another place each time.',
+    cues: ['Count it out loud'], severity: 'base', views: everywhere,
+    measure: 'beat-variation', leastRate: slow, causes: ['gd.fist-elbow-level'],
+  },
+  {
+    id: 'rh.sides', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Both sides',
+    question: 'Do both hands, and both leads where asked, get their share?',
+    clean: 'No side does the work of two.',
+    faults: ['one hand only', 'weak side left out'],
+    why: 'The side that is never trained is the side that will be needed.',
+    cues: ['One for you, one for you'], severity: 'base', views: everywhere,
+    measure: 'eye', leastRate: slow, causes: [],
+  },
+  {
+    id: 'rh.recipe', family: 'rhythm', stop: 'round', phase: 'exit', name: 'What was planned',
+    question: 'Did the round do what was planned?',
+    clean: 'The calls, in their order, to the end.',
+    faults: ['drops one', 'adds its own', 'swaps two'],
+    why: 'What is always left out of a set is what needs the work.',
+    cues: ['Say it, then throw it'], severity: 'polish', views: everywhere,
+    measure: 'eye', leastRate: slow, causes: [],
+  },
+] as const satisfies readonly Checkpoint[]; // prettier-ignore

@@ -1,0 +1,42 @@
+import type { Family, Phase, Severity, WalkStop } from '../family.ts';
+import type { MeasureId } from '../measure.ts';
+import { across, sides, views, type View } from '../view.ts';
+
+/** One observable thing with a clean-or-fault decision. */
+export interface Checkpoint {
+  id: string;
+  family: Family;
+  /** Where the eye goes for it. */
+  stop: WalkStop;
+  /** The still that shows it best. */
+  phase: Phase;
+  /** Two or three words for charts and rows. */
+  name: string;
+  question: string;
+  clean: string;
+  faults: readonly string[];
+  why: string;
+  /** Short enough to be shouted. At least one. */
+  cues: readonly string[];
+  severity: Severity;
+  /** Views from which it can be judged. */
+  views: readonly View[];
+  /** What measures it; else only the coach can tell. */
+  measure: MeasureId | 'eye' | 'ear';
+  /** Frames a second below which it is over between two frames. */
+  leastRate: number;
+  /** Checkpoints upstream: their faults often bring this one about. */
+  causes: readonly string[];
+}
+
+/** What stands still long enough for every camera. */
+export const slow = 0;
+/** What is over in a few hundredths of a second. */
+export const quick = 50;
+
+export const everywhere: readonly View[] = views;
+export const sideOrQuarter: readonly View[] = [...sides, 'quarter'];
+export const frontOrQuarter: readonly View[] = ['front', 'quarter'];
+export const frontOrSide: readonly View[] = ['front', 'lead-side'];
+export const notRear: readonly View[] = ['front', ...sides, 'quarter'];
+export { across, sides };

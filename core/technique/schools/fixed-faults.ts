@@ -1,0 +1,55 @@
+import { bandTrouble, type Band, type Span } from '../band.ts';
+import type { ShippedCheckpointId } from '../checkpoint.ts';
+import type { ShippedTechniqueId } from '../technique.ts';
+
+/** What is a fault in every school, whatever the switches and the club’s own bands say. */
+export interface FixedFault {
+  checkpoint: ShippedCheckpointId;
+  techniques?: readonly ShippedTechniqueId[];
+  /** Beyond this a measure is a fault; none where no measure tells it. */
+  within?: Span;
+  says: string;
+}
+
+const fullRounds = ['rear-round', 'lead-round', 'switch-round', 'step-off-round', 'alternating-round'] as const;
+
+export const fixedFaults: readonly FixedFault[] = [
+  { checkpoint: 'sm.extension', within: [null, 178], says: 'An elbow locked at full speed' },
+  { checkpoint: 'sm.wrist', within: [null, 18], says: 'A wrist bent on contact' },
+  {
+    checkpoint: 'pv.support-turn',
+    techniques: fullRounds,
+    within: [45, null],
+    says: 'A standing foot that does not turn on a full round kick',
+  },
+  {
+    checkpoint: 'pv.lead-turn',
+    techniques: ['lead-hook', 'double-lead-hook', 'lead-body-hook'],
+    within: [20, null],
+    says: 'A lead foot planted on a hard lead hook',
+  },
+  { checkpoint: 'sm.target', says: 'An uppercut at belt height, a blow behind the side seam or below the belt line' },
+  { checkpoint: 'gd.other-hand', within: [null, 1.2], says: 'An idle hand below the chest' },
+  { checkpoint: 'pv.no-cross', within: [0.4, null], says: 'Feet that cross' },
+  { checkpoint: 'st.lean', within: [-12, null], says: 'Hips poked back on straights' },
+  { checkpoint: 'sm.level', within: [0.3, null], says: 'A level changed by bending at the waist' },
+  { checkpoint: 'ph.head-clear', says: 'A holder’s head behind the pad' },
+];
+
+export const fixedFor = (technique: string, checkpoint: string): FixedFault | undefined =>
+  fixedFaults.find(
+    (fault) =>
+      fault.checkpoint === checkpoint && (!fault.techniques || (fault.techniques as readonly string[]).includes(technique)),
+  );
+
+const tightest = ([from, to]: Span, [least, most]: Span): Span => [
+  least === null ? from : Math.max(from ?? least, least),
+  most === null ? to : Math.min(to ?? most, most),
+];
+
+/** The band with its ends drawn in to what no school allows beyond; an end that would vanish stays at the fixed one. */
+export function drawnIn(band: Band, { within }: FixedFault): Band {
+  if (!within) return band;
+  const inside = { clean: tightest(band.clean, within), watch: tightest(band.watch, within) };
+  return bandTrouble(inside) ? { clean: within, watch: within } : inside;
+}

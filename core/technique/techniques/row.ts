@@ -1,0 +1,99 @@
+import type { Ms } from '../../units.ts';
+import type { Band } from '../band.ts';
+import type { ShippedCheckpointId } from '../checkpoint.ts';
+import type { StrikeFamily } from '../family.ts';
+
+export const techniqueKinds = [
+  'hand', 'jab-cross', 'elbow', 'kick', 'knee', 'defence', 'footwork', 'bag', 'pads', 'holding',
+] as const; // prettier-ignore
+export type TechniqueKind = (typeof techniqueKinds)[number];
+
+export const techniqueKindNames: Record<TechniqueKind, string> = {
+  hand: 'Hands',
+  'jab-cross': 'Ways to move the jab–cross',
+  elbow: 'Elbows',
+  kick: 'Kicks',
+  knee: 'Knees',
+  defence: 'Defence',
+  footwork: 'Footwork',
+  bag: 'Bags',
+  pads: 'Pads',
+  holding: 'Holding pads',
+};
+
+export const targetZones = ['face', 'chin', 'temple', 'solar plexus', 'ribs', 'hip', 'thigh', 'lower leg'] as const;
+export type TargetZone = (typeof targetZones)[number];
+export type Side = 'lead' | 'rear' | 'both';
+export type Range = 'long' | 'middle' | 'close' | 'any';
+
+/** Checkpoints that go together, under a name. */
+export const checkpointLists = {
+  /** Looked at in the ready phase of every technique. */
+  base: ['st.width', 'st.heels', 'st.knees', 'st.lean', 'st.chin', 'gd.height', 'gd.elbows'],
+  /** In every strike with a hand. */
+  hand: ['sm.telegraph', 'gd.other-hand', 'sm.breath', 'ex.move', 'ex.reset'],
+  straight: [
+    'sm.straight', 'sm.turnover', 'sm.wrist', 'sm.extension', 'sm.range', 'gd.cover', 'gd.return-line', 'sm.snap', 'st.balance',
+  ],
+  jab: ['pv.sync'],
+  cross: ['sm.rotation', 'sm.hip-stop', 'pv.rear-turn', 'pv.knee-elbow', 'pv.rear-slide'],
+  hook: [
+    'sm.hook-angle', 'sm.hook-plane', 'sm.hook-width', 'sm.hook-stop', 'sm.wrist', 'sm.range', 'sm.rotation', 'gd.return-line',
+  ],
+  uppercut: ['sm.load', 'sm.uppercut-path', 'sm.wrist', 'sm.range', 'sm.target', 'sm.rotation'],
+  bodyHook: ['sm.body-hook-order', 'sm.level', 'sm.hook-width', 'sm.target', 'sm.wrist'],
+  kick: ['sm.telegraph', 'gd.kick-hand', 'kk.upright', 'kk.return', 'ex.reset'],
+  round: ['pv.support-turn', 'kk.level-leg', 'kk.surface', 'kk.through', 'sm.rotation'],
+  defence: ['ex.reset'],
+  steps: ['pv.first-foot', 'pv.recover', 'pv.no-cross'],
+  holder: [
+    'ph.narrow', 'ph.distinct', 'ph.rib-line', 'ph.firm', 'ph.head-clear', 'ph.angle', 'ph.turn', 'ph.feed', 'ph.lead',
+    'ph.feedback',
+  ],
+} as const satisfies Record<string, readonly ShippedCheckpointId[]>; // prettier-ignore
+export type CheckpointListName = keyof typeof checkpointLists;
+
+/** A technique as the tables tell it. */
+export interface TechniqueRow {
+  id: string;
+  name: string;
+  kind: TechniqueKind;
+  side: Side;
+  range: Range;
+  /** Other names that people use. */
+  alsoSaid: readonly string[];
+  lists: readonly CheckpointListName[];
+  beyond: readonly ShippedCheckpointId[];
+  /** Where it differs from what its measures ask in general. */
+  bands?: Partial<Record<ShippedCheckpointId, Band>>;
+  /** Nothing below the belt line and nothing behind the side seam, ever. */
+  zones: readonly TargetZone[];
+  /** Faults that usually bring each other about, first cause first. */
+  chain: readonly ShippedCheckpointId[];
+  /** What can hurt, for striker or holder. */
+  risk: string;
+  /** Why a family is not looked at. */
+  without?: Partial<Record<StrikeFamily, string>>;
+  /** Usual time from launch to contact, for a first guess at the launch. */
+  usualOut: Ms;
+  /** Usual time from contact to home. */
+  usualReturn: Ms;
+}
+
+const above = (clean: number, watch: number): Band => ({ clean: [clean, null], watch: [watch, null] });
+const between = (clean: readonly [number, number], watch: readonly [number, number]): Band => ({ clean, watch });
+
+/** Bands that several techniques share. */
+export const bandOf = {
+  rearTurn: above(40, 20),
+  leadTurn: above(45, 25),
+  bodyTurn: above(55, 35),
+  smallTurn: above(30, 15),
+  hookElbow: between([75, 115], [60, 130]),
+  hookReach: between([0.45, 0.85], [0.35, 0.95]),
+  uppercutReach: between([0.35, 0.7], [0.25, 0.8]),
+  fullSupport: above(75, 45),
+  risingSupport: between([10, 45], [0, 60]),
+  risingPath: between([30, 60], [20, 70]),
+  risingElbow: between([100, 130], [85, 145]),
+} as const satisfies Record<string, Band>;

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
+import { techniqueEndpoints, type SavedCallBook } from '@wax-fist/contract/technique';
+import { v7 as uuid } from 'uuid';
+import { computed, onMounted, ref, watch } from 'vue';
+import { ask } from '../../app/ask.ts';
+import { useCatalogue } from '../technique/catalogue-store.ts';
+import CallSets from './CallSets.vue';
+import CallTranslator from './CallTranslator.vue';
+
+/** What the numbers mean that are shouted here, and how to say a combination in another way. */
+const catalogue = useCatalogue();
+const failure = ref<string>();
+const pickedId = ref<string>();
+const draft = ref<{ id: string; name: string; calls: { number: string; technique: string }[] }>();
+onMounted(() => void carefully(catalogue.again));
+
+async function carefully(act: () => Promise<unknown>): Promise<void> {
+  failure.value = undefined;
+  await act().catch((error: Error) => (failure.value = error.message));
+}
+const used = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault)?.bookId);
+const picked = computed<SavedCallBook | undefined>(
+  () => catalogue.books.find(({ id }) => id === pickedId.value) ?? catalogue.books.find(({ id }) => id === used.value),
+);
+watch(pickedId, () => (draft.value = undefined));
+const inOrder = (calls: Record<string, string>) =>
+  Object.entries(calls)
+    .map(([number, technique]) => ({ number, technique }))
+    .sort((a, b) => Number(a.number) - Number(b.number));
+const rows = computed(() => draft.value?.calls ?? inOrder(picked.value?.calls ?? {}));
+const begin = (book: SavedCallBook, copy: boolean): void =>
+  void (draft.value = {
+    id: copy ? uuid() : book.id,
+    name: copy ? `${book.name}, our way` : book.name,
+    calls: inOrder(book.calls),
+  });
+const add = (): void => {
+  const { calls } = draft.value!;
+  const free = Array.from({ length: 99 }, (_, place) => String(place + 1)).find((one) => !calls.some(({ number }) => number === one)); // prettier-ignore
+  calls.push({ number: free!, technique: 'rear-round' });
+};
+const save = () =>
+  carefully(async () => {
+    const { id, name, calls } = draft.value!;
+    const body = {
+      id,
+      name,
+      calls: Object.fromEntries(calls.map(({ number, technique }) => [number.trim(), technique])) as never,
+    };
+    await ask(techniqueEndpoints.saveCallBook, { params: { bookId: id }, body });
+    await catalogue.again();
+    draft.value = undefined;
+    pickedId.value = id;
+  });
+const remove = (bookId: string) =>
+  carefully(async () => {
+    await ask(techniqueEndpoints.removeCallBook, { params: { bookId } });
+    pickedId.value = undefined;
+    await catalogue.again();
+  });
+const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id, name }) => ({ value: id, title: name })));
+</script>
+
+<template>
+  <div class="page">
+    <h1>Call books</h1>
+    <p class="quiet lead">
+      Numbers mean lead and rear, so a southpaw’s 1 is the right hand. Which book is counted by, the
+      <RouterLink :to="{ name: 'schools' }">school</RouterLink> says; on the bench its numbers are the keys.
+    </p>
+    <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
+    <div class="columns">
+      <section aria-label="Books">
+        <div class="books" role="tablist">
+          <button
+            v-for="book in catalogue.books"
+            :key="book.id"
+            type="button"
+            role="tab"
+            :aria-selected="!draft && book.id === picked?.id"
+            @click="
+              pickedId = book.id;
+              draft = undefined;
+            "
+          >
+            {{ book.name }}<small v-if="book.id === used" class="quiet"> in use</small>
+          </button>
+        </div>
+        <VTextField v-if="draft" v-model="draft.name" label="Name" density="compact" maxlength="120" class="mt-3" />
+        <ol class="calls">
+          <li v-for="(row, place) in rows" :key="place">
+            <template v-if="draft">
+              <VTextField v-model="row.number" aria-label="Number" density="compact" hide-details class="number" maxlength="2" />
+              <VAutocomplete v-model="row.technique" :items="names" aria-label="Technique" density="compact" hide-details />
+              <VBtn
+                :icon="mdiDeleteOutline"
+                size="x-small"
+                variant="text"
+                :aria-label="`Take ${row.number} out`"
+                @click="draft.calls.splice(place, 1)"
+              />
+            </template>
+            <template v-else>
+              <b class="number big">{{ row.number }}</b>
+              <RouterLink :to="{ name: 'technique', params: { technique: row.technique } }">{{
+                catalogue.technique(row.technique).name
+              }}</RouterLink>
+            </template>
+          </li>
+        </ol>
+        <div class="acts">
+          <template v-if="draft">
+            <VBtn color="primary" @click="save">Save this book</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="add">A number more</VBtn>
+            <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
+          </template>
+          <template v-else-if="picked">
+            <VBtn v-if="!picked.ready" variant="outlined" @click="begin(picked, false)">Change</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="begin(picked, true)">Copy and change</VBtn>
+            <VBtn v-if="!picked.ready" variant="text" @click="remove(picked.id)">Remove</VBtn>
+          </template>
+        </div>
+      </section>
+      <div>
+        <CallTranslator v-if="picked" :books="catalogue.books" :book="picked" :catalogue="catalogue.newest" />
+        <CallSets v-if="picked" :book="picked" :catalogue="catalogue.newest" />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lead {
+  margin-bottom: 16px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 380px minmax(0, 1fr);
+  gap: 40px;
+}
+.books {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.books button {
+  padding: 6px 12px;
+  border-bottom: 3px solid transparent;
+}
+.books button[aria-selected='true'] {
+  border-bottom-color: rgb(var(--v-theme-primary));
+  font-weight: 700;
+}
+.calls {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0;
+}
+.calls li {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  border-top: 1px solid var(--line);
+  min-height: 42px;
+}
+.calls .number {
+  flex: none;
+  width: 64px;
+}
+.big {
+  font-size: 24px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { mdiDeleteOutline } from '@mdi/js';
+import { techniqueEndpoints, type CallSet } from '@wax-fist/contract/technique';
+import { parseCombination, sayInNumbers, sayInWords, type CallBook } from '@wax-fist/core/calls';
+import type { Catalogue } from '@wax-fist/core/technique';
+import { v7 as uuid } from 'uuid';
+import { ref } from 'vue';
+import { ask } from '../../app/ask.ts';
+import { useAsked } from '../../app/use-asked.ts';
+import CombinationField from './CombinationField.vue';
+
+/** Sets that are learned by heart. Kept in words, so that they mean the same with every book. */
+const { book, catalogue } = defineProps<{ book: CallBook; catalogue: Catalogue }>();
+const { value: sets, failure, again } = useAsked(() => ask(techniqueEndpoints.listCallSets));
+const name = ref('');
+const text = ref('');
+const remark = ref<string>();
+
+async function act(doing: Promise<unknown>): Promise<void> {
+  remark.value = undefined;
+  await doing.then(again).catch((error: Error) => (remark.value = error.message));
+}
+async function add(): Promise<void> {
+  const parsed = parseCombination(text.value, { book, catalogue });
+  if (!parsed.ok) return void (remark.value = parsed.errors[0]!.says);
+  const set = { id: uuid(), name: name.value, recipe: sayInWords(parsed.combination, catalogue) };
+  await act(ask(techniqueEndpoints.saveCallSet, { params: { setId: set.id }, body: set }));
+  if (!remark.value) name.value = text.value = '';
+}
+const remove = (setId: string) => act(ask(techniqueEndpoints.removeCallSet, { params: { setId } }));
+const inNumbers = ({ recipe }: CallSet): string => {
+  const parsed = parseCombination(recipe, { book, catalogue });
+  return parsed.ok ? sayInNumbers(parsed.combination, book, catalogue) : '';
+};
+</script>
+
+<template>
+  <section aria-label="Sets">
+    <h2>Sets to know by heart</h2>
+    <VAlert v-if="remark ?? failure" type="warning" variant="tonal" density="compact" role="alert">{{
+      remark ?? failure
+    }}</VAlert>
+    <ul>
+      <li v-for="set in sets ?? []" :key="set.id">
+        <b>{{ set.name }}</b>
+        <span>{{ set.recipe }}</span>
+        <span class="number quiet">{{ inNumbers(set) }}</span>
+        <VBtn :icon="mdiDeleteOutline" size="x-small" variant="text" :aria-label="`Remove ${set.name}`" @click="remove(set.id)" />
+      </li>
+      <li v-if="sets?.length === 0" class="quiet none">
+        None yet. A grade’s combinations go here, and from here into a round’s plan.
+      </li>
+    </ul>
+    <form class="add" @submit.prevent="add">
+      <VTextField v-model="name" label="Name" density="compact" hide-details maxlength="120" class="name" />
+      <CombinationField v-model="text" label="Combination" :book="book" :catalogue="catalogue" class="what" />
+      <VBtn type="submit" variant="outlined" :disabled="!name.trim() || !text.trim()">Add</VBtn>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: 0;
+  font-size: 18px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 150px 1fr auto auto;
+  gap: 12px;
+  align-items: baseline;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+li.none {
+  display: block;
+}
+.add {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+  margin-top: 8px;
+}
+.name {
+  max-width: 180px;
+}
+.what {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { SavedCallBook } from '@wax-fist/contract/technique';
+import { parseCombination, sayInNumbers, sayInWords, sayWithHands, withoutNumber } from '@wax-fist/core/calls';
+import { stances, type Catalogue } from '@wax-fist/core/technique';
+import { computed, ref } from 'vue';
+import CombinationField from './CombinationField.vue';
+
+/** A combination in the numbers of one book, said in every other way. */
+const { books, book, catalogue } = defineProps<{ books: readonly SavedCallBook[]; book: SavedCallBook; catalogue: Catalogue }>();
+const text = ref('1-2b-(3-2)x2-weave');
+const said = computed(() => {
+  const parsed = parseCombination(text.value, { book, catalogue });
+  if (!parsed.ok) return [];
+  const { combination } = parsed;
+  return [
+    { name: 'In words', said: sayInWords(combination, catalogue), missing: [] },
+    ...stances.map((stance) => ({ name: stance === 'orthodox' ? 'Orthodox throws' : 'Southpaw throws', said: sayWithHands(combination, catalogue, stance), missing: [] })),
+    ...books.filter(({ id }) => id !== book.id).map((other) => ({ name: other.name, said: sayInNumbers(combination, other, catalogue), missing: withoutNumber(combination, other, catalogue) })),
+  ]; // prettier-ignore
+});
+</script>
+
+<template>
+  <section aria-label="Say it another way">
+    <h2>Say it another way</h2>
+    <p class="quiet mb-3">
+      In {{ book.name }}: <code>-</code> or a space between, <code>b</code> to the body, <code>f</code> a feint,
+      <code>x3</code> three times, brackets, <code>+</code> together, and every name.
+    </p>
+    <CombinationField v-model="text" label="Combination" :book="book" :catalogue="catalogue" />
+    <dl>
+      <div v-for="one in said" :key="one.name">
+        <dt class="quiet">{{ one.name }}</dt>
+        <dd>
+          {{ one.said }}
+          <small v-if="one.missing.length > 0" class="quiet">(no number for {{ one.missing.join(', ') }})</small>
+        </dd>
+      </div>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-top: 6px;
+  font-size: 18px;
+}
+dl {
+  margin: 12px 0 24px;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 12px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { numberOf } from '@wax-fist/core/calls';
+import { findInCatalogue } from '@wax-fist/core/technique';
+import { computed, ref } from 'vue';
+import type { BenchData } from './use-bench-data.ts';
+
+/** Names what lands at the playhead by any of its names: type, choose, done. */
+const { data } = defineProps<{ data: BenchData }>();
+const emit = defineEmits<{ found: [technique: string]; close: [] }>();
+const most = 7;
+const typed = ref('');
+const techniques = computed(() =>
+  findInCatalogue(data.catalogue, typed.value, data.session.judgedBy)
+    .filter(({ kind }) => kind === 'technique')
+    .slice(0, most)
+    .map(({ id, name, by }) => ({ value: id, title: name, by, number: numberOf(data.book, id) })),
+);
+const choose = (id: unknown): void => {
+  if (typeof id === 'string') emit('found', id);
+};
+</script>
+
+<template>
+  <VAutocomplete
+    v-model:search="typed"
+    :items="techniques"
+    no-filter
+    auto-select-first
+    autofocus
+    hide-details
+    density="compact"
+    menu-icon=""
+    label="What lands here?"
+    placeholder="roundhouse, slip, foot jab …"
+    :no-data-text="typed ? 'Nothing is called so.' : 'Type any of its names.'"
+    class="finder"
+    @update:model-value="choose"
+    @keydown.esc.stop="emit('close')"
+    @blur="emit('close')"
+  >
+    <template #item="{ props: attributes, item }">
+      <VListItem v-bind="attributes" density="compact" :subtitle="item.by">
+        <template #append
+          ><b class="number">{{ item.number }}</b></template
+        >
+      </VListItem>
+    </template>
+  </VAutocomplete>
+</template>
+
+<style scoped>
+.finder {
+  flex: none;
+  margin-bottom: 6px;
+}
+</style>

@@ -1,0 +1,125 @@
+import type { StrikeEntry } from '@wax-fist/contract/review';
+import { measuresOfMoments, proposalFor, type Measured, type Proposal } from '@wax-fist/core/measure';
+import { checklistFor, isMeasureId, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
+import type { Verdict } from '@wax-fist/core/review';
+import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
+import { useReview, type Word } from './review-store.ts';
+import { useStars } from './stars.ts';
+import type { BenchData } from './use-bench-data.ts';
+
+/** A row of the walk, with what was measured for it and what that proposes. */
+export interface WalkLine extends ChecklistRow {
+  measured: Measured | undefined;
+  proposal: Proposal | undefined;
+}
+
+export interface Walk {
+  rows: ComputedRef<WalkLine[]>;
+  /** What this view or rate cannot show. */
+  hidden: ComputedRef<ChecklistRow[]>;
+  row: Ref<CheckpointId | undefined>;
+  full: Ref<boolean>;
+  stars: Ref<readonly CheckpointId[]>;
+  moveRow: (steps: 1 | -1) => void;
+  judge: (verdict: Verdict | null) => void;
+  /** Brings a row into the walk against what the view can show; its verdicts are kept as such. */
+  judgeAnyway: (id: CheckpointId) => void;
+  writeNote: (note: string) => void;
+  /** Judges every open row as it is proposed, or clean. */
+  judgeRest: () => void;
+  star: () => void;
+}
+
+/** The checkpoints of the strike in hand, in walking order. */
+export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undefined>, otherView: () => View | undefined): Walk {
+  const review = useReview();
+  const { stars, toggle } = useStars();
+  const { catalogue, session, clip, frameRate, matchUp, film } = data;
+  const row = ref<CheckpointId>();
+  const full = ref(false);
+  const anyway = shallowRef<ReadonlySet<CheckpointId>>(new Set());
+  const technique = computed(() => strike.value?.technique);
+  const worksOn = computed(() =>
+    data.corrections.filter((one) => one.technique === technique.value).map(({ checkpointId }) => checkpointId),
+  );
+
+  const checklist = computed(() =>
+    technique.value && catalogue.techniques.has(technique.value)
+      ? checklistFor(catalogue, technique.value, {
+          school: session.judgedBy,
+          view: clip.view,
+          other: otherView(),
+          frameRate,
+          matchUp,
+          withHolder: matchUp !== undefined,
+        })
+      : [],
+  );
+  const wordOf = (id: CheckpointId) => (strike.value ? review.wordOf(strike.value.strikeId, id) : undefined);
+  const verdictOf = (id: CheckpointId): Verdict | null | undefined => wordOf(id)?.verdict;
+  const judgedAnyway = computed(
+    () => new Set(checklist.value.map(({ checkpoint: { id } }) => id).filter((id) => anyway.value.has(id) || wordOf(id)?.anyway)),
+  );
+  const asked = computed(() =>
+    walkOf(checklist.value, new Set([...stars.value, ...worksOn.value]), full.value, judgedAnyway.value),
+  );
+  /** Depends on the moments of the strike only, so that a verdict measures nothing again. */
+  const measured = computed(() => {
+    const { value } = strike;
+    return (id: string): Measured | undefined => {
+      const read = value && isMeasureId(id) ? measuresOfMoments[id] : undefined;
+      return read?.(film.timeline, value!);
+    };
+  });
+  const rows = computed(() =>
+    asked.value.map((line): WalkLine => {
+      const found = measured.value(line.checkpoint.measure);
+      const proposal = found && line.band && !line.reported ? proposalFor(line.band, found) : undefined;
+      return { ...line, measured: found, proposal };
+    }),
+  );
+  const hidden = computed(() => checklist.value.filter(({ shown, checkpoint: { id } }) => !shown && !judgedAnyway.value.has(id)));
+
+  const firstOpen = (): CheckpointId | undefined =>
+    rows.value.find(({ checkpoint }) => !verdictOf(checkpoint.id))?.checkpoint.id ?? rows.value[0]?.checkpoint.id;
+  watch([() => strike.value?.strikeId, asked], ([now], [before]) => {
+    const stays = now === before && rows.value.some(({ checkpoint }) => checkpoint.id === row.value);
+    if (!stays) row.value = firstOpen();
+  });
+
+  function judgeRows(words: Word[]): void {
+    if (!strike.value) return;
+    const line = (id: CheckpointId) => rows.value.find(({ checkpoint }) => checkpoint.id === id);
+    const told = words.map((word) => ({ ...word, view: line(word.checkpointId)?.from ?? clip.view, anyway: line(word.checkpointId)?.shown === false })); // prettier-ignore
+    review.judge(strike.value.strikeId, told);
+  }
+  function moveRow(steps: 1 | -1): void {
+    const at = rows.value.findIndex(({ checkpoint }) => checkpoint.id === row.value);
+    row.value = rows.value[Math.max(0, Math.min(rows.value.length - 1, at + steps))]?.checkpoint.id;
+  }
+
+  return {
+    rows,
+    hidden,
+    row,
+    full,
+    stars,
+    moveRow,
+    judge(verdict) {
+      if (!row.value) return;
+      judgeRows([{ checkpointId: row.value, verdict }]);
+      if (verdict) moveRow(1);
+    },
+    judgeAnyway(id) {
+      anyway.value = new Set([...anyway.value, id]);
+      row.value = id;
+    },
+    writeNote: (note) =>
+      row.value && judgeRows([{ checkpointId: row.value, verdict: verdictOf(row.value) ?? null, note: note || null }]),
+    judgeRest() {
+      const open = rows.value.filter(({ checkpoint, shown }) => shown && !verdictOf(checkpoint.id));
+      judgeRows(open.map(({ checkpoint, proposal }) => ({ checkpointId: checkpoint.id, verdict: proposal?.verdict ?? 'clean' })));
+    },
+    star: () => row.value && toggle(row.value),
+  };
+}

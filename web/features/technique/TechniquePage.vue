@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { mdiPencil } from '@mdi/js';
+import {
+  familyNames,
+  strikeFamilies,
+  techniqueKindNames,
+  termOf,
+  usualSchool,
+  wholeChecklist,
+  type School,
+} from '@wax-fist/core/technique';
+import { computed, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useCatalogue } from './catalogue-store.ts';
+import ChecklistEditor from './ChecklistEditor.vue';
+import ChecklistRows from './ChecklistRows.vue';
+
+/** One technique: what is looked at, why, and by which bands, as a school judges it. */
+const { technique } = defineProps<{ technique: string }>();
+const catalogue = useCatalogue();
+const route = useRoute();
+const router = useRouter();
+const editing = ref(false);
+const failure = ref<string>();
+onMounted(() => void catalogue.again().catch((error: Error) => (failure.value = error.message)));
+
+const found = computed(() => catalogue.newest.techniques.get(technique));
+const club = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault));
+const schoolId = computed({
+  get: () => (route.query['school'] as string | undefined) ?? club.value?.id,
+  set: (id) => void router.replace({ query: id === club.value?.id ? {} : { school: id } }),
+});
+const school = computed<School>(() => catalogue.schools.find(({ id }) => id === schoolId.value) ?? club.value ?? usualSchool);
+const rows = computed(() => (found.value ? wholeChecklist(catalogue.newest, technique, school.value) : []));
+const chain = computed(() => (found.value?.chain ?? []).map((id) => catalogue.checkpoint(id).name.toLowerCase()));
+const without = computed(() => strikeFamilies.flatMap((family) => (found.value?.without[family] ? [{ family, reason: found.value.without[family] }] : []))); // prettier-ignore
+</script>
+
+<template>
+  <div class="page">
+    <VAlert v-if="failure" type="warning" variant="tonal" role="alert" class="mb-4">{{ failure }}</VAlert>
+    <p v-if="!found" class="empty">
+      There is no technique of this name. <RouterLink :to="{ name: 'checklists' }">To the checklists</RouterLink>
+    </p>
+    <template v-else>
+      <div class="head">
+        <div>
+          <p class="quiet">
+            <RouterLink :to="{ name: 'checklists' }">Checklists</RouterLink> · {{ techniqueKindNames[found.kind] }}
+          </p>
+          <h1>{{ termOf(school, technique) ?? found.name }}</h1>
+          <p class="quiet">
+            {{ found.side === 'both' ? 'both sides' : `${found.side} side` }}, {{ found.range }} range<template
+              v-if="found.zones.length > 0"
+              >, to {{ found.zones.join(', ') }}</template
+            ><template v-if="found.alsoSaid.length > 0">. Also said: {{ found.alsoSaid.join(', ') }}</template>
+          </p>
+        </div>
+        <VSelect
+          v-if="!editing"
+          v-model="schoolId"
+          :items="catalogue.schools.map(({ id, name }) => ({ value: id, title: name }))"
+          label="As judged by"
+          density="compact"
+          hide-details
+          class="school no-print"
+        />
+        <VBtn v-if="!editing" color="primary" :prepend-icon="mdiPencil" class="no-print" @click="editing = true">Change</VBtn>
+      </div>
+      <ChecklistEditor v-if="editing" :technique="technique" @done="editing = false" />
+      <template v-else>
+        <div class="about">
+          <p v-if="chain.length > 1">
+            <b>One thing leads to another:</b>
+            {{ chain.join(' → ') }}
+          </p>
+          <p v-if="found.risk"><b>Mind:</b> {{ found.risk }}</p>
+          <p v-for="{ family, reason } in without" :key="family" class="quiet">
+            No {{ familyNames[family].toLowerCase() }}: {{ reason }}
+          </p>
+        </div>
+        <ChecklistRows :rows="rows" :technique="technique" />
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: flex-end;
+  gap: 16px;
+  margin-bottom: 12px;
+}
+.head > :first-child {
+  flex: 1;
+}
+.school {
+  flex: none;
+  width: 220px;
+}
+.about {
+  margin-bottom: 14px;
+}
+</style>
