@@ -30,7 +30,8 @@ describe('schools, checklists and calls', function () {
   const row = (id: string) => page.locator(`.row:has([data-row="${id}"])`);
   const atSession = () => page.getByRole('link', { name: 'Back to the session' }).click();
   const choose = async (field: string, option: string): Promise<void> => {
-    await page.getByRole('combobox', { name: field, exact: true }).click({ force: true });
+    // The field, and not what lies over its text; it waits until a dialog has come to rest.
+    await page.locator('.v-field', { has: page.getByRole('combobox', { name: field, exact: true }) }).click();
     await page.getByRole('option', { name: option, exact: true }).click();
   };
 
@@ -189,7 +190,8 @@ describe('schools, checklists and calls', function () {
     await page.getByRole('button', { name: 'Add a session' }).click();
     await page.getByRole('combobox', { name: 'What was hit' }).press('T');
     await page.getByText('Thai pads', { exact: true }).waitFor();
-    await choose('Who holds', 'Lev Testing');
+    await page.getByRole('combobox', { name: 'Who holds' }).press('L');
+    await page.getByRole('dialog').getByText('Lev Testing', { exact: true }).waitFor();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL(/\/sessions\//);
     await page.getByText('Pads held by').waitFor();

@@ -4,7 +4,9 @@ import { correctionEndpoints, type Evidence } from '@wax-fist/contract/correctio
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { phaseFrames } from '@wax-fist/core/moments';
 import { faultRate } from '@wax-fist/core/correction';
-import { viewNames } from '@wax-fist/core/technique';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import type { JudgedBy } from '@wax-fist/contract/technique';
+import { checklistFor, termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { ask } from '../../app/ask.ts';
 import PageState from '../../app/PageState.vue';
@@ -31,7 +33,20 @@ const {
     ask(correctionEndpoints.showCorrection, params),
     ask(correctionEndpoints.correctionEvidence, params),
   ]);
-  return { correction, evidence };
+  // In the words of the school and the checklists by which it was judged last.
+  const session = await ask(sessionEndpoints.showSession, { params: { sessionId: correction.newestSession } });
+  const judgedBy = session.judgedBy as JudgedBy;
+  const checklists = await catalogue.at(session.checklistVersion);
+  const listed = checklists.techniques.has(correction.technique)
+    ? checklistFor(checklists, correction.technique, { school: judgedBy, view: 'quarter' })
+    : [];
+  const found = listed.find(({ checkpoint }) => checkpoint.id === correction.checkpointId)?.checkpoint;
+  return {
+    correction,
+    evidence,
+    row: found ?? catalogue.checkpoint(correction.checkpointId),
+    technique: termOf(judgedBy, correction.technique) ?? catalogue.technique(correction.technique).name,
+  };
 });
 
 interface Still {
@@ -43,7 +58,7 @@ interface Still {
 const place = ref({ fault: 0, clean: 0 });
 const stills = shallowRef<Still[]>([]);
 const sources = new Map<string, Promise<{ source: FrameSource; timeline: Float64Array }>>();
-const row = computed(() => page.value && catalogue.checkpoint(page.value.correction.checkpointId));
+const row = computed(() => page.value?.row);
 /** Both pictures from the same view, so that they can be compared. */
 const shown = computed(() => {
   const all = page.value?.evidence ?? [];
@@ -111,7 +126,7 @@ const print = (): void => window.print();
           <header>
             <div>
               <p class="who">{{ page.correction.traineeName }}</p>
-              <p>{{ catalogue.technique(page.correction.technique).name }}: {{ row.name.toLowerCase() }}</p>
+              <p>{{ page.technique }}: {{ row.name.toLowerCase() }}</p>
             </div>
             <FamilySign :family="row.family" :size="54" />
           </header>
