@@ -14,7 +14,7 @@ const here = dirname(fileURLToPath(import.meta.url));
 /** Strong enough to be seen at a glance. */
 const plain: [number, number] = [0.95, 1];
 const [pictureWidth, pictureHeight] = [640, 360];
-const cameraFor = (view: SceneView): SceneCamera => ({ view, distance: 2.5, height: 1.1, frameRate: 60, pictureWidth, pictureHeight, shake: 0 }); // prettier-ignore
+const cameraFor = (view: SceneView): SceneCamera => ({ view, distance: 2.95, height: 1.15, frameRate: 60, pictureWidth, pictureHeight, shake: 0 }); // prettier-ignore
 
 /** One picture: a technique, clean or with a fault, at the moment that shows a checkpoint best. */
 interface Still {
@@ -34,10 +34,14 @@ function stillsOf(technique: Still['technique']): Still[] {
   return [...clean, ...faults.map(({ id, checkpoint }): Still => ({ technique, checkpoint, kind: 'fault', fault: id }))];
 }
 
-/** Seconds into the strike at which a phase is seen; on the way home for what is judged there. */
-function momentOf(phase: Phase, { launch, contact, leave, home }: ThrownStrike): number {
+/** Judged by the way the fist takes, and not by where it ends. */
+const onTheWay: readonly string[] = ['sm.straight'];
+
+/** Seconds into the strike at which a checkpoint is seen; on the way home for what is judged there. */
+function momentOf(checkpoint: string, { launch, contact, leave, home }: ThrownStrike): number {
+  if (onTheWay.includes(checkpoint)) return launch + (contact - launch) * 0.62;
   const moments: Record<Phase, number> = { ready: launch - 0.12, launch: launch + 0.015, contact, home: leave + (home - leave) * 0.62, exit: home + 0.25 }; // prettier-ignore
-  return moments[phase];
+  return moments[checkpointIn(shippedCatalogue, checkpoint).phase];
 }
 
 /** The view from which it is seen best, of those that the camera can take. */
@@ -75,7 +79,7 @@ async function make({ out, style }: { out: string; style: 'draft' | 'full' }): P
     const faults: SceneFault[] = fault ? [{ fault, strike: technique, share: 1, strength: plain }] : [];
     const scene: Scene = { ...base, work: [{ strikes: [technique], times: 1 }], faults, noise: -60 };
     const [strike] = perform(scene).strikes;
-    const times = group.map((still) => momentOf(checkpointIn(shippedCatalogue, still.checkpoint).phase, strike!));
+    const times = group.map((still) => momentOf(still.checkpoint, strike!));
     const left = [...group];
     await filmInBrowser({ scene, camera: cameraFor(viewOf(checkpoint)), style }, times, async (pixels) => {
       await writePicture(pixels, pathOf(left.shift()!));
