@@ -1,5 +1,6 @@
 import type { Stance } from './body/skeleton.ts';
 import { faultModels } from './motion/fault.ts';
+import { thrownTechniques, type TechniqueId } from './motion/technique.ts';
 
 export const sceneViews = ['front', 'rear', 'lead-side', 'rear-side', 'quarter'] as const;
 export type SceneView = (typeof sceneViews)[number];
@@ -16,7 +17,7 @@ export interface Look {
 
 export interface SceneFault {
   fault: string;
-  strike: 'jab' | 'cross';
+  strike: TechniqueId;
   /** Share of this strike's repetitions that show the fault, 0 to 1. */
   share: number;
   /** Weakest and strongest, 0 to 1. */
@@ -46,7 +47,7 @@ export interface Scene {
   stature: number;
   look: Look;
   /** Combinations with how often each is thrown; the order is drawn from the seed. */
-  work: { strikes: ('jab' | 'cross')[]; times: number }[];
+  work: { strikes: TechniqueId[]; times: number }[];
   /** Worked by the bell: the combinations are spread over so many rounds. Without it, one round that nothing rings for. */
   bells?: { rounds: number; /** Seconds. */ rest: number };
   faults: SceneFault[];
@@ -66,6 +67,10 @@ export function checkedScene(value: unknown): Scene {
   need(scene?.stature > 1 && scene.stature < 2.3, 'stature: metres, between 1 and 2.3');
   need(Array.isArray(scene?.work) && scene.work.length > 0, 'work: at least one combination');
   need(Array.isArray(scene?.cameras) && scene.cameras.length > 0, 'cameras: at least one');
+  for (const [place, { strikes }] of (Array.isArray(scene?.work) ? scene.work : []).entries()) {
+    for (const strike of strikes ?? [])
+      need(thrownTechniques.includes(strike), `work[${place}].strikes: nobody throws a “${strike}” here; there are ${thrownTechniques.join(', ')}`); // prettier-ignore
+  }
   const { bells } = scene ?? {};
   need(!bells || (Number.isInteger(bells.rounds) && bells.rounds > 0), 'bells.rounds: a whole number above 0');
   need(!bells || (bells.rest >= 4 && bells.rest <= 120), 'bells.rest: seconds, between 4 and 120');

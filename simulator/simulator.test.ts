@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { frameAt, loudnessAround, loudnessOf, timelineOf } from '@wax-fist/core/moments';
 import { handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
 import { jointAngle, jointNames, referenceStature, type Body, type JointName } from './body/skeleton.ts';
-import { bagFace, bagTravel } from './motion/bag.ts';
+import { bagFace, bagRadius, bagTravel } from './motion/bag.ts';
 import { faultModels } from './motion/fault.ts';
 import { perform, type Performance, type ThrownStrike } from './motion/performance.ts';
 import { renderCommand } from './cli.ts';
@@ -12,13 +12,14 @@ import { checkedScene, type Scene, type SceneFault } from './scene.ts';
 import { soundOf } from './sound/sound.ts';
 import { sampleRate } from './sound/voices.ts';
 import { wavOf } from './sound/wav.ts';
+import { thrownTechniques, type TechniqueId } from './motion/technique.ts';
 import { truthOf } from './truth.ts';
 
 const scenes = join(import.meta.dirname, 'scenes');
 const shipped = readdirSync(scenes).map((file) => checkedScene(JSON.parse(readFileSync(join(scenes, file), 'utf8'))));
 const base = shipped.find(({ name }) => name === 'short-jab-cross')!;
 const scene = (change: Partial<Scene> = {}): Scene => ({ ...structuredClone(base), faults: [], ...change });
-const many = (strike: 'jab' | 'cross', faults: SceneFault[] = []): Scene =>
+const many = (strike: TechniqueId, faults: SceneFault[] = []): Scene =>
   scene({ work: [{ strikes: [strike], times: 12 }], faults });
 
 /** Names of the joints of the hand that strikes, for an orthodox trainee. */
@@ -112,6 +113,96 @@ describe('a performed round', () => {
   });
 });
 
+describe('every strike that can be thrown', () => {
+  interface Seen {
+    joints: Body['joints'];
+    side: 'left' | 'right';
+    strike: ThrownStrike;
+    round: Performance;
+  }
+  const seen = (technique: TechniqueId): Seen[] => {
+    const round = perform(scene({ stature: referenceStature, work: [{ strikes: [technique], times: 6 }] }));
+    return round.strikes.map((strike) => ({ joints: round.bodyAt(strike.contact).joints, side: hand(strike), strike, round }));
+  };
+  const level = ({ joints, side }: Seen): number => {
+    const line = joints[`${side}Wrist`].clone().sub(joints[`${side}Elbow`]);
+    return (Math.asin(line.y / line.length()) * 180) / Math.PI;
+  };
+  const upright = ({ joints }: Seen): number => {
+    const line = joints.leftShoulder.clone().add(joints.rightShoulder).sub(joints.leftHip).sub(joints.rightHip);
+    return (Math.acos(line.y / line.length()) * 180) / Math.PI;
+  };
+  const turnOf = (side: 'left' | 'right', { joints }: Seen): number =>
+    (Math.atan2(joints[`${side}Toe`].x - joints[`${side}Heel`].x, joints[`${side}Toe`].z - joints[`${side}Heel`].z) * 180) /
+    Math.PI;
+
+  for (const technique of thrownTechniques) {
+    it(`${technique}: the glove meets the bag, in time, on planted feet, with the arm and the other hand as they should be`, () => {
+      for (const one of seen(technique)) {
+        const { joints, side, strike, round } = one;
+        const [elbow, wrist] = [joints[`${side}Elbow`], joints[`${side}Wrist`]];
+        const front = wrist.clone().addScaledVector(wrist.clone().sub(elbow).normalize(), 0.172);
+        const fromAxis = Math.hypot(front.x, front.z - bagFace - bagRadius - round.bagAt(strike.contact));
+        expect(fromAxis, 'glove from the middle of the bag').to.be.within(bagRadius - 0.03, bagRadius + 0.03);
+        expect(strike.contact - strike.launch).to.be.within(0.1, 0.32);
+        expect(jointAngle(joints[`${side}Shoulder`], elbow, wrist), 'elbow').to.be.below(178);
+        for (const foot of ['left', 'right'] as const) expect(joints[`${foot}Toe`].y, 'toes').to.be.within(-0.02, 0.13);
+        const idle = side === 'left' ? 'right' : 'left';
+        expect(joints.chin.y - joints[`${idle}Wrist`].y, 'other hand').to.be.below(0.16);
+        const [early, late] = [0.4, 0.6].map(
+          (share) => round.bodyAt(strike.contact + (strike.leave - strike.contact) * share).joints,
+        );
+        for (const foot of ['leftToe', 'rightToe'] as const)
+          expect(early![foot].distanceTo(late![foot]), 'feet while it lands').to.be.below(0.004);
+        expect(upright(one), 'back').to.be.below(32);
+      }
+    });
+  }
+
+  it('a hook comes with the elbow bent square and the forearm level, an uppercut from below, a body shot low with the knees', () => {
+    for (const technique of ['lead-hook', 'rear-hook'] as const) {
+      for (const one of seen(technique)) {
+        expect(one.strike.elbowAngle).to.be.within(75, 115);
+        expect(Math.abs(level(one)), technique).to.be.below(15);
+      }
+    }
+    for (const technique of ['lead-uppercut', 'rear-uppercut'] as const) {
+      for (const { round, side, strike, joints } of seen(technique)) {
+        const middle = round.bodyAt((strike.launch + strike.contact) / 2).joints[`${side}Wrist`];
+        expect(joints[`${side}Wrist`].y - middle.y, technique).to.be.above(0.02);
+      }
+    }
+    for (const technique of ['body-jab', 'body-straight', 'lead-body-hook', 'rear-body-hook'] as const) {
+      for (const one of seen(technique)) {
+        expect(one.joints[`${one.side}Knuckles`].y, technique).to.be.below(1.25);
+        const stood = one.round.bodyAt(0.2).joints;
+        expect(stood.leftHip.y - one.joints.leftHip.y, `${technique} sinks`).to.be.above(0.12);
+      }
+    }
+  });
+
+  it('turns the foot of the side that strikes, in hooks and in everything from the rear', () => {
+    const turned = (technique: TechniqueId, side: 'left' | 'right'): number => {
+      const [one] = seen(technique);
+      return Math.abs(turnOf(side, one!) - turnOf(side, { ...one!, joints: one!.round.bodyAt(0.2).joints }));
+    };
+    for (const technique of ['lead-hook', 'lead-body-hook'] as const)
+      expect(turned(technique, 'left'), technique).to.be.above(40);
+    for (const technique of ['rear-hook', 'rear-uppercut', 'overhand', 'body-straight', 'rear-body-hook'] as const)
+      expect(turned(technique, 'right'), technique).to.be.above(35);
+    expect(turned('jab', 'right')).to.be.below(10);
+  });
+
+  it('steps in once for hooks that follow each other, and is out again after', () => {
+    const round = perform(scene({ work: [{ strikes: ['jab', 'lead-hook', 'rear-hook'], times: 1 }] }));
+    const [, first, second] = round.strikes;
+    const hips = (seconds: number): number => round.bodyAt(seconds).joints.leftHip.z;
+    expect(Math.abs(hips(first!.contact) - hips(second!.contact))).to.be.below(0.25);
+    expect(hips(first!.contact) - hips(0.3)).to.be.above(0.15);
+    expect(Math.abs(hips(second!.home + 0.8) - hips(0.3))).to.be.below(0.06);
+  });
+});
+
 describe('a fault', () => {
   const lowest = (round: Performance, strike: ThrownStrike, joint: JointName, from: number, to: number): number =>
     Math.min(...span(from, to).map((seconds) => round.bodyAt(seconds).joints[joint].y));
@@ -119,7 +210,7 @@ describe('a fault', () => {
   /** For each fault: something that can be measured on the body, and by how much the fault moves its mean over a dozen strikes. */
   const seenBy: Record<
     string,
-    { strike: 'jab' | 'cross'; measure: (round: Performance, strike: ThrownStrike) => number; least: number }
+    { strike: TechniqueId; measure: (round: Performance, strike: ThrownStrike) => number; least: number }
   > = {
     'drop-return': { strike: 'jab', measure: (round, s) => -lowest(round, s, `${hand(s)}Wrist`, s.leave, s.home), least: 0.1 },
     'idle-hand-drops': {
@@ -144,6 +235,27 @@ describe('a fault', () => {
         return joints.leftShoulder.z + joints.rightShoulder.z - joints.leftHip.z - joints.rightHip.z;
       },
       least: 0.1,
+    },
+    'rear-foot-stays': { strike: 'rear-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.rightHeel.y, least: 0.03 },
+    'lead-foot-planted': { strike: 'lead-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.leftHeel.y, least: 0.02 },
+    'winds-up-wide': { strike: 'lead-hook', measure: (round, s) => round.bodyAt(s.launch).joints.leftWrist.x, least: 0.15 },
+    'elbow-low': { strike: 'lead-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.leftElbow.y, least: 0.08 },
+    'swings-through': {
+      strike: 'lead-hook',
+      measure: (round, s) => -Math.min(...span(s.contact, s.home).map((seconds) => round.bodyAt(seconds).joints.leftWrist.x)),
+      least: 0.08,
+    },
+    scoops: {
+      strike: 'rear-uppercut',
+      measure: (round, s) => -lowest(round, s, 'rightWrist', s.launch - 0.1, s.contact),
+      least: 0.08,
+    },
+    'arm-lift-only': { strike: 'rear-uppercut', measure: (round, s) => round.bodyAt(s.launch).joints.leftHip.y, least: 0.05 },
+    'bends-at-waist': { strike: 'body-straight', measure: (round, s) => round.bodyAt(s.contact).joints.rightHip.y, least: 0.1 },
+    'head-stays-in-lane': {
+      strike: 'body-straight',
+      measure: (round, s) => -Math.abs(round.bodyAt(s.contact).joints.nose.x),
+      least: 0.04,
     },
   };
 

@@ -1,6 +1,6 @@
 import type { PoseChange } from '../body/pose.ts';
 import { swell, upAndBack, type Shape } from './shape.ts';
-import type { StrikeModel, TechniqueId } from './technique.ts';
+import { thrownTechniques, type StrikeModel, type TechniqueId } from './technique.ts';
 
 /** When a strike happens, in seconds of the round. */
 export interface StrikeMoments {
@@ -29,6 +29,14 @@ export interface FaultModel {
 }
 
 const straights = ['jab', 'cross'] as const;
+const hooks = ['lead-hook', 'rear-hook'] as const;
+const bodyHooks = ['lead-body-hook', 'rear-body-hook'] as const;
+const uppercuts = ['lead-uppercut', 'rear-uppercut'] as const;
+const lowShots = ['body-jab', 'body-straight', ...bodyHooks] as const;
+const offLine = ['overhand', 'body-jab', 'body-straight'] as const;
+const rearTurning = ['rear-hook', 'rear-uppercut', 'overhand', 'body-straight', 'rear-body-hook'] as const;
+const leadTurning = ['lead-hook', 'lead-body-hook'] as const;
+const homeOnALine = [...straights, ...hooks, 'body-jab', 'body-straight'] as const;
 const idle = (model: StrikeModel): 'lead' | 'rear' => (model.hand === 'lead' ? 'rear' : 'lead');
 const inwards = (model: StrikeModel): number => (model.hand === 'lead' ? -1 : 1);
 
@@ -36,7 +44,7 @@ export const faultModels: readonly FaultModel[] = [
   {
     id: 'drop-return',
     checkpoint: 'gd.return-line',
-    strikes: straights,
+    strikes: homeOnALine,
     add: (model, { leave, home }, strength) => [
       {
         change: { [`${model.hand}Hand.y`]: -0.34 * strength, [`${model.hand}Hand.z`]: -0.04 * strength },
@@ -47,7 +55,7 @@ export const faultModels: readonly FaultModel[] = [
   {
     id: 'idle-hand-drops',
     checkpoint: 'gd.other-hand',
-    strikes: straights,
+    strikes: thrownTechniques,
     add: (model, { launch, contact, leave, home }, strength) => [
       {
         change: {
@@ -91,7 +99,7 @@ export const faultModels: readonly FaultModel[] = [
   {
     id: 'telegraph',
     checkpoint: 'sm.telegraph',
-    strikes: straights,
+    strikes: thrownTechniques,
     add: (model, { launch }, strength) => [
       {
         change: { [`${model.hand}Hand.z`]: -0.13 * strength, [`${model.hand}Hand.y`]: -0.1 * strength, 'chest.yaw': -inwards(model) * 5 * strength },
@@ -138,6 +146,117 @@ export const faultModels: readonly FaultModel[] = [
         'head.pitch': -4 * strength,
       },
       feet: { ...model.feet, 'leadFoot.z': (model.feet['leadFoot.z'] ?? 0) * (1 - strength) },
+    }),
+  },
+  {
+    id: 'rear-foot-stays',
+    checkpoint: 'pv.rear-turn',
+    strikes: rearTurning,
+    reshape: (model, strength) => ({
+      ...model,
+      feet: { ...model.feet, 'rearFoot.yaw': 46 * (1 - strength), 'rearFoot.pitch': 14 - 38 * strength },
+      body: {
+        ...model.body,
+        'pelvis.yaw': (model.body['pelvis.yaw'] ?? 0) - 28 * strength,
+        'chest.yaw': (model.body['chest.yaw'] ?? 0) - 22 * strength,
+      },
+    }),
+  },
+  {
+    id: 'lead-foot-planted',
+    checkpoint: 'pv.lead-turn',
+    strikes: leadTurning,
+    reshape: (model, strength) => ({
+      ...model,
+      feet: { ...model.feet, 'leadFoot.yaw': -52 * (1 - strength), 'leadFoot.pitch': 22 * (1 - strength) },
+      body: { ...model.body, 'pelvis.yaw': (model.body['pelvis.yaw'] ?? 0) + 18 * strength },
+    }),
+  },
+  {
+    id: 'winds-up-wide',
+    checkpoint: 'sm.hook-width',
+    strikes: [...hooks, ...bodyHooks],
+    add: (model, { launch, contact }, strength) => [
+      {
+        change: {
+          [`${model.hand}Hand.x`]: -0.3 * strength * inwards(model),
+          [`${model.hand}Hand.z`]: -0.08 * strength,
+          [`${model.hand}Hand.y`]: -0.1 * strength,
+        },
+        shape: swell(launch - 0.16, launch + 0.03, contact),
+      },
+    ],
+  },
+  {
+    id: 'elbow-low',
+    checkpoint: 'sm.hook-plane',
+    strikes: hooks,
+    reshape: (model, strength) => ({
+      ...model,
+      body: { ...model.body, [`${model.hand}Elbow.out`]: 6 - 5.4 * strength },
+    }),
+  },
+  {
+    id: 'swings-through',
+    checkpoint: 'sm.hook-stop',
+    strikes: hooks,
+    add: (model, { contact, leave, home }, strength) => [
+      {
+        change: {
+          [`${model.hand}Hand.x`]: 0.3 * strength * inwards(model),
+          [`${model.hand}Hand.z`]: -0.14 * strength,
+          'chest.yaw': inwards(model) * 26 * strength,
+        },
+        shape: swell(contact + 0.01, leave + (home - leave) * 0.45, home + 0.12),
+      },
+    ],
+  },
+  {
+    id: 'scoops',
+    checkpoint: 'sm.uppercut-path',
+    strikes: uppercuts,
+    add: (model, { launch, contact }, strength) => [
+      {
+        change: { [`${model.hand}Hand.x`]: -0.2 * strength * inwards(model), [`${model.hand}Hand.y`]: -0.26 * strength },
+        shape: swell(launch - 0.12, launch + (contact - launch) * 0.35, contact),
+      },
+    ],
+  },
+  {
+    id: 'arm-lift-only',
+    checkpoint: 'sm.load',
+    strikes: uppercuts,
+    reshape: (model, strength) => ({
+      ...model,
+      load: Object.fromEntries(Object.entries(model.load).map(([channel, value]) => [channel, value * (1 - strength)])),
+    }),
+  },
+  {
+    id: 'bends-at-waist',
+    checkpoint: 'sm.level',
+    strikes: lowShots,
+    reshape: (model, strength) => ({
+      ...model,
+      body: {
+        ...model.body,
+        'pelvis.y': -0.2 * (1 - strength),
+        'chest.pitch': (model.body['chest.pitch'] ?? 0) + 34 * strength,
+        'pelvis.pitch': 14 * strength,
+        'pelvis.z': -0.06 * strength,
+      },
+    }),
+  },
+  {
+    id: 'head-stays-in-lane',
+    checkpoint: 'sm.head-off',
+    strikes: offLine,
+    reshape: (model, strength) => ({
+      ...model,
+      body: {
+        ...model.body,
+        'pelvis.x': (model.body['pelvis.x'] ?? 0) * (1 - 1.2 * strength),
+        'chest.roll': (model.body['chest.roll'] ?? 0) * (1 - strength),
+      },
     }),
   },
 ];

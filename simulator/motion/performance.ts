@@ -1,5 +1,5 @@
 import { Vector3 } from 'three';
-import { addChange, baseStance, type Pose } from '../body/pose.ts';
+import { addChange, baseStance, type Channel, type Pose, type PoseChange } from '../body/pose.ts';
 import { jointAngle, solve, type Body, type Side } from '../body/skeleton.ts';
 import { seededRandom, type Random } from '../random.ts';
 import type { Scene } from '../scene.ts';
@@ -30,7 +30,12 @@ export interface Performance {
 interface PlannedStrike {
   thrown: ThrownStrike;
   contributions: Contribution[];
+  /** Steps in for a strike from close up. Of several that overlap the furthest holds: nobody steps in twice. */
+  advance: Contribution[];
 }
+
+/** From the first foot that moves until the launch of a strike that is stepped in for. */
+const approach = 0.42;
 
 /** From the wrist to the front of the glove. */
 const gloveLength = 0.172;
@@ -65,7 +70,36 @@ function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeMome
     { change: model.feet, shape: upAndBack(launch - 0.05, contact - 0.012, leave + 0.03, home + 0.2) },
     { change: { 'leadFoot.y': model.footLift }, shape: swell(launch - 0.05, (launch + contact) / 2 - 0.03, contact - 0.012) },
     { change: { 'leadFoot.y': model.footLift * 0.7 }, shape: swell(leave + 0.05, (leave + home + 0.25) / 2, home + 0.2) },
+    { change: model.arc, shape: swell(launch, (launch + contact) / 2, contact) },
+    { change: model.load, shape: swell(launch - 0.16, launch + 0.02, contact) },
   ]; // prettier-ignore
+}
+
+/** In with the lead foot first, out with the rear foot first, the hips between them. */
+function advanceOf({ advance }: StrikeModel, { launch, home }: StrikeMoments): Contribution[] {
+  if (advance === 0) return [];
+  return [
+    { change: { 'pelvis.z': advance }, shape: upAndBack(launch - approach, launch - 0.06, home + 0.16, home + 0.46) },
+    { change: { 'leadFoot.z': advance }, shape: upAndBack(launch - approach, launch - 0.22, home + 0.3, home + 0.48) },
+    { change: { 'rearFoot.z': advance }, shape: upAndBack(launch - 0.28, launch - 0.08, home + 0.16, home + 0.34) },
+    { change: { 'leadFoot.y': 0.03 }, shape: swell(launch - approach, launch - 0.32, launch - 0.22) },
+    { change: { 'rearFoot.y': 0.03 }, shape: swell(launch - 0.28, launch - 0.18, launch - 0.08) },
+    { change: { 'rearFoot.y': 0.03 }, shape: swell(home + 0.16, home + 0.25, home + 0.34) },
+    { change: { 'leadFoot.y': 0.03 }, shape: swell(home + 0.3, home + 0.39, home + 0.48) },
+  ];
+}
+
+/** The furthest of every strike's step, channel by channel. */
+function addFurthest(pose: Pose, planned: readonly PlannedStrike[], seconds: number): void {
+  const furthest: PoseChange = {};
+  for (const { advance } of planned) {
+    for (const { change, shape } of advance) {
+      const amount = shape(seconds);
+      if (amount === 0) continue;
+      for (const channel of Object.keys(change) as Channel[]) furthest[channel] = Math.max(furthest[channel] ?? 0, change[channel]! * amount); // prettier-ignore
+    }
+  }
+  addChange(pose, furthest, 1);
 }
 
 /** Plans a round from its scene. The same scene gives the same round, whoever films it and from where. */
@@ -78,6 +112,7 @@ export function perform(scene: Scene): Performance {
   const poseAt = (seconds: number): Pose => {
     const pose = { ...baseStance };
     sway(pose, seconds);
+    addFurthest(pose, planned, seconds);
     for (const { contributions } of planned) {
       for (const { change, shape } of contributions) {
         const amount = shape(seconds);
@@ -99,9 +134,9 @@ export function perform(scene: Scene): Performance {
     const moments = { launch, contact, leave, home: leave + model.returnTime * random.normal(1, 0.07) };
     const side: Side = model.hand === 'lead' ? 'left' : 'right';
     const target = new Vector3(
-      random.normal(0.0, 0.015),
+      random.normal(0.0, 0.015) + model.aside,
       model.contactHeight + random.normal(0, 0.018),
-      bagFace + bagTravel(hits, contact),
+      bagFace + model.depth + bagTravel(hits, contact),
     );
     const lean = { change: { 'pelvis.z': 0 }, shape: upAndBack(launch - 0.03, contact, leave, moments.home + 0.12) };
     const hand = {
@@ -111,6 +146,7 @@ export function perform(scene: Scene): Performance {
     const around = faults.flatMap(({ id, strength }) => faultModel(id)?.add?.(model, moments, strength) ?? []);
     const strike: PlannedStrike = {
       contributions: [...bodyOf(model, moments), lean, hand, ...around],
+      advance: advanceOf(model, moments),
       thrown: {
         technique,
         place,
@@ -163,7 +199,9 @@ export function perform(scene: Scene): Performance {
     }
     let launch = clock;
     for (const [index, technique] of combination.entries()) {
-      const { thrown } = plan(technique, index + 1, launch);
+      const before = combination[index - 1];
+      const comesCloser = before !== undefined && strikeModels[technique].advance > strikeModels[before].advance;
+      const { thrown } = plan(technique, index + 1, comesCloser ? launch + approach : launch);
       launch = thrown.leave + 0.09 * random.normal(1, 0.15);
       clock = thrown.home;
     }
