@@ -1,6 +1,6 @@
 import type { Stance } from './body/skeleton.ts';
 import { faultModels } from './motion/fault.ts';
-import { thrownTechniques, type TechniqueId } from './motion/technique.ts';
+import { everythingThrown, type Thrown } from './motion/thrown.ts';
 
 export const sceneViews = ['front', 'rear', 'lead-side', 'rear-side', 'quarter'] as const;
 export type SceneView = (typeof sceneViews)[number];
@@ -17,7 +17,7 @@ export interface Look {
 
 export interface SceneFault {
   fault: string;
-  strike: TechniqueId;
+  strike: Thrown;
   /** Share of this strike's repetitions that show the fault, 0 to 1. */
   share: number;
   /** Weakest and strongest, 0 to 1. */
@@ -47,7 +47,7 @@ export interface Scene {
   stature: number;
   look: Look;
   /** Combinations with how often each is thrown; the order is drawn from the seed. */
-  work: { strikes: TechniqueId[]; times: number }[];
+  work: { strikes: Thrown[]; times: number }[];
   /** Worked by the bell: the combinations are spread over so many rounds. Without it, one round that nothing rings for. */
   bells?: { rounds: number; /** Seconds. */ rest: number };
   faults: SceneFault[];
@@ -69,7 +69,7 @@ export function checkedScene(value: unknown): Scene {
   need(Array.isArray(scene?.cameras) && scene.cameras.length > 0, 'cameras: at least one');
   for (const [place, { strikes }] of (Array.isArray(scene?.work) ? scene.work : []).entries()) {
     for (const strike of strikes ?? [])
-      need(thrownTechniques.includes(strike), `work[${place}].strikes: nobody throws a “${strike}” here; there are ${thrownTechniques.join(', ')}`); // prettier-ignore
+      need(everythingThrown.includes(strike), `work[${place}].strikes: nobody throws a “${strike}” here; there are ${everythingThrown.join(', ')}`); // prettier-ignore
   }
   const { bells } = scene ?? {};
   need(!bells || (Number.isInteger(bells.rounds) && bells.rounds > 0), 'bells.rounds: a whole number above 0');

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { frameAt, loudnessAround, loudnessOf, timelineOf } from '@wax-fist/core/moments';
-import { handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
+import { handOf, shippedCatalogue, techniqueIn, verdictIn } from '@wax-fist/core/technique';
 import { jointAngle, jointNames, referenceStature, type Body, type JointName } from './body/skeleton.ts';
 import { bagFace, bagRadius, bagTravel } from './motion/bag.ts';
 import { faultModels } from './motion/fault.ts';
@@ -12,15 +12,17 @@ import { checkedScene, type Scene, type SceneFault } from './scene.ts';
 import { soundOf } from './sound/sound.ts';
 import { sampleRate } from './sound/voices.ts';
 import { wavOf } from './sound/wav.ts';
+import { kickModels, thrownKicks, type KickId } from './motion/kick.ts';
+import { meetingPoint } from './motion/plan-kick.ts';
 import { thrownTechniques, type TechniqueId } from './motion/technique.ts';
+import type { Thrown } from './motion/thrown.ts';
 import { truthOf } from './truth.ts';
 
 const scenes = join(import.meta.dirname, 'scenes');
 const shipped = readdirSync(scenes).map((file) => checkedScene(JSON.parse(readFileSync(join(scenes, file), 'utf8'))));
 const base = shipped.find(({ name }) => name === 'short-jab-cross')!;
 const scene = (change: Partial<Scene> = {}): Scene => ({ ...structuredClone(base), faults: [], ...change });
-const many = (strike: TechniqueId, faults: SceneFault[] = []): Scene =>
-  scene({ work: [{ strikes: [strike], times: 12 }], faults });
+const many = (strike: Thrown, faults: SceneFault[] = []): Scene => scene({ work: [{ strikes: [strike], times: 12 }], faults });
 
 /** Names of the joints of the hand that strikes, for an orthodox trainee. */
 const hand = ({ technique }: ThrownStrike): 'left' | 'right' =>
@@ -113,6 +115,62 @@ describe('a performed round', () => {
   });
 });
 
+/** Where a foot points, degrees from straight ahead towards the left. */
+const turnOf = (side: 'left' | 'right', joints: Body['joints']): number =>
+  (Math.atan2(joints[`${side}Toe`].x - joints[`${side}Heel`].x, joints[`${side}Toe`].z - joints[`${side}Heel`].z) * 180) /
+  Math.PI;
+
+describe('every kick that can be thrown', () => {
+  for (const technique of thrownKicks) {
+    const round = perform(scene({ stature: referenceStature, work: [{ strikes: [technique], times: 5 }] }));
+    const model = kickModels[technique];
+    const [side, standing] = model.foot === 'lead' ? (['left', 'right'] as const) : (['right', 'left'] as const);
+
+    it(`${technique}: meets the bag, off one planted foot, upright, and is home again`, () => {
+      for (const strike of round.strikes) {
+        const body = round.bodyAt(strike.contact);
+        const point = meetingPoint(body, side, model);
+        const axis = bagFace + bagRadius + round.bagAt(strike.contact);
+        const away = model.way === 'round' ? Math.hypot(point.x, point.z - axis) : axis - point.z;
+        expect(away, 'from the middle of the bag').to.be.within(bagRadius - 0.02, bagRadius + 0.09);
+        expect(body.joints[`${standing}Toe`].y, 'standing foot').to.be.within(-0.02, 0.06);
+        expect(body.joints[`${side}Ankle`].y, 'kicking foot').to.be.above(0.4);
+        const [early, late] = [strike.contact - 0.03, strike.leave].map(
+          (seconds) => round.bodyAt(seconds).joints[`${standing}Toe`],
+        );
+        expect(early!.distanceTo(late!), 'the standing foot slides').to.be.below(0.03);
+        const { leftShoulder, rightShoulder, leftHip, rightHip } = body.joints;
+        const back = leftShoulder.clone().add(rightShoulder).sub(leftHip).sub(rightHip);
+        expect(Math.abs((Math.atan2(back.z, back.y) * 180) / Math.PI), 'leans').to.be.below(30);
+        const [home, rest] = [round.bodyAt(strike.home + 0.15).joints, round.bodyAt(0.3).joints];
+        expect(home[`${side}Toe`].distanceTo(rest[`${side}Toe`]), 'home').to.be.below(0.05);
+      }
+    });
+  }
+
+  const supportTurn = (technique: KickId): number => {
+    const round = perform(scene({ work: [{ strikes: [technique], times: 1 }] }));
+    const standing = kickModels[technique].foot === 'lead' ? 'right' : 'left';
+    const turned = (seconds: number): number => turnOf(standing, round.bodyAt(seconds).joints);
+    return Math.abs(turned(round.strikes[0]!.contact) - turned(0.2));
+  };
+  it('turns the standing foot as much as its band asks', () => {
+    for (const technique of ['rear-round', 'lead-round', 'low-kick', 'rising-45'] as const) {
+      const { bands } = techniqueIn(shippedCatalogue, technique);
+      expect(verdictIn(bands['pv.support-turn']!, supportTurn(technique)), `${technique}: ${supportTurn(technique)}`).to.equal(
+        'clean',
+      );
+    }
+  });
+
+  it('follows a hand without touching what the hand did', () => {
+    const alone = perform(scene({ work: [{ strikes: ['jab'], times: 1 }] })).strikes[0]!;
+    const { strikes } = perform(scene({ work: [{ strikes: ['jab', 'rear-round'], times: 1 }] }));
+    expect(strikes[0]!.contact).to.be.closeTo(alone.contact, 1e-9);
+    expect(strikes[1]!.launch).to.be.above(strikes[0]!.leave);
+  });
+});
+
 describe('every strike that can be thrown', () => {
   interface Seen {
     joints: Body['joints'];
@@ -132,9 +190,6 @@ describe('every strike that can be thrown', () => {
     const line = joints.leftShoulder.clone().add(joints.rightShoulder).sub(joints.leftHip).sub(joints.rightHip);
     return (Math.acos(line.y / line.length()) * 180) / Math.PI;
   };
-  const turnOf = (side: 'left' | 'right', { joints }: Seen): number =>
-    (Math.atan2(joints[`${side}Toe`].x - joints[`${side}Heel`].x, joints[`${side}Toe`].z - joints[`${side}Heel`].z) * 180) /
-    Math.PI;
 
   for (const technique of thrownTechniques) {
     it(`${technique}: the glove meets the bag, in time, on planted feet, with the arm and the other hand as they should be`, () => {
@@ -184,7 +239,7 @@ describe('every strike that can be thrown', () => {
   it('turns the foot of the side that strikes, in hooks and in everything from the rear', () => {
     const turned = (technique: TechniqueId, side: 'left' | 'right'): number => {
       const [one] = seen(technique);
-      return Math.abs(turnOf(side, one!) - turnOf(side, { ...one!, joints: one!.round.bodyAt(0.2).joints }));
+      return Math.abs(turnOf(side, one!.joints) - turnOf(side, one!.round.bodyAt(0.2).joints));
     };
     for (const technique of ['lead-hook', 'lead-body-hook'] as const)
       expect(turned(technique, 'left'), technique).to.be.above(40);
@@ -208,56 +263,82 @@ describe('a fault', () => {
     Math.min(...span(from, to).map((seconds) => round.bodyAt(seconds).joints[joint].y));
 
   /** For each fault: something that can be measured on the body, and by how much the fault moves its mean over a dozen strikes. */
-  const seenBy: Record<
-    string,
-    { strike: TechniqueId; measure: (round: Performance, strike: ThrownStrike) => number; least: number }
-  > = {
-    'drop-return': { strike: 'jab', measure: (round, s) => -lowest(round, s, `${hand(s)}Wrist`, s.leave, s.home), least: 0.1 },
-    'idle-hand-drops': {
-      strike: 'jab',
-      measure: (round, s) => -round.bodyAt(s.contact).joints[`${other(s)}Wrist`].y,
-      least: 0.1,
-    },
-    'rear-foot-flat': { strike: 'cross', measure: (round, s) => -round.bodyAt(s.contact).joints.rightHeel.y, least: 0.03 },
-    'drifts-across': {
-      strike: 'cross',
-      measure: (round, s) =>
-        Math.abs(round.bodyAt((s.launch + 2 * s.contact) / 3).joints.rightElbow.x - round.bodyAt(s.contact).joints.rightWrist.x),
-      least: 0.04,
-    },
-    telegraph: { strike: 'jab', measure: (round, s) => -round.bodyAt(s.launch).joints[`${hand(s)}Wrist`].z, least: 0.05 },
-    smothered: { strike: 'jab', measure: (_round, s) => -s.elbowAngle, least: 25 },
-    'leaning-in': { strike: 'jab', measure: (round, s) => -round.bodyAt(s.contact).joints.nose.y, least: 0.02 },
-    'hips-back': {
-      strike: 'cross',
-      measure: (round, s) => {
-        const { joints } = round.bodyAt(s.contact);
-        return joints.leftShoulder.z + joints.rightShoulder.z - joints.leftHip.z - joints.rightHip.z;
+  const seenBy: Record<string, { strike: Thrown; measure: (round: Performance, strike: ThrownStrike) => number; least: number }> =
+    {
+      'drop-return': { strike: 'jab', measure: (round, s) => -lowest(round, s, `${hand(s)}Wrist`, s.leave, s.home), least: 0.1 },
+      'idle-hand-drops': {
+        strike: 'jab',
+        measure: (round, s) => -round.bodyAt(s.contact).joints[`${other(s)}Wrist`].y,
+        least: 0.1,
       },
-      least: 0.1,
-    },
-    'rear-foot-stays': { strike: 'rear-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.rightHeel.y, least: 0.03 },
-    'lead-foot-planted': { strike: 'lead-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.leftHeel.y, least: 0.02 },
-    'winds-up-wide': { strike: 'lead-hook', measure: (round, s) => round.bodyAt(s.launch).joints.leftWrist.x, least: 0.15 },
-    'elbow-low': { strike: 'lead-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.leftElbow.y, least: 0.08 },
-    'swings-through': {
-      strike: 'lead-hook',
-      measure: (round, s) => -Math.min(...span(s.contact, s.home).map((seconds) => round.bodyAt(seconds).joints.leftWrist.x)),
-      least: 0.08,
-    },
-    scoops: {
-      strike: 'rear-uppercut',
-      measure: (round, s) => -lowest(round, s, 'rightWrist', s.launch - 0.1, s.contact),
-      least: 0.08,
-    },
-    'arm-lift-only': { strike: 'rear-uppercut', measure: (round, s) => round.bodyAt(s.launch).joints.leftHip.y, least: 0.05 },
-    'bends-at-waist': { strike: 'body-straight', measure: (round, s) => round.bodyAt(s.contact).joints.rightHip.y, least: 0.1 },
-    'head-stays-in-lane': {
-      strike: 'body-straight',
-      measure: (round, s) => -Math.abs(round.bodyAt(s.contact).joints.nose.x),
-      least: 0.04,
-    },
-  };
+      'rear-foot-flat': { strike: 'cross', measure: (round, s) => -round.bodyAt(s.contact).joints.rightHeel.y, least: 0.03 },
+      'drifts-across': {
+        strike: 'cross',
+        measure: (round, s) =>
+          Math.abs(
+            round.bodyAt((s.launch + 2 * s.contact) / 3).joints.rightElbow.x - round.bodyAt(s.contact).joints.rightWrist.x,
+          ),
+        least: 0.04,
+      },
+      telegraph: { strike: 'jab', measure: (round, s) => -round.bodyAt(s.launch).joints[`${hand(s)}Wrist`].z, least: 0.05 },
+      smothered: { strike: 'jab', measure: (_round, s) => -s.elbowAngle, least: 25 },
+      'leaning-in': { strike: 'jab', measure: (round, s) => -round.bodyAt(s.contact).joints.nose.y, least: 0.02 },
+      'hips-back': {
+        strike: 'cross',
+        measure: (round, s) => {
+          const { joints } = round.bodyAt(s.contact);
+          return joints.leftShoulder.z + joints.rightShoulder.z - joints.leftHip.z - joints.rightHip.z;
+        },
+        least: 0.1,
+      },
+      'rear-foot-stays': { strike: 'rear-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.rightHeel.y, least: 0.03 },
+      'lead-foot-planted': {
+        strike: 'lead-hook',
+        measure: (round, s) => -round.bodyAt(s.contact).joints.leftHeel.y,
+        least: 0.02,
+      },
+      'winds-up-wide': { strike: 'lead-hook', measure: (round, s) => round.bodyAt(s.launch).joints.leftWrist.x, least: 0.15 },
+      'elbow-low': { strike: 'lead-hook', measure: (round, s) => -round.bodyAt(s.contact).joints.leftElbow.y, least: 0.08 },
+      'swings-through': {
+        strike: 'lead-hook',
+        measure: (round, s) => -Math.min(...span(s.contact, s.home).map((seconds) => round.bodyAt(seconds).joints.leftWrist.x)),
+        least: 0.08,
+      },
+      scoops: {
+        strike: 'rear-uppercut',
+        measure: (round, s) => -lowest(round, s, 'rightWrist', s.launch - 0.1, s.contact),
+        least: 0.08,
+      },
+      'arm-lift-only': { strike: 'rear-uppercut', measure: (round, s) => round.bodyAt(s.launch).joints.leftHip.y, least: 0.05 },
+      'bends-at-waist': { strike: 'body-straight', measure: (round, s) => round.bodyAt(s.contact).joints.rightHip.y, least: 0.1 },
+      'standing-foot-stays': {
+        strike: 'rear-round',
+        measure: (round, s) => -Math.abs(turnOf('left', round.bodyAt(s.contact).joints)),
+        least: 40,
+      },
+      'leans-back': {
+        strike: 'rear-round',
+        measure: (round, s) => {
+          const { joints } = round.bodyAt(s.contact);
+          return joints.leftHip.z + joints.rightHip.z - joints.leftShoulder.z - joints.rightShoulder.z;
+        },
+        least: 0.2,
+      },
+      'both-hands-drop': { strike: 'push-kick', measure: (round, s) => -round.bodyAt(s.contact).joints.leftWrist.y, least: 0.15 },
+      'swings-up-straight': {
+        strike: 'push-kick',
+        measure: (round, s) => {
+          const { joints } = round.bodyAt((s.launch + s.contact) / 2);
+          return jointAngle(joints.leftHip, joints.leftKnee, joints.leftAnkle);
+        },
+        least: 25,
+      },
+      'head-stays-in-lane': {
+        strike: 'body-straight',
+        measure: (round, s) => -Math.abs(round.bodyAt(s.contact).joints.nose.x),
+        least: 0.04,
+      },
+    };
 
   for (const { id, checkpoint, strikes } of faultModels) {
     it(`“${id}” belongs to a checkpoint of the strikes that can have it`, () => {

@@ -7,7 +7,7 @@ import { mkdir, readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { faultModels } from './motion/fault.ts';
-import { thrownTechniques, type TechniqueId } from './motion/technique.ts';
+import { everythingThrown, type Thrown } from './motion/thrown.ts';
 import { perform, type ThrownStrike } from './motion/performance.ts';
 import { checkedScene, sceneViews, type Scene, type SceneCamera, type SceneFault, type SceneView } from './scene.ts';
 
@@ -19,7 +19,7 @@ const cameraFor = (view: SceneView): SceneCamera => ({ view, distance: 2.95, hei
 
 /** One picture: a technique, clean or with a fault, at the moment that shows a checkpoint best. */
 interface Still {
-  technique: TechniqueId;
+  technique: Thrown;
   checkpoint: string;
   kind: 'clean' | 'fault';
   fault?: string;
@@ -67,7 +67,7 @@ async function make({ out, style }: { out: string; style: 'draft' | 'full' }): P
   const { filmInBrowser } = await import('./render/render.ts');
   const base = checkedScene(JSON.parse(await readFile(join(here, 'scenes', 'maren-first.json'), 'utf8')));
   const pathOf = ({ technique, checkpoint, kind }: Still): string => join(out, technique, `${checkpoint}.${kind}.webp`);
-  const wanted = thrownTechniques.flatMap(stillsOf).filter((still) => !existsSync(pathOf(still)));
+  const wanted = everythingThrown.flatMap(stillsOf).filter((still) => !existsSync(pathOf(still)));
   // One scene for each technique and fault, one pass for each camera: what is there already is not made again.
   const groups = new Map<string, Still[]>();
   for (const still of wanted) {

@@ -12,6 +12,7 @@ export const channels = [
   'rearHand.x', 'rearHand.y', 'rearHand.z', 'rearHand.turn',
   'leadElbow.out', 'rearElbow.out',
   'leadShoulder.y', 'leadShoulder.z', 'rearShoulder.y', 'rearShoulder.z',
+  'leadKnee.up', 'rearKnee.up',
   'leadFoot.x', 'leadFoot.y', 'leadFoot.z', 'leadFoot.yaw', 'leadFoot.pitch',
   'rearFoot.x', 'rearFoot.y', 'rearFoot.z', 'rearFoot.yaw', 'rearFoot.pitch',
 ] as const; // prettier-ignore
@@ -30,6 +31,7 @@ export const baseStance: Pose = {
   'rearHand.x': -0.09, 'rearHand.y': 1.425, 'rearHand.z': 0.19, 'rearHand.turn': 0,
   'leadElbow.out': 0.5, 'rearElbow.out': 0.42,
   'leadShoulder.y': 0.02, 'leadShoulder.z': 0.02, 'rearShoulder.y': 0.02, 'rearShoulder.z': 0.03,
+  'leadKnee.up': 0, 'rearKnee.up': 0,
   'leadFoot.x': 0.1, 'leadFoot.y': 0, 'leadFoot.z': 0.37, 'leadFoot.yaw': -18, 'leadFoot.pitch': 3,
   'rearFoot.x': -0.24, 'rearFoot.y': 0, 'rearFoot.z': -0.2, 'rearFoot.yaw': -48, 'rearFoot.pitch': 24,
 }; // prettier-ignore

@@ -150,7 +150,7 @@ export function solve(pose: Pose, stance: Stance = 'orthodox', stature = referen
 
     const leg = planLeg(pose, which, side, pelvis, pelvisTurn);
     const toes = new Vector3(0, 0, 1).applyQuaternion(turned(pose[`${which}Foot.yaw`], 0));
-    const kneePole = toes.add(new Vector3(side * 0.12, 0, 0.35));
+    const kneePole = toes.add(new Vector3(side * 0.12, pose[`${which}Knee.up`], 0.35));
     const bent = twoBones(leg.hip, leg.ankle, thigh, shin, kneePole);
     joints[`${name}Hip`] = leg.hip;
     joints[`${name}Knee`] = bent.middle;

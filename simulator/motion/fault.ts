@@ -1,6 +1,8 @@
 import type { PoseChange } from '../body/pose.ts';
 import { swell, upAndBack, type Shape } from './shape.ts';
-import { thrownTechniques, type StrikeModel, type TechniqueId } from './technique.ts';
+import { thrownKicks, type KickModel } from './kick.ts';
+import { thrownTechniques, type StrikeModel } from './technique.ts';
+import type { Thrown } from './thrown.ts';
 
 /** When a strike happens, in seconds of the round. */
 export interface StrikeMoments {
@@ -21,11 +23,13 @@ export interface FaultModel {
   id: string;
   /** The checkpoint that a coach would mark. */
   checkpoint: string;
-  strikes: readonly TechniqueId[];
+  strikes: readonly Thrown[];
   /** Changes the strike itself. */
   reshape?(model: StrikeModel, strength: number): StrikeModel;
   /** Adds movement around it. */
   add?(model: StrikeModel, moments: StrikeMoments, strength: number): Contribution[];
+  reshapeKick?(model: KickModel, strength: number): KickModel;
+  addToKick?(model: KickModel, moments: StrikeMoments, strength: number): Contribution[];
 }
 
 const straights = ['jab', 'cross'] as const;
@@ -257,6 +261,59 @@ export const faultModels: readonly FaultModel[] = [
         'pelvis.x': (model.body['pelvis.x'] ?? 0) * (1 - 1.2 * strength),
         'chest.roll': (model.body['chest.roll'] ?? 0) * (1 - strength),
       },
+    }),
+  },
+  {
+    id: 'standing-foot-stays',
+    checkpoint: 'pv.support-turn',
+    strikes: ['rear-round', 'lead-round', 'low-kick'],
+    reshapeKick: (model, strength) => ({
+      ...model,
+      support: Object.fromEntries(
+        Object.entries(model.support).map(([channel, value]) => [
+          channel,
+          /yaw|pitch/.test(channel) ? value * (1 - strength) : value,
+        ]),
+      ),
+      body: { ...model.body, 'pelvis.yaw': (model.body['pelvis.yaw'] ?? 0) * (1 - 0.35 * strength) },
+    }),
+  },
+  {
+    id: 'leans-back',
+    checkpoint: 'kk.upright',
+    strikes: thrownKicks,
+    reshapeKick: (model, strength) => ({
+      ...model,
+      body: {
+        ...model.body,
+        'chest.pitch': (model.body['chest.pitch'] ?? 0) - 24 * strength,
+        'pelvis.pitch': (model.body['pelvis.pitch'] ?? 0) - 12 * strength,
+      },
+    }),
+  },
+  {
+    id: 'both-hands-drop',
+    checkpoint: 'gd.kick-hand',
+    strikes: thrownKicks,
+    addToKick: (_model, { launch, contact, leave, home }, strength) => [
+      {
+        change: {
+          'leadHand.y': -0.34 * strength,
+          'rearHand.y': -0.34 * strength,
+          'rearHand.z': -0.12 * strength,
+          'leadHand.z': -0.1 * strength,
+        },
+        shape: upAndBack(launch - 0.05, contact, leave, home + 0.1),
+      },
+    ],
+  },
+  {
+    id: 'swings-up-straight',
+    checkpoint: 'kk.chamber',
+    strikes: ['push-kick', 'thrust-kick'],
+    reshapeKick: (model, strength) => ({
+      ...model,
+      arc: { [`${model.foot}Foot.y`]: 0.16 - 0.4 * strength, [`${model.foot}Foot.z`]: -0.2 + 0.4 * strength },
     }),
   },
 ];

@@ -6,14 +6,18 @@ import type { Scene } from '../scene.ts';
 import { bagFace, bagTravel, type BagHit } from './bag.ts';
 import { faultModel, type Contribution, type StrikeMoments } from './fault.ts';
 import { strikeRise, swell, upAndBack } from './shape.ts';
+import { kickModels, type KickId } from './kick.ts';
+import { kickContributions, reachBag } from './plan-kick.ts';
 import { strikeModels, type StrikeModel, type TechniqueId } from './technique.ts';
+import { advanceFor, isKick, type Thrown } from './thrown.ts';
 
 /** One thrown strike with everything that is true of it. Seconds of the round, degrees. */
 export interface ThrownStrike extends StrikeMoments {
-  technique: TechniqueId;
+  technique: Thrown;
   /** Place in its combination, from 1. */
   place: number;
   faults: { id: string; checkpoint: string; strength: number }[];
+  /** At contact; 0 for what is no strike with a hand. */
   elbowAngle: number;
 }
 
@@ -36,6 +40,13 @@ interface PlannedStrike {
 
 /** From the first foot that moves until the launch of a strike that is stepped in for. */
 const approach = 0.42;
+/** Between a hand and a leg. */
+const afterHand = 0.16;
+
+interface DrawnFault {
+  id: string;
+  strength: number;
+}
 
 /** From the wrist to the front of the glove. */
 const gloveLength = 0.172;
@@ -122,11 +133,37 @@ export function perform(scene: Scene): Performance {
     return pose;
   };
 
-  const plan = (technique: TechniqueId, place: number, launch: number): PlannedStrike => {
-    const faults = scene.faults
+  const faultsOf = (technique: Thrown): DrawnFault[] =>
+    scene.faults
       .filter((fault) => fault.strike === technique)
       .filter((fault) => random.next() < fault.share)
       .map((fault) => ({ id: fault.fault, strength: random.between(...fault.strength) }));
+  const withCheckpoints = (faults: readonly DrawnFault[]) =>
+    faults.map(({ id, strength }) => ({ id, strength, checkpoint: faultModel(id)!.checkpoint }));
+
+  const planKick = (technique: KickId, place: number, launch: number): PlannedStrike => {
+    const faults = faultsOf(technique);
+    let model = kickModels[technique];
+    for (const fault of faults) model = faultModel(fault.id)?.reshapeKick?.(model, fault.strength) ?? model;
+    const contact = launch + model.outTime * random.normal(1, 0.06);
+    const leave = contact + model.dwellTime * random.normal(1, 0.15);
+    const moments = { launch, contact, leave, home: leave + model.returnTime * random.normal(1, 0.07) };
+    const reach: PoseChange = {};
+    const around = faults.flatMap(({ id, strength }) => faultModel(id)?.addToKick?.(model, moments, strength) ?? []);
+    const strike: PlannedStrike = {
+      contributions: [...kickContributions(model, moments, reach), ...around],
+      advance: [],
+      thrown: { technique, place, ...moments, faults: withCheckpoints(faults), elbowAngle: 0 },
+    };
+    planned.push(strike);
+    const side: Side = model.foot === 'lead' ? 'left' : 'right';
+    reachBag(model, side, () => solve(poseAt(contact)), bagTravel(hits, contact), reach);
+    hits.push({ seconds: contact, push: model.bagPush * random.normal(1, 0.15) });
+    return strike;
+  };
+
+  const plan = (technique: TechniqueId, place: number, launch: number): PlannedStrike => {
+    const faults = faultsOf(technique);
     let model = strikeModels[technique];
     for (const fault of faults) model = faultModel(fault.id)?.reshape?.(model, fault.strength) ?? model;
     const contact = launch + model.outTime * random.normal(1, 0.06);
@@ -151,7 +188,7 @@ export function perform(scene: Scene): Performance {
         technique,
         place,
         ...moments,
-        faults: faults.map(({ id, strength }) => ({ id, strength, checkpoint: faultModel(id)!.checkpoint })),
+        faults: withCheckpoints(faults),
         elbowAngle: 0,
       },
     };
@@ -200,8 +237,11 @@ export function perform(scene: Scene): Performance {
     let launch = clock;
     for (const [index, technique] of combination.entries()) {
       const before = combination[index - 1];
-      const comesCloser = before !== undefined && strikeModels[technique].advance > strikeModels[before].advance;
-      const { thrown } = plan(technique, index + 1, comesCloser ? launch + approach : launch);
+      const comesCloser = before !== undefined && advanceFor(technique) > advanceFor(before);
+      // A leg is thrown from a stance that has closed behind the strike before.
+      const legFirst = before !== undefined && (isKick(technique) || isKick(before));
+      const from = launch + (comesCloser ? approach : 0) + (legFirst ? afterHand : 0);
+      const { thrown } = isKick(technique) ? planKick(technique, index + 1, from) : plan(technique, index + 1, from);
       launch = thrown.leave + 0.09 * random.normal(1, 0.15);
       clock = thrown.home;
     }

@@ -1,4 +1,5 @@
 import type { Performance } from '../motion/performance.ts';
+import { fromRear, isKick } from '../motion/thrown.ts';
 import { seededRandom } from '../random.ts';
 import type { Scene } from '../scene.ts';
 import { bell, breath, hit, inRoom, noise, step, track } from './voices.ts';
@@ -9,7 +10,7 @@ export function soundOf(scene: Scene, performance: Performance): Float32Array {
   const { samples, add } = track(performance.seconds);
   for (const strike of performance.strikes) {
     const pushed = strike.faults.some(({ id }) => id === 'smothered' || id === 'leaning-in');
-    const weight = strike.technique === 'cross' ? 0.62 : 0.42;
+    const weight = (fromRear(strike.technique) ? 0.62 : 0.42) * (isKick(strike.technique) ? 1.3 : 1);
     hit(
       add,
       random,

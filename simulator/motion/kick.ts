@@ -1,0 +1,117 @@
+import type { PoseChange } from '../body/pose.ts';
+
+export const thrownKicks = [
+  'rear-round',
+  'lead-round',
+  'low-kick',
+  'rising-45',
+  'push-kick',
+  'thrust-kick',
+  'rear-knee',
+] as const;
+export type KickId = (typeof thrownKicks)[number];
+export type Foot = 'lead' | 'rear';
+
+/** A kick or knee as it should be. Seconds, metres, degrees; everything on top of the stance, by the moment of contact. */
+export interface KickModel {
+  id: KickId;
+  foot: Foot;
+  /** Hips, trunk, arms. */
+  body: PoseChange;
+  /** The standing foot: its turn, and up on its ball. */
+  support: PoseChange;
+  /** Where the kicking foot goes. */
+  leg: PoseChange;
+  /** How it strays from the straight way there. */
+  arc: PoseChange;
+  /** What meets the bag, as a share of the way from knee to ankle; 0 is the knee, 1 the ankle, above it the sole. */
+  meets: number;
+  /** From which side the leg comes: round towards the bag's flank, or straight at its face. */
+  way: 'round' | 'straight';
+  outTime: number;
+  dwellTime: number;
+  returnTime: number;
+  bagPush: number;
+}
+
+/** A full round kick turns the standing heel to the target and lets the kicking-side arm swing down. */
+const rearRound = {
+  body: {
+    'pelvis.yaw': 88, 'pelvis.z': 0.24, 'pelvis.y': 0.05, 'pelvis.x': 0.05, 'pelvis.roll': -22, 'pelvis.pitch': -8,
+    'chest.yaw': 74, 'chest.pitch': -14, 'chest.roll': 8, 'head.yaw': 4,
+    'rearHand.y': -0.38, 'rearHand.x': -0.12, 'rearHand.z': -0.12, 'leadHand.z': -0.06,
+  },
+  support: { 'leadFoot.yaw': 96, 'leadFoot.pitch': 16 },
+} as const; // prettier-ignore
+const leadRound = {
+  body: {
+    'pelvis.yaw': -62, 'pelvis.z': 0.2, 'pelvis.y': 0.05, 'pelvis.roll': 22, 'pelvis.pitch': -8,
+    'chest.yaw': -44, 'chest.pitch': -14, 'chest.roll': -8,
+    'leadHand.y': -0.36, 'leadHand.x': 0.12, 'leadHand.z': -0.14,
+  },
+  support: { 'rearFoot.yaw': -88, 'rearFoot.pitch': 6, 'rearFoot.z': 0.22 },
+} as const; // prettier-ignore
+const times = { outTime: 0.3, dwellTime: 0.04, returnTime: 0.46, bagPush: 0.07 } as const;
+const straightAhead = { ...times, way: 'straight', arc: {} } as const;
+
+export const kickModels: Record<KickId, KickModel> = {
+  'rear-round': {
+    ...rearRound, ...times, id: 'rear-round', foot: 'rear', way: 'round', meets: 0.86,
+    leg: { 'rearFoot.x': 0.02, 'rearFoot.y': 0.99, 'rearFoot.z': 1.38, 'rearFoot.yaw': 78, 'rearFoot.pitch': 20 },
+    arc: { 'rearFoot.x': -0.34, 'rearFoot.y': 0.08, 'rearFoot.z': -0.08 },
+  },
+  'lead-round': {
+    ...leadRound, ...times, id: 'lead-round', foot: 'lead', way: 'round', meets: 0.86,
+    leg: { 'leadFoot.x': 0.1, 'leadFoot.y': 0.95, 'leadFoot.z': 0.74, 'leadFoot.yaw': -50, 'leadFoot.pitch': 40 },
+    arc: { 'leadFoot.x': 0.3, 'leadFoot.y': 0.08, 'leadFoot.z': -0.1 },
+  },
+  'low-kick': {
+    ...rearRound, ...times, id: 'low-kick', foot: 'rear', way: 'round', meets: 0.8,
+    body: { ...rearRound.body, 'pelvis.y': -0.05, 'pelvis.z': 0.31, 'pelvis.roll': -4, 'chest.pitch': -2 },
+    leg: { 'rearFoot.x': 0.02, 'rearFoot.y': 0.46, 'rearFoot.z': 1.33, 'rearFoot.yaw': 78, 'rearFoot.pitch': 20 },
+    arc: { 'rearFoot.x': -0.3, 'rearFoot.y': 0.05, 'rearFoot.z': -0.08 },
+    outTime: 0.27,
+  },
+  'rising-45': {
+    ...times, id: 'rising-45', foot: 'rear', way: 'round', meets: 0.8,
+    body: {
+      'pelvis.yaw': 44, 'pelvis.z': 0.26, 'pelvis.y': 0.07, 'pelvis.x': 0.04, 'pelvis.roll': -12, 'pelvis.pitch': -6,
+      'chest.yaw': 34, 'chest.pitch': -8, 'rearHand.z': 0.02,
+    },
+    support: { 'leadFoot.yaw': 30, 'leadFoot.pitch': 30 },
+    leg: { 'rearFoot.x': 0.04, 'rearFoot.y': 0.88, 'rearFoot.z': 1.3, 'rearKnee.up': 0.25, 'rearFoot.yaw': 56, 'rearFoot.pitch': 24 },
+    arc: { 'rearFoot.x': -0.12, 'rearFoot.y': -0.16 },
+    outTime: 0.28,
+  },
+  'push-kick': {
+    ...straightAhead, id: 'push-kick', foot: 'lead', meets: 1.12,
+    body: { 'pelvis.z': 0.08, 'pelvis.y': 0.05, 'pelvis.pitch': -16, 'chest.pitch': -20, 'pelvis.yaw': 18, 'chest.yaw': 14 },
+    support: { 'rearFoot.z': 0.16, 'rearFoot.yaw': 10, 'rearFoot.pitch': -4 },
+    leg: { 'leadFoot.x': -0.1, 'leadFoot.y': 1.02, 'leadFoot.z': 0.6, 'leadKnee.up': 0.9, 'leadFoot.yaw': 18, 'leadFoot.pitch': -68 },
+    arc: { 'leadFoot.y': 0.16, 'leadFoot.z': -0.2 },
+    outTime: 0.32,
+  },
+  'thrust-kick': {
+    ...straightAhead, id: 'thrust-kick', foot: 'rear', meets: 1.12,
+    body: {
+      'pelvis.z': 0.3, 'pelvis.y': 0.05, 'pelvis.pitch': -16, 'chest.pitch': -20, 'pelvis.yaw': 52, 'chest.yaw': 44,
+      'rearHand.z': 0.05, 'leadHand.z': -0.08,
+    },
+    support: { 'leadFoot.yaw': 34, 'leadFoot.pitch': 10 },
+    leg: { 'rearFoot.x': 0.24, 'rearFoot.y': 1.02, 'rearFoot.z': 1.2, 'rearKnee.up': 0.9, 'rearFoot.yaw': 48, 'rearFoot.pitch': -92 },
+    arc: { 'rearFoot.y': 0.14, 'rearFoot.z': -0.22 },
+    outTime: 0.34,
+  },
+  'rear-knee': {
+    ...straightAhead, id: 'rear-knee', foot: 'rear', meets: 0,
+    body: {
+      'pelvis.z': 0.52, 'pelvis.y': 0.07, 'pelvis.pitch': -14, 'chest.pitch': -16, 'pelvis.yaw': 50, 'chest.yaw': 34,
+      'rearHand.y': -0.1, 'rearHand.z': -0.08, 'leadHand.y': -0.06,
+    },
+    support: { 'leadFoot.yaw': 24, 'leadFoot.pitch': 32, 'leadFoot.z': 0.06 },
+    leg: { 'rearFoot.x': 0.22, 'rearFoot.y': 0.52, 'rearFoot.z': 0.86, 'rearKnee.up': 0.6, 'rearFoot.yaw': 48, 'rearFoot.pitch': 40 },
+    arc: { 'rearFoot.y': 0.02, 'rearFoot.z': -0.1 },
+    outTime: 0.28,
+    returnTime: 0.4,
+  },
+}; // prettier-ignore

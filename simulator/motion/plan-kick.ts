@@ -1,0 +1,51 @@
+import { Vector3 } from 'three';
+import type { PoseChange } from '../body/pose.ts';
+import type { Body, Side } from '../body/skeleton.ts';
+import { bagFace, bagRadius } from './bag.ts';
+import type { Contribution, StrikeMoments } from './fault.ts';
+import type { KickModel } from './kick.ts';
+import { strikeRise, swell, upAndBack } from './shape.ts';
+
+/** From the middle of the shin to its skin, and of the sole. */
+const shinDepth = 0.045;
+const soleDepth = 0.03;
+
+/** What a kick does to the body over time; `reach` is what brings it to the bag, found afterwards. */
+export function kickContributions(model: KickModel, moments: StrikeMoments, reach: PoseChange): Contribution[] {
+  const { launch, contact, leave, home } = moments;
+  const half = Object.fromEntries(Object.entries(model.arc).map(([channel, value]) => [channel, value * 0.6]));
+  return [
+    { change: model.support, shape: upAndBack(launch - 0.06, contact - 0.04, leave + 0.08, home + 0.1) },
+    { change: model.body, shape: upAndBack(launch - 0.06, contact, leave, home + 0.06) },
+    { change: model.leg, shape: upAndBack(launch, contact, leave, home, strikeRise) },
+    { change: reach, shape: upAndBack(launch, contact, leave, home, strikeRise) },
+    { change: model.arc, shape: swell(launch, (launch + contact) / 2, contact) },
+    { change: half, shape: swell(leave, (leave + home) / 2, home) },
+  ];
+}
+
+/** The point of the leg that meets the bag. */
+export function meetingPoint({ joints }: Body, side: Side, { meets }: KickModel): Vector3 {
+  const [knee, ankle] = [joints[`${side}Knee`], joints[`${side}Ankle`]];
+  if (meets <= 1) return knee.clone().lerp(ankle, meets);
+  return joints[`${side}Heel`].clone().lerp(joints[`${side}Toe`], 0.6);
+}
+
+/** Brings leg and bag together: a round kick closes in from its side, a straight one comes forward, hips and all. */
+export function reachBag(model: KickModel, side: Side, bodyAtContact: () => Body, travel: number, reach: PoseChange): void {
+  const foot = `${model.foot}Foot` as const;
+  for (let round = 0; round < 12; round++) {
+    const point = meetingPoint(bodyAtContact(), side, model);
+    if (model.way === 'straight') {
+      const missing = bagFace + travel - (model.meets > 1 ? soleDepth : shinDepth + 0.03) - point.z;
+      reach['pelvis.z'] = (reach['pelvis.z'] ?? 0) + missing * 0.5;
+      reach[`${foot}.z`] = (reach[`${foot}.z`] ?? 0) + missing * 0.9;
+      continue;
+    }
+    // The flank that the leg comes from: the rear one for the rear leg.
+    const flank = model.foot === 'rear' ? -1 : 1;
+    const past = point.z - (bagFace + bagRadius + travel);
+    const wanted = flank * Math.sqrt(Math.max(0, (bagRadius + shinDepth) ** 2 - past ** 2));
+    reach[`${foot}.x`] = (reach[`${foot}.x`] ?? 0) + (wanted - point.x) * 0.8;
+  }
+}
