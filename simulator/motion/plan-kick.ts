@@ -1,4 +1,4 @@
-import { Vector3 } from 'three';
+import type { Vector3 } from 'three';
 import type { PoseChange } from '../body/pose.ts';
 import type { Body, Side } from '../body/skeleton.ts';
 import { bagFace, bagRadius } from './bag.ts';

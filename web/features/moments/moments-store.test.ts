@@ -8,7 +8,7 @@ import { useMoments } from './moments-store.ts';
 import { useRounds } from './use-rounds.ts';
 
 const clip = { id: 'a-clip', steps: [{ step: 'sound', state: 'done' }, { step: 'hits', state: 'done' }] } as Clip; // prettier-ignore
-const round = (id: string, from: number, to: number): Round => ({ id, name: `Round ${id}`, from, to, kind: 'heavy bag', manner: 'rung', proposed: true }); // prettier-ignore
+const round = (id: string, from: number, to: number): Round => ({ id, name: `Round ${id}`, from, to, kind: 'heavy bag', manner: 'rung', planned: '', proposed: true }); // prettier-ignore
 const heard = (time: number, prominence = 1) => ({ time, prominence, sound: { level: 0, attack: 4, decay: 60, brightness: 0.2, snap: 0.5 } }); // prettier-ignore
 const fresh = (): Moments => ({
   sound: [heard(1000), heard(2000), heard(3000, 0.2)],
