@@ -1,0 +1,244 @@
+import 'fake-indexeddb/auto';
+import type { Account } from '@wax-fist/contract/accounts';
+import type { LogEntry, ObservationEntry, StrikeEntry } from '@wax-fist/contract/review';
+import { latestBy } from '@wax-fist/core/review';
+import { sixCall } from '@wax-fist/core/calls';
+import { timelineOf } from '@wax-fist/core/moments';
+import { shippedCatalogue, usualSchool, type View } from '@wax-fist/core/technique';
+import { expect } from 'chai';
+import { createPinia, setActivePinia } from 'pinia';
+import { effectScope, nextTick, type EffectScope } from 'vue';
+import type { Player } from '../../player/use-player.ts';
+import { useAccount } from '../accounts/account-store.ts';
+import { useOutbox } from './outbox-store.ts';
+import { useReview } from './review-store.ts';
+import type { BenchData } from './use-bench-data.ts';
+import { useBench, type Bench } from './use-bench.ts';
+
+/** A server as far as the outbox can tell: it keeps a log, and can be away or refuse what it is sent. */
+function standIn() {
+  const state = { log: [] as LogEntry[], away: false, refuses: '', requests: 0 };
+  const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
+  globalThis.fetch = (async (_url: string, { method, body }: RequestInit) => {
+    if (state.away) throw new TypeError('fetch failed');
+    state.requests++;
+    if (method === 'GET') {
+      const strikes = [...latestBy(state.log.filter((entry): entry is StrikeEntry => entry.kind === 'strike'), ({ strikeId }) => strikeId).values()];
+      const observations = [...latestBy(state.log.filter((entry): entry is ObservationEntry => entry.kind === 'observation'), ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`).values()];
+      return answer({ strikes, observations });
+    }
+    if (state.refuses) return answer({ message: state.refuses }, 422);
+    const { entries } = JSON.parse(String(body)) as { entries: LogEntry[] };
+    for (const entry of entries) if (!state.log.some(({ id }) => id === entry.id)) state.log.push(entry);
+    return answer({ kept: entries.map(({ id }) => id) });
+  }) as unknown as typeof fetch;
+  return state;
+} // prettier-ignore
+
+const until = async (holds: () => boolean): Promise<void> => {
+  for (let turn = 0; !holds(); turn++) {
+    if (turn > 400) throw new Error('It never came to hold.');
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+};
+
+describe('marking', () => {
+  const { fetch, window, localStorage } = globalThis;
+  let server: ReturnType<typeof standIn>;
+  let review: ReturnType<typeof useReview>;
+  let outbox: ReturnType<typeof useOutbox>;
+  let scope: EffectScope;
+  let bench: Bench;
+  let at: number;
+  let clips = 0;
+
+  const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
+  const data = (view: View, change: Partial<BenchData> = {}): BenchData =>
+    ({
+      clip: { id: `clip-${++clips}`, view },
+      session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
+      film: { timeline },
+      corrections: [],
+      tallies: [],
+      catalogue: shippedCatalogue,
+      book: sixCall,
+      frameRate: 60,
+      matchUp: undefined,
+      ...change,
+    }) as unknown as BenchData;
+  const player = { at: { get value() { return at; } }, go: (frame: number) => void (at = frame) } as unknown as Player; // prettier-ignore
+
+  async function sit(view: View = 'lead-side', change: Partial<BenchData> = {}): Promise<void> {
+    const desk = data(view, change);
+    await review.open(desk.clip, desk.session.checklistVersion);
+    scope?.stop();
+    scope = effectScope();
+    bench = scope.run(() => useBench({ data: desk, player: () => player, otherView: () => undefined }))!;
+    bench.full.value = true;
+  }
+  const verdictOf = (id: string) => review.wordOf(bench.strike.value!.strikeId, id)?.verdict;
+  const pick = async (id: string): Promise<void> => {
+    await nextTick();
+    bench.row.value = id;
+  };
+
+  beforeEach(async () => {
+    Object.assign(globalThis, { window: new EventTarget(), localStorage: { getItem: () => null, setItem: () => undefined } });
+    setActivePinia(createPinia());
+    server = standIn();
+    useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
+    outbox = useOutbox();
+    review = useReview();
+    at = 120;
+    await sit();
+  });
+  afterEach(async () => {
+    server.away = false;
+    server.refuses = '';
+    await outbox.flush();
+    await outbox.dropRefused();
+    scope.stop();
+  });
+  after(() => Object.assign(globalThis, { fetch, window, localStorage }));
+
+  it('a number tags what lands here, with a guess at the rest; the same number near it names that strike anew', async () => {
+    bench.tag('jab');
+    expect(bench.strike.value).to.include({ technique: 'jab', contactFrame: 120 });
+    expect(bench.strike.value!.launchFrame).to.be.below(120);
+    at = 122;
+    bench.tag('cross');
+    expect(review.strikes.map(({ technique }) => technique)).to.deep.equal(['cross']);
+    bench.toBody();
+    expect(bench.strike.value!.technique).to.equal('body-straight');
+    bench.toBody();
+    expect(bench.strike.value!.technique).to.equal('cross');
+    bench.tag(undefined);
+    bench.tag('headbutt');
+    expect(review.strikes).to.have.length(1);
+    await until(() => outbox.state === 'saved');
+    expect(server.log.filter(({ kind }) => kind === 'strike')).to.have.length(4);
+  });
+
+  it('is walked from strike to strike, and what is removed leaves its neighbour in hand', () => {
+    for (const frame of [100, 200, 300]) {
+      at = frame;
+      bench.tag('jab');
+    }
+    bench.neighbour(-1);
+    expect(bench.place.value).to.equal(2);
+    bench.remove();
+    expect(bench.strike.value!.contactFrame).to.equal(300);
+    bench.remove();
+    expect(bench.strike.value!.contactFrame).to.equal(100);
+    review.undo();
+    review.undo();
+    expect(review.strikes.map(({ contactFrame }) => contactFrame)).to.deep.equal([100, 200, 300]);
+    review.redo();
+    expect(review.strikes).to.have.length(2);
+  });
+
+  it('a verdict goes to the next row; it is taken back, undone and done again', async () => {
+    bench.tag('jab');
+    await pick('sm.telegraph');
+    bench.judge('fault');
+    expect(verdictOf('sm.telegraph')).to.equal('fault');
+    expect(bench.row.value).to.equal('sm.straight');
+    await pick('sm.telegraph');
+    bench.judge(null);
+    expect(verdictOf('sm.telegraph')).to.equal(null);
+    review.undo();
+    expect(verdictOf('sm.telegraph')).to.equal('fault');
+    review.undo();
+    expect(verdictOf('sm.telegraph')).to.equal(null);
+    review.redo();
+    expect(verdictOf('sm.telegraph')).to.equal('fault');
+  });
+
+  it('the rest is judged as it is proposed, or clean, in one step', async () => {
+    bench.tag('jab');
+    bench.set('home', 190);
+    await pick('st.chin');
+    bench.judge('watch');
+    const snap = bench.rows.value.find(({ checkpoint }) => checkpoint.id === 'sm.snap')!;
+    expect(snap.proposal!.verdict).to.equal('fault');
+    bench.restClean();
+    expect([verdictOf('st.chin'), verdictOf('sm.snap'), verdictOf('st.lean')]).to.deep.equal(['watch', 'fault', 'clean']);
+    review.undo();
+    expect([verdictOf('st.chin'), verdictOf('sm.snap')]).to.deep.equal(['watch', null]);
+  });
+
+  it('nothing is proposed in a school that only tells it', async () => {
+    const judgedBy = { name: 'Heavy', choices: { ...usualSchool.choices, intent: 'drive' }, bookId: '' };
+    await sit('lead-side', { session: { judgedBy, checklistVersion: 1 } as unknown as BenchData['session'] });
+    bench.tag('jab');
+    bench.set('home', 190);
+    const snap = bench.rows.value.find(({ checkpoint }) => checkpoint.id === 'sm.snap')!;
+    expect(snap.measured!.value).to.be.above(3);
+    expect(snap.proposal).to.equal(undefined);
+  });
+
+  it('a row that this view cannot show comes in when it is judged anyway, and says so', async () => {
+    bench.tag('jab');
+    expect(bench.hidden.value.map(({ checkpoint }) => checkpoint.id)).to.include('st.width');
+    bench.judgeAnyway('st.width');
+    expect(bench.row.value).to.equal('st.width');
+    bench.judge('fault');
+    expect(review.wordOf(bench.strike.value!.strikeId, 'st.width')).to.include({ anyway: true, verdict: 'fault' });
+    bench.restClean();
+    await until(() => outbox.state === 'saved');
+    const kept = server.log.filter((entry): entry is ObservationEntry => entry.kind === 'observation');
+    expect(kept.filter(({ anyway }) => anyway).map(({ checkpointId }) => checkpointId)).to.deep.equal(['st.width']);
+  });
+
+  it('the holder is walked with, where somebody holds', async () => {
+    await sit('front', { matchUp: 'open' });
+    bench.tag('body-jab');
+    const ids = bench.rows.value.map(({ checkpoint }) => checkpoint.id);
+    expect(ids).to.include.members(['ph.narrow', 'ph.head-clear', 'pv.outside-foot']);
+    expect(bench.rows.value.find(({ checkpoint }) => checkpoint.id === 'pv.outside-foot')!.checkpoint.clean).to.include(
+      'Outside',
+    );
+  });
+
+  it('waits in the browser while the server is away, and arrives once', async () => {
+    server.away = true;
+    bench.tag('jab');
+    await pick('sm.telegraph');
+    bench.judge('clean');
+    await until(() => outbox.state === 'away');
+    expect(outbox.waiting).to.equal(2);
+    server.away = false;
+    await outbox.flush();
+    await until(() => outbox.state === 'saved');
+    expect(new Set(server.log.map(({ id }) => id)).size).to.equal(2);
+  });
+
+  it('what the server will never take is told, and holds nothing else up', async () => {
+    server.refuses = 'This strike lies outside of the film.';
+    bench.tag('jab');
+    await until(() => outbox.state === 'refused');
+    expect(outbox.refused!.reason).to.include('outside');
+    server.refuses = '';
+    at = 300;
+    bench.tag('cross');
+    await until(() => server.log.length === 1);
+    expect(server.log[0]).to.include({ technique: 'cross' });
+    await outbox.dropRefused();
+    expect(outbox.state).to.equal('saved');
+  });
+
+  it('of two who speak about the same thing the later word stands, in whatever order they come', async () => {
+    bench.tag('jab');
+    await pick('sm.telegraph');
+    bench.judge('clean');
+    await until(() => outbox.state === 'saved');
+    const mine = server.log.find((entry): entry is ObservationEntry => entry.kind === 'observation')!;
+    const theirs = { ...mine, id: 'f'.repeat(8) + mine.id.slice(8), verdict: 'fault' as const, saidAt: new Date(Date.parse(mine.saidAt) + 1000).toISOString() };
+    server.log.push(theirs);
+    await review.refresh();
+    expect(verdictOf('sm.telegraph')).to.equal('fault');
+    server.log = server.log.map((entry) => (entry.id === theirs.id ? { ...theirs, saidAt: new Date(0).toISOString() } : entry));
+    await review.refresh();
+    expect(verdictOf('sm.telegraph')).to.equal('fault');
+  }); // prettier-ignore
+});
