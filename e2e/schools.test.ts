@@ -145,6 +145,37 @@ describe('schools, checklists and calls', function () {
     await page.getByText('Taken in from ours.json.').waitFor();
   });
 
+  it('a technique and a checkpoint of one’s own are added, found, and looked at', async () => {
+    await page.getByRole('button', { name: 'A technique of our own' }).click();
+    await page.getByRole('dialog').getByRole('textbox', { name: 'Name' }).fill('Flick jab');
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await page.getByRole('heading', { name: 'Flick jab' }).waitFor();
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByRole('button', { name: 'One of our own' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Add it' }).click();
+    await dialog.getByText('What is asked?').waitFor();
+    for (const [field, text] of [
+      ['Name, in two or three words', 'Quiet rope'],
+      ['Question', 'Does the rope lie still?'],
+      ['What clean looks like', 'The rope does not move.'],
+      ['Faults, with commas between', 'swings, drags'],
+      ['Why it matters', 'A rope that moves tells on the feet.'],
+      ['Cue', 'Quiet rope'],
+    ] as const)
+      await dialog.getByRole('textbox', { name: field }).fill(text);
+    await dialog.getByRole('button', { name: 'Add it' }).click();
+    await page.locator('[data-row="own.quiet-rope"]').waitFor();
+    await page.getByRole('button', { name: /Save as version/ }).click();
+    await page.getByRole('heading', { name: 'Does the rope lie still?' }).waitFor();
+    await page.goto('/checklists');
+    await page.getByRole('textbox', { name: /^Find/ }).fill('swings drags');
+    await page.getByText('Nothing is called so').waitFor();
+    await page.getByRole('textbox', { name: /^Find/ }).fill('flick');
+    await page.getByRole('link', { name: 'Flick jab' }).waitFor();
+    await page.getByRole('textbox', { name: /^Find/ }).fill('');
+  });
+
   it('a southpaw who counts by the eight-call book is tagged by it', async () => {
     await page.goto('/schools');
     await page.getByRole('button', { name: 'Copy and change' }).click();

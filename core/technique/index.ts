@@ -13,4 +13,5 @@ export * from './catalogue.ts';
 export * from './checklist.ts';
 export * from './differences.ts';
 export * from './walk.ts';
+export * from './reference.ts';
 export * from './find.ts';

@@ -1,7 +1,7 @@
 import type { Role } from '@wax-fist/contract/endpoint';
 import type { SessionDraft } from '@wax-fist/contract/sessions';
 import type { TraineeDraft } from '@wax-fist/contract/trainees';
-import type { CheckpointId, View } from '@wax-fist/core/technique';
+import { readySchools, type CheckpointId, type View } from '@wax-fist/core/technique';
 
 /** A film of the demo club, and how far its review has come. */
 export interface DemoClip {
@@ -28,6 +28,8 @@ export interface DemoSession extends Omit<SessionDraft, 'id' | 'traineeId' | 'he
 }
 
 export interface DemoTrainee extends Omit<TraineeDraft, 'id' | 'schoolId'> {
+  /** Where it is not the club’s. */
+  schoolId?: string;
   sessions: readonly DemoSession[];
 }
 
@@ -35,6 +37,12 @@ export interface DemoTrainee extends Omit<TraineeDraft, 'id' | 'schoolId'> {
 export const demoCoaches: readonly { name: string; email: string; role: Role }[] = [
   { name: 'Ragna Ostvik', email: 'ragna@boathouse.example', role: 'head-coach' },
   { name: 'Bram Tollund', email: 'bram@boathouse.example', role: 'coach' },
+];
+
+/** What the skills day asks to be known by heart. */
+export const demoSets: readonly { name: string; recipe: string }[] = [
+  { name: 'Skills day, first set', recipe: 'jab, cross, lead hook, cross' },
+  { name: 'Skills day, second set', recipe: 'jab, body straight, lead hook, weave, cross, rear round kick' },
 ];
 
 const place = 'Boathouse, upper floor';
@@ -112,5 +120,12 @@ export const demoTrainees: readonly DemoTrainee[] = [
     ],
   },
   { name: 'Idris Falkeid', stance: 'orthodox', grade: 'beginner', note: 'Joined this month; not filmed yet.', sessions: [] },
-  { name: 'Juno Perrault', stance: 'southpaw', grade: 'advanced', note: 'Away until the spring term.', sessions: [] },
+  {
+    name: 'Juno Perrault',
+    stance: 'southpaw',
+    grade: 'advanced',
+    note: 'Away until the spring term. Learned elsewhere, with a low lead hand.',
+    schoolId: readySchools[2].id,
+    sessions: [],
+  },
 ];

@@ -1,8 +1,9 @@
-import { checklistFor, shippedCatalogue, usualSchool } from '@wax-fist/core/technique';
+import { parseCombination, sixCall } from '@wax-fist/core/calls';
+import { checklistFor, readySchools, shippedCatalogue, usualSchool } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { demoCoaches, demoTrainees } from './club.ts';
+import { demoCoaches, demoSets, demoTrainees } from './club.ts';
 import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
 
 const footage = join(import.meta.dirname, '../../simulator/footage');
@@ -26,6 +27,14 @@ describe('demo club', () => {
       }
     });
   }
+
+  it('has sets that can be read, and a school of its own only where there is one', () => {
+    for (const { recipe } of demoSets) {
+      expect(parseCombination(recipe, { book: sixCall, catalogue: shippedCatalogue }).ok, recipe).to.equal(true);
+    }
+    const schools = readySchools.map(({ id }) => id as string);
+    for (const { schoolId } of demoTrainees) if (schoolId) expect(schools).to.include(schoolId);
+  });
 
   it('opens its corrections from rows that were judged', () => {
     for (const { corrections, clips: films } of demoTrainees.flatMap(({ sessions }) => sessions)) {

@@ -2,14 +2,14 @@ import { copyFile, mkdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { v7 as uuid } from 'uuid';
-import { account, clip, correction, correctionEvent, trainee, trainingSession } from '../db/schema/index.ts';
+import { account, callSet, clip, correction, correctionEvent, trainee, trainingSession } from '../db/schema/index.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addToLog } from '../features/review/add-to-log.ts';
 import { countedIn } from '../features/review/queries.ts';
 import { groundFor } from '../features/sessions/ground.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addSteps, workOnClip, type ImportSurroundings } from '../jobs/work-on-clip.ts';
-import { demoCoaches, demoTrainees, type DemoClip, type DemoSession } from './club.ts';
+import { demoCoaches, demoSets, demoTrainees, type DemoClip, type DemoSession } from './club.ts';
 import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
 
 const footage = join(import.meta.dirname, '../../simulator/footage');
@@ -26,6 +26,7 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
   const passwordHash = await hashedPassword(password);
   const coaches = demoCoaches.map((coach) => ({ id: uuid(), passwordHash, ...coach }));
   await db.insert(account).values(coaches);
+  await db.insert(callSet).values(demoSets.map((set) => ({ id: uuid(), ...set })));
   for (const { sessions, ...person } of demoTrainees) {
     const traineeId = uuid();
     await db.insert(trainee).values({ id: traineeId, ...person });

@@ -1,8 +1,13 @@
 import type { ReferenceStill } from '@wax-fist/contract/technique';
+import { shippedCatalogue, stillFor } from '@wax-fist/core/technique';
 
-/** Pictures that ship, made from the simulated trainee by `bin/wax stills`: `technique/checkpoint.kind.webp`. */
+/** Pictures that ship, made from the simulated trainee by `bin/wax stills`. */
 const pictures = import.meta.glob<string>('./stills/*/*.webp', { eager: true, query: '?url', import: 'default' });
 
 /** The address of a still that ships; undefined when there is none. */
-export const shippedStill = (technique: string, checkpoint: string, kind: ReferenceStill['kind']): string | undefined =>
-  pictures[`./stills/${technique}/${checkpoint}.${kind}.webp`];
+export function shippedStill(technique: string, checkpointId: string, kind: ReferenceStill['kind']): string | undefined {
+  const checkpoint = shippedCatalogue.checkpoints.get(checkpointId);
+  if (!checkpoint) return undefined;
+  const { view, moment } = stillFor(checkpoint);
+  return pictures[`./stills/${technique}/${kind === 'fault' ? `${checkpointId}.fault` : `${view}.${moment}`}.webp`];
+}
