@@ -57,7 +57,7 @@ async function save(): Promise<void> {
     <button type="button" class="no-print" @click="open = true">Judge by another</button>
   </p>
   <FormDialog v-model="open" title="Judge this session by" :failure="failure" :busy="busy" save-name="Judge by it" @save="save">
-    <VSelect v-model="schoolId" :items="catalogue.schools.map(({ id, name }) => ({ value: id, title: name }))" label="School" />
+    <VSelect v-model="schoolId" :items="catalogue.schoolItems" label="School" />
     <VCheckbox
       v-if="older"
       v-model="newest"

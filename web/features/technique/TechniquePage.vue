@@ -59,7 +59,7 @@ const without = computed(() => strikeFamilies.flatMap((family) => (found.value?.
         <VSelect
           v-if="!editing"
           v-model="schoolId"
-          :items="catalogue.schools.map(({ id, name }) => ({ value: id, title: name }))"
+          :items="catalogue.schoolItems"
           label="As judged by"
           density="compact"
           hide-details

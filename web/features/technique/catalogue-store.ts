@@ -10,7 +10,7 @@ import {
   type Technique,
 } from '@wax-fist/core/technique';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { ask } from '../../app/ask.ts';
 
 /** What a club throws and looks at: the newest checklists, and older ones for reviews that were made by them. */
@@ -63,8 +63,10 @@ export const useCatalogue = defineStore('catalogue', () => {
     newest.value.techniques.get(id) ?? { ...shippedCatalogue.techniques.get('jab')!, id, name: id };
   const checkpoint = (id: string): Checkpoint =>
     newest.value.checkpoints.get(id) ?? { ...shippedCatalogue.checkpoints.get('sm.straight')!, id, name: id };
+  /** Schools as a field offers them. */
+  const schoolItems = computed(() => schools.value.map(({ id, name }) => ({ value: id, title: name })));
   const book = (id: string): CallBook => books.value.find((one) => one.id === id) ?? sixCall;
 
   void ready().catch(() => undefined);
-  return { version, newest, schools, books, stills, ready, again, at, editsAt, technique, checkpoint, book };
+  return { version, newest, schools, schoolItems, books, stills, ready, again, at, editsAt, technique, checkpoint, book };
 });

@@ -48,7 +48,7 @@ const save = (): Promise<void> =>
     <VSelect
       v-model="draft.schoolId"
       label="School"
-      :items="[{ value: null, title: 'As the club' }, ...catalogue.schools.map(({ id, name }) => ({ value: id, title: name }))]"
+      :items="[{ value: null, title: 'As the club' }, ...catalogue.schoolItems]"
       :error-messages="problems.schoolId"
     />
     <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
