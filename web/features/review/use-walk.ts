@@ -57,9 +57,14 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undef
   );
   const wordOf = (id: CheckpointId) => (strike.value ? review.wordOf(strike.value.strikeId, id) : undefined);
   const verdictOf = (id: CheckpointId): Verdict | null | undefined => wordOf(id)?.verdict;
-  const judgedAnyway = computed(
-    () => new Set(checklist.value.map(({ checkpoint: { id } }) => id).filter((id) => anyway.value.has(id) || wordOf(id)?.anyway)),
+  /** As one text, so that a verdict that changes nothing about it has no row drawn again. */
+  const anywayKey = computed(() =>
+    checklist.value
+      .map(({ checkpoint: { id } }) => id)
+      .filter((id) => anyway.value.has(id) || wordOf(id)?.anyway)
+      .join(' '),
   );
+  const judgedAnyway = computed(() => new Set(anywayKey.value.split(' ').filter(Boolean)));
   const asked = computed(() =>
     walkOf(checklist.value, new Set([...stars.value, ...worksOn.value]), full.value, judgedAnyway.value),
   );
