@@ -16,7 +16,10 @@ export type BenchKey =
   | 'undo' | 'redo' | 'keys' | 'done'; // prettier-ignore
 
 /** Left hand judges, right hand moves in time. Numbers mean what the club’s book says. */
-export const benchKeysFor = ({ calls }: CallBook, nameOf: (technique: string) => string): readonly KeyAction<BenchKey>[] => [
+export const benchKeysFor = (
+  { name: bookName, calls }: CallBook,
+  nameOf: (technique: string) => string,
+): readonly KeyAction<BenchKey>[] => [
   { id: 'clean', group: 'Judge', name: 'Clean', keys: ['a'] },
   { id: 'watch', group: 'Judge', name: 'Watch', keys: ['s'] },
   { id: 'fault', group: 'Judge', name: 'Fault', keys: ['d'] },
@@ -42,12 +45,12 @@ export const benchKeysFor = ({ calls }: CallBook, nameOf: (technique: string) =>
     .filter((number) => calls[number])
     .map((number) => ({
       id: `tag-${number}` as const,
-      group: 'Strike',
+      group: `Calls: ${bookName}`,
       name: `A ${number} (${nameOf(calls[number]!).toLowerCase()}) lands here`,
       keys: [number],
     })),
-  { id: 'find', group: 'Strike', name: 'Name what lands here', keys: ['/'] },
-  { id: 'to-body', group: 'Strike', name: 'It went to the body, or to the head', keys: ['b'] },
+  { id: 'find', group: `Calls: ${bookName}`, name: 'Name what lands here', keys: ['/'] },
+  { id: 'to-body', group: `Calls: ${bookName}`, name: 'It went to the body, or to the head', keys: ['b'] },
   { id: 'see-launch', group: 'Strike', name: 'Go to its launch', keys: ['u'] },
   { id: 'see-contact', group: 'Strike', name: 'Go to its contact', keys: ['i'] },
   { id: 'see-home', group: 'Strike', name: 'Go to its home', keys: ['o'] },
