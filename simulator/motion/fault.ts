@@ -133,7 +133,7 @@ export const faultModels: readonly FaultModel[] = [
         'pelvis.pitch': 8 * strength,
         'pelvis.y': -0.035 * strength,
       },
-      elbowAngle: model.elbowAngle - 14 * strength,
+      elbowAngle: model.elbowAngle - 36 * strength,
       returnTime: model.returnTime * (1 + 0.5 * strength),
     }),
   },
@@ -221,8 +221,8 @@ export const faultModels: readonly FaultModel[] = [
     strikes: uppercuts,
     add: (model, { launch, contact }, strength) => [
       {
-        change: { [`${model.hand}Hand.x`]: -0.2 * strength * inwards(model), [`${model.hand}Hand.y`]: -0.26 * strength },
-        shape: swell(launch - 0.12, launch + (contact - launch) * 0.35, contact),
+        change: { [`${model.hand}Hand.x`]: -0.26 * strength * inwards(model), [`${model.hand}Hand.y`]: -0.26 * strength },
+        shape: swell(launch - 0.02, launch + (contact - launch) * 0.45, contact),
       },
     ],
   },
@@ -258,8 +258,8 @@ export const faultModels: readonly FaultModel[] = [
       ...model,
       body: {
         ...model.body,
-        'pelvis.x': (model.body['pelvis.x'] ?? 0) * (1 - 1.2 * strength),
-        'chest.roll': (model.body['chest.roll'] ?? 0) * (1 - strength),
+        'pelvis.x': (model.body['pelvis.x'] ?? 0) * (1 - 2 * strength),
+        'chest.roll': (model.body['chest.roll'] ?? 0) * (1 - 1.7 * strength),
       },
     }),
   },
@@ -313,7 +313,10 @@ export const faultModels: readonly FaultModel[] = [
     strikes: ['push-kick', 'thrust-kick'],
     reshapeKick: (model, strength) => ({
       ...model,
-      arc: { [`${model.foot}Foot.y`]: 0.16 - 0.4 * strength, [`${model.foot}Foot.z`]: -0.2 + 0.4 * strength },
+      arc: {
+        [`${model.foot}Foot.y`]: 0.16 - 0.5 * strength,
+        [`${model.foot}Foot.z`]: -0.2 + (model.foot === 'rear' ? 1 : 0.4) * strength,
+      },
     }),
   },
 ];

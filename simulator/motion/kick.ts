@@ -94,7 +94,7 @@ export const kickModels: Record<KickId, KickModel> = {
   'thrust-kick': {
     ...straightAhead, id: 'thrust-kick', foot: 'rear', meets: 1.12,
     body: {
-      'pelvis.z': 0.3, 'pelvis.y': 0.05, 'pelvis.pitch': -16, 'chest.pitch': -20, 'pelvis.yaw': 52, 'chest.yaw': 44,
+      'pelvis.z': 0.04, 'pelvis.y': 0.05, 'pelvis.pitch': -16, 'chest.pitch': -20, 'pelvis.yaw': 52, 'chest.yaw': 44,
       'rearHand.z': 0.05, 'leadHand.z': -0.08,
     },
     support: { 'leadFoot.yaw': 34, 'leadFoot.pitch': 10 },
@@ -106,7 +106,7 @@ export const kickModels: Record<KickId, KickModel> = {
     ...straightAhead, id: 'rear-knee', foot: 'rear', meets: 0,
     body: {
       'pelvis.z': 0.52, 'pelvis.y': 0.07, 'pelvis.pitch': -14, 'chest.pitch': -16, 'pelvis.yaw': 50, 'chest.yaw': 34,
-      'rearHand.y': -0.1, 'rearHand.z': -0.08, 'leadHand.y': -0.06,
+      'rearHand.y': -0.1, 'rearHand.z': -0.08, 'leadHand.y': -0.03,
     },
     support: { 'leadFoot.yaw': 24, 'leadFoot.pitch': 32, 'leadFoot.z': 0.06 },
     leg: { 'rearFoot.x': 0.22, 'rearFoot.y': 0.52, 'rearFoot.z': 0.86, 'rearKnee.up': 0.6, 'rearFoot.yaw': 48, 'rearFoot.pitch': 40 },

@@ -37,7 +37,7 @@ export const strikeCheckpoints = [
     faults: ['arm lift only'],
     why: 'Close up there is no room for the arm; the legs are all there is.',
     cues: ['Sit in it, stand up through it'], severity: 'power', views: [...sideOrQuarter],
-    measure: 'base-fraction', leastRate: slow, causes: ['st.knees'],
+    measure: 'knee-angle', leastRate: slow, causes: ['st.knees'],
   },
   {
     id: 'sm.level', family: 'strike', stop: 'hips', phase: 'contact', name: 'Level with the knees',

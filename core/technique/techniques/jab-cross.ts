@@ -3,7 +3,7 @@ import { bandOf, type TechniqueRow } from './row.ts';
 const both = ['base', 'hand', 'straight', 'jab', 'cross'] as const;
 const shared = {
   kind: 'jab-cross', side: 'both', range: 'long', lists: both, zones: ['face', 'chin'],
-  bands: { 'pv.rear-turn': bandOf.rearTurn, 'sm.rotation': bandOf.bodyTurn },
+  bands: { 'st.balance': bandOf.rearBalance, 'pv.rear-turn': bandOf.rearTurn, 'sm.rotation': bandOf.bodyTurn },
   usualOut: 480, usualReturn: 300,
 } as const; // prettier-ignore
 

@@ -2,10 +2,18 @@ import { bandOf, type TechniqueRow } from './row.ts';
 
 const round = {
   kind: 'kick', range: 'long', lists: ['base', 'kick', 'round'], zones: ['ribs', 'temple'],
-  bands: { 'pv.support-turn': bandOf.fullSupport, 'sm.rotation': bandOf.bodyTurn },
+  bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport, 'sm.rotation': bandOf.bodyTurn },
   risk: 'A standing foot that does not turn twists the knee.', usualOut: 320, usualReturn: 480,
 } as const; // prettier-ignore
-const straightKick = { kind: 'kick', range: 'long', lists: ['base', 'kick'], usualOut: 340, usualReturn: 480 } as const;
+const upright = { 'kk.upright': bandOf.kickUpright } as const;
+const straightKick = {
+  kind: 'kick',
+  range: 'long',
+  lists: ['base', 'kick'],
+  bands: upright,
+  usualOut: 340,
+  usualReturn: 480,
+} as const;
 const noPivot = { pivot: 'The standing foot hardly turns; the hip goes straight in.' };
 
 export const kicks = [
@@ -14,13 +22,13 @@ export const kicks = [
   {
     id: 'rising-45', name: 'Rising 45 kick', kind: 'kick', side: 'rear', range: 'long', alsoSaid: ['45 kick', 'half-shin', 'up under the elbow'],
     lists: ['base', 'kick'], beyond: ['pv.support-turn', 'pv.calf', 'kk.path'],
-    bands: { 'pv.support-turn': bandOf.risingSupport, 'kk.path': bandOf.risingPath }, zones: ['ribs'],
+    bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.risingSupport, 'kk.path': bandOf.risingPath }, zones: ['ribs'],
     chain: ['pv.calf', 'kk.path', 'gd.kick-hand'], risk: 'Turned like a full round kick it lands on the elbow.',
     usualOut: 300, usualReturn: 430,
   },
   {
     id: 'low-kick', name: 'Low kick', kind: 'kick', side: 'rear', range: 'middle', alsoSaid: ['leg kick', 'thigh kick'],
-    lists: ['base', 'kick'], beyond: ['pv.support-turn', 'kk.surface', 'sm.range'], bands: { 'pv.support-turn': bandOf.fullSupport },
+    lists: ['base', 'kick'], beyond: ['pv.support-turn', 'kk.surface', 'sm.range'], bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport },
     zones: ['thigh'], chain: ['sm.range', 'kk.surface'], risk: 'Never to the knee joint.', usualOut: 290, usualReturn: 430,
   },
   { ...round, id: 'switch-round', name: 'Switch round kick', side: 'lead', alsoSaid: ['switch kick', 'hop step kick'], beyond: ['pv.switch'], chain: ['st.width', 'sm.telegraph', 'pv.support-turn'] },
@@ -36,7 +44,7 @@ export const kicks = [
   },
   {
     ...straightKick, id: 'side-kick', name: 'Side kick', side: 'lead', alsoSaid: ['lifted side kick'], beyond: ['kk.chamber', 'kk.surface', 'pv.support-turn'],
-    bands: { 'pv.support-turn': bandOf.fullSupport }, zones: ['ribs', 'hip'], chain: ['kk.chamber', 'pv.support-turn', 'kk.return'],
+    bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport }, zones: ['ribs', 'hip'], chain: ['kk.chamber', 'pv.support-turn', 'kk.return'],
     risk: 'Lift, aim, release, back; opened early it hits with the toes.',
   },
   {
@@ -45,12 +53,12 @@ export const kicks = [
   },
   {
     id: 'rear-knee', name: 'Rear knee', kind: 'knee', side: 'rear', range: 'close', alsoSaid: ['straight knee'],
-    lists: ['base', 'kick'], beyond: ['kn.drive', 'pv.calf'], zones: ['solar plexus', 'ribs'], chain: ['pv.calf', 'kn.drive'],
+    lists: ['base', 'kick'], bands: upright, beyond: ['kn.drive', 'pv.calf'], zones: ['solar plexus', 'ribs'], chain: ['pv.calf', 'kn.drive'],
     risk: 'The knee pad stays off the holder’s ribs.', usualOut: 300, usualReturn: 420,
   },
   {
     id: 'switch-knee', name: 'Switch knee', kind: 'knee', side: 'lead', range: 'close', alsoSaid: ['hop knee'],
-    lists: ['base', 'kick'], beyond: ['pv.switch', 'kn.drive'], zones: ['solar plexus', 'ribs'], chain: ['st.width', 'sm.telegraph', 'kn.drive'],
+    lists: ['base', 'kick'], bands: upright, beyond: ['pv.switch', 'kn.drive'], zones: ['solar plexus', 'ribs'], chain: ['st.width', 'sm.telegraph', 'kn.drive'],
     risk: 'The holder steps back for it.', usualOut: 420, usualReturn: 420,
   },
 ] as const satisfies readonly TechniqueRow[]; // prettier-ignore

@@ -96,4 +96,10 @@ export const bandOf = {
   risingSupport: between([10, 45], [0, 60]),
   risingPath: between([30, 60], [20, 70]),
   risingElbow: between([100, 130], [85, 145]),
+  /** A rear hand that carries the body lands with the weight further forward than a jab. */
+  rearBalance: between([0.4, 0.78], [0.3, 0.88]),
+  /** A leg that is out in front is held up by a little lean back. */
+  kickUpright: between([-12, 15], [-22, 22]),
+  /** At the launch: sunk into the leg that is going to push. */
+  loadedKnee: between([90, 122], [82, 135]),
 } as const satisfies Record<string, Band>;
