@@ -10,7 +10,7 @@ import { isKick } from './motion/thrown.ts';
 const before = 0.26;
 const steps = 40;
 /** A leg that is bent more than this has not opened yet. Degrees. */
-const foldedKnee = 112;
+const foldedKnee = 95;
 const degrees = 180 / Math.PI;
 
 type Joints = Body['joints'];

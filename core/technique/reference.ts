@@ -6,7 +6,7 @@ import type { View } from './view.ts';
 export type StillMoment = Phase | 'way';
 
 /** Judged by the way that is taken, and not by where it ends. */
-const byTheWay: readonly string[] = ['sm.straight', 'sm.uppercut-path', 'kk.path'];
+const byTheWay: readonly string[] = ['sm.straight', 'sm.uppercut-path', 'kk.path', 'kk.chamber'];
 
 /** From where, and when, a checkpoint is seen best. Checkpoints that agree in both share one picture of how it should look. */
 export const stillFor = ({ id, views, phase }: Checkpoint): { view: View; moment: StillMoment } => ({

@@ -314,8 +314,8 @@ export const faultModels: readonly FaultModel[] = [
     reshapeKick: (model, strength) => ({
       ...model,
       arc: {
-        [`${model.foot}Foot.y`]: 0.16 - 0.5 * strength,
-        [`${model.foot}Foot.z`]: -0.2 + (model.foot === 'rear' ? 1 : 0.4) * strength,
+        [`${model.foot}Foot.y`]: 0.16 - 0.37 * strength,
+        [`${model.foot}Foot.z`]: -0.2 + (model.foot === 'rear' ? 0.6 : 0.4) * strength,
       },
     }),
   },
