@@ -1,7 +1,6 @@
-import { bandTrouble, type Band } from './band.ts';
+import { bandTrouble, within, type Band } from './band.ts';
 import type { Checkpoint, CheckpointId } from './checkpoint.ts';
 import { fixedFor } from './schools/fixed-faults.ts';
-import { within } from './band.ts';
 import type { Technique, TechniqueId } from './technique.ts';
 import { shippedCatalogue } from './catalogue.ts';
 

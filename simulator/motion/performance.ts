@@ -6,7 +6,7 @@ import type { Scene } from '../scene.ts';
 import { bagFace, bagTravel, type BagHit } from './bag.ts';
 import { faultModel, type Contribution, type StrikeMoments } from './fault.ts';
 import { strikeRise, swell, upAndBack } from './shape.ts';
-import { kickModels, type KickId } from './kick.ts';
+import { kickModels, type KickId, type KickModel } from './kick.ts';
 import { kickContributions, reachBag } from './plan-kick.ts';
 import { strikeModels, type StrikeModel, type TechniqueId } from './technique.ts';
 import { advanceFor, isKick, type Thrown } from './thrown.ts';
@@ -138,6 +138,12 @@ export function perform(scene: Scene): Performance {
       .filter((fault) => fault.strike === technique)
       .filter((fault) => random.next() < fault.share)
       .map((fault) => ({ id: fault.fault, strength: random.between(...fault.strength) }));
+  /** No two repetitions take the same time. */
+  const momentsOf = ({ outTime, dwellTime, returnTime }: StrikeModel | KickModel, launch: number): StrikeMoments => {
+    const contact = launch + outTime * random.normal(1, 0.06);
+    const leave = contact + dwellTime * random.normal(1, 0.15);
+    return { launch, contact, leave, home: leave + returnTime * random.normal(1, 0.07) };
+  };
   const withCheckpoints = (faults: readonly DrawnFault[]) =>
     faults.map(({ id, strength }) => ({ id, strength, checkpoint: faultModel(id)!.checkpoint }));
 
@@ -145,9 +151,8 @@ export function perform(scene: Scene): Performance {
     const faults = faultsOf(technique);
     let model = kickModels[technique];
     for (const fault of faults) model = faultModel(fault.id)?.reshapeKick?.(model, fault.strength) ?? model;
-    const contact = launch + model.outTime * random.normal(1, 0.06);
-    const leave = contact + model.dwellTime * random.normal(1, 0.15);
-    const moments = { launch, contact, leave, home: leave + model.returnTime * random.normal(1, 0.07) };
+    const moments = momentsOf(model, launch);
+    const { contact } = moments;
     const reach: PoseChange = {};
     const around = faults.flatMap(({ id, strength }) => faultModel(id)?.addToKick?.(model, moments, strength) ?? []);
     const strike: PlannedStrike = {
@@ -166,9 +171,8 @@ export function perform(scene: Scene): Performance {
     const faults = faultsOf(technique);
     let model = strikeModels[technique];
     for (const fault of faults) model = faultModel(fault.id)?.reshape?.(model, fault.strength) ?? model;
-    const contact = launch + model.outTime * random.normal(1, 0.06);
-    const leave = contact + model.dwellTime * random.normal(1, 0.15);
-    const moments = { launch, contact, leave, home: leave + model.returnTime * random.normal(1, 0.07) };
+    const moments = momentsOf(model, launch);
+    const { contact, leave } = moments;
     const side: Side = model.hand === 'lead' ? 'left' : 'right';
     const target = new Vector3(
       random.normal(0.0, 0.015) + model.aside,
