@@ -37,7 +37,8 @@ async function render(name: string | undefined, wish: Wish): Promise<void> {
     const names = (await readdir(scenesFolder)).map((file) => file.replace('.json', ''));
     return void process.stdout.write(`${names.sort().join('\n')}\n`);
   }
-  if (!name || !wish.out) throw new Error('A scene and --out are needed; bin/wax render --help tells more.');
+  if (!name || (!wish.out && !wish.truth))
+    throw new Error('A scene and --out or --truth are needed; bin/wax render --help tells more.');
   const scene = await sceneNamed(name);
   if (wish.seed !== undefined) scene.seed = wish.seed;
   const camera = wish.view ? scene.cameras.find(({ view }) => view === wish.view) : scene.cameras[0];
@@ -45,7 +46,8 @@ async function render(name: string | undefined, wish: Wish): Promise<void> {
     throw new Error(`The scene has no ${wish.view} camera; it has ${scene.cameras.map(({ view }) => view).join(', ')}.`);
   const { style, out, truth, quality, seconds } = wish;
   // Loaded only now: the renderer is by far the largest part of the command line.
-  const { renderClip } = await import('./render/render.ts');
+  const { renderClip, writeTruth } = await import('./render/render.ts');
+  if (!out) return writeTruth(truth!, scene, camera, seconds);
   const frameTime = await renderClip({
     scene,
     camera,
@@ -66,7 +68,7 @@ export const renderCommand = (): Command =>
     .description('Film the simulated trainee. The same scene and seed always give the same round.')
     .argument('[scene]', 'a scene that ships, or a scene file')
     .option('--out <file>', 'where the film goes')
-    .option('--truth <file>', 'where the truth goes (.json.gz)')
+    .option('--truth <file>', 'where the truth goes (.json.gz); without --out nothing is filmed')
     .option('--view <view>', 'which of the scene’s cameras')
     .addOption(new Option('--style <style>', 'draft is fast, full looks filmed').choices(['draft', 'full']).default('full'))
     .option('--seed <number>', 'another round of the same scene', number)

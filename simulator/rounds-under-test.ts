@@ -2,8 +2,8 @@ import { handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique'
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Body } from './body/skeleton.ts';
-import type { ThrownStrike } from './motion/performance.ts';
-import type { Thrown } from './motion/thrown.ts';
+import type { ThrownStrike } from './motion/thrown-round.ts';
+import type { Thrown } from './motion/technique/thrown.ts';
 import { checkedScene, type Scene, type SceneFault } from './scene.ts';
 
 /** A short round that ships, to be changed by tests. */

@@ -57,10 +57,16 @@ interface Limb {
   hinge: Vector3;
 }
 
-/** Two-bone inverse kinematics: the middle joint bends towards `pole`; a target out of reach is met as far as the limb goes. */
+/** No elbow and no knee closes further. Degrees. */
+const mostBent = 28;
+/** From end to end of two bones with so many degrees between them. */
+export const reachAt = (angle: number, first: number, second: number): number =>
+  Math.sqrt(first ** 2 + second ** 2 - 2 * first * second * Math.cos(angle * radians));
+
+/** Two-bone inverse kinematics: the middle joint bends towards `pole`; a target out of reach, or too near, is met as far as the limb goes. */
 function twoBones(root: Vector3, target: Vector3, first: number, second: number, pole: Vector3): Limb {
   const line = target.clone().sub(root);
-  const reach = Math.min(line.length(), (first + second) * 0.9995);
+  const reach = Math.max(reachAt(mostBent, first, second), Math.min(line.length(), (first + second) * 0.9999));
   line.normalize();
   const along = (first * first - second * second + reach * reach) / (2 * reach);
   const aside = Math.sqrt(Math.max(0, first * first - along * along));
@@ -73,6 +79,8 @@ function twoBones(root: Vector3, target: Vector3, first: number, second: number,
 }
 
 interface LegPlan {
+  /** How much of the foot is on the floor: 1 standing, 0 in the air. */
+  standing: number;
   hip: Vector3;
   ankle: Vector3;
   footTurn: Quaternion;
@@ -81,27 +89,33 @@ interface LegPlan {
 function planLeg(pose: Pose, which: 'lead' | 'rear', side: number, pelvis: Vector3, pelvisTurn: Quaternion): LegPlan {
   const foot = (part: 'x' | 'y' | 'z' | 'yaw' | 'pitch'): number => pose[`${which}Foot.${part}`];
   const footTurn = turned(foot('yaw'), foot('pitch'));
-  const ball = new Vector3(foot('x'), ballHeight + foot('y'), foot('z'));
+  const ball = new Vector3(foot('x'), ballHeight + Math.max(0, foot('y')), foot('z'));
   return {
+    standing: Math.max(0, 1 - Math.max(0, foot('y')) / clearOfFloor),
     hip: placed(pelvis, pelvisTurn, side * hipHalf, -0.01, 0),
     ankle: placed(ball, footTurn, 0, ankleOverBall.up, -ankleOverBall.back),
     footTurn,
   };
 }
 
+/** A foot this high over the floor no longer holds the body down. Metres. */
+const clearOfFloor = 0.15;
+
 /** How far a leg is short of its planted foot, in metres; the pelvis comes down by that much so that no foot is dragged. */
 function shortOf(leg: LegPlan): number {
-  const most = (thigh + shin) * 0.997;
+  const most = (thigh + shin) * 0.9997;
   const flat = Math.hypot(leg.ankle.x - leg.hip.x, leg.ankle.z - leg.hip.z);
   const tallest = Math.sqrt(Math.max(0, most * most - flat * flat));
-  return Math.max(0, leg.hip.y - leg.ankle.y - tallest);
+  return Math.max(0, leg.hip.y - leg.ankle.y - tallest) * leg.standing;
 }
 
 /** Solves a pose into joints and bones. `stature` in metres scales the whole person; a southpaw is the mirror image. */
 export function solve(pose: Pose, stance: Stance = 'orthodox', stature = referenceStature): Body {
-  const pelvisTurn = turned(pose['pelvis.yaw'], pose['pelvis.pitch'], pose['pelvis.roll']);
-  const chestTurn = turned(pose['chest.yaw'], pose['chest.pitch'], pose['chest.roll']);
-  const headTurn = turned(pose['head.yaw'], pose['head.pitch'], pose['head.roll']);
+  const { facing } = pose;
+  const facingTurn = turned(facing, 0);
+  const pelvisTurn = turned(pose['pelvis.yaw'] + facing, pose['pelvis.pitch'], pose['pelvis.roll']);
+  const chestTurn = turned(pose['chest.yaw'] + facing, pose['chest.pitch'], pose['chest.roll']);
+  const headTurn = turned(pose['head.yaw'] + facing, pose['head.pitch'], pose['head.roll']);
   const pelvis = new Vector3(pose['pelvis.x'], pose['pelvis.y'], pose['pelvis.z']);
   const sink = Math.max(
     shortOf(planLeg(pose, 'lead', 1, pelvis, pelvisTurn)),
@@ -136,17 +150,18 @@ export function solve(pose: Pose, stance: Stance = 'orthodox', stature = referen
     const shoulder = placed(
       shoulders, chestTurn, side * shoulderHalf, pose[`${which}Shoulder.y`], pose[`${which}Shoulder.z`],
     ); // prettier-ignore
-    const hand = new Vector3(pose[`${which}Hand.x`], pose[`${which}Hand.y`], pose[`${which}Hand.z`]).add(travel);
-    const arm = twoBones(shoulder, hand, upperArm, forearm, new Vector3(side * pose[`${which}Elbow.out`], -1, 0));
-    const forearmLine = arm.end.clone().sub(arm.middle).normalize();
+    const hand = new Vector3(pose[`${which}Hand.x`], pose[`${which}Hand.y`], pose[`${which}Hand.z`]).applyQuaternion(facingTurn).add(travel); // prettier-ignore
+    const elbowPole = new Vector3(side * pose[`${which}Elbow.out`], -1, pose[`${which}Elbow.fore`]).applyQuaternion(facingTurn);
+    const arm = twoBones(shoulder, hand, upperArm, forearm, elbowPole);
+    const fistLine = arm.end.clone().sub(arm.middle).normalize().applyAxisAngle(arm.hinge, pose[`${which}Hand.bend`] * radians); // prettier-ignore
     joints[`${name}Shoulder`] = shoulder;
     joints[`${name}Elbow`] = arm.middle;
     joints[`${name}Wrist`] = arm.end;
-    joints[`${name}Knuckles`] = arm.end.clone().addScaledVector(forearmLine, 0.105);
+    joints[`${name}Knuckles`] = arm.end.clone().addScaledVector(fistLine, 0.105);
     bones[`${name}UpperArm`] = hingedFrame(shoulder, arm.middle, arm.hinge);
     bones[`${name}Forearm`] = hingedFrame(arm.middle, arm.end, arm.hinge);
     const turnedOver = new Matrix4().makeRotationY(side * pose[`${which}Hand.turn`] * radians);
-    bones[`${name}Hand`] = bones[`${name}Forearm`].clone().setPosition(arm.end).multiply(turnedOver);
+    bones[`${name}Hand`] = hingedFrame(arm.end, arm.end.clone().add(fistLine), arm.hinge).multiply(turnedOver);
 
     const leg = planLeg(pose, which, side, pelvis, pelvisTurn);
     const toes = new Vector3(0, 0, 1).applyQuaternion(turned(pose[`${which}Foot.yaw`], 0));
@@ -154,12 +169,12 @@ export function solve(pose: Pose, stance: Stance = 'orthodox', stature = referen
     const bent = twoBones(leg.hip, leg.ankle, thigh, shin, kneePole);
     joints[`${name}Hip`] = leg.hip;
     joints[`${name}Knee`] = bent.middle;
-    joints[`${name}Ankle`] = leg.ankle;
-    joints[`${name}Toe`] = placed(leg.ankle, leg.footTurn, 0, -0.055, 0.165);
-    joints[`${name}Heel`] = placed(leg.ankle, leg.footTurn, 0, -0.055, -0.05);
+    joints[`${name}Ankle`] = bent.end;
+    joints[`${name}Toe`] = placed(bent.end, leg.footTurn, 0, -0.055, 0.165);
+    joints[`${name}Heel`] = placed(bent.end, leg.footTurn, 0, -0.055, -0.05);
     bones[`${name}Thigh`] = hingedFrame(leg.hip, bent.middle, bent.hinge);
-    bones[`${name}Shin`] = hingedFrame(bent.middle, leg.ankle, bent.hinge);
-    bones[`${name}Foot`] = frame(leg.ankle, leg.footTurn);
+    bones[`${name}Shin`] = hingedFrame(bent.middle, bent.end, bent.hinge);
+    bones[`${name}Foot`] = frame(bent.end, leg.footTurn);
   }
   const body = { joints, bones };
   if (stance === 'southpaw') mirror(body);
@@ -197,7 +212,7 @@ export function jointAngle(first: Vector3, middle: Vector3, last: Vector3): numb
 /** A pose with the arms away from the body and everything half bent: the mesh is cut in it, so that skin stretches least. */
 export const bindPose: Pose = {
   ...baseStance,
-  'pelvis.yaw': 0, 'pelvis.pitch': 0, 'chest.yaw': 0, 'chest.pitch': 0, 'head.yaw': 0, 'head.pitch': 0, 'pelvis.z': 0,
+  'pelvis.yaw': 0, 'pelvis.pitch': 0, 'chest.yaw': 0, 'chest.pitch': 0, 'head.yaw': 0, 'head.pitch': 0, 'pelvis.x': 0, 'pelvis.z': 0,
   'leadHand.x': 0.5, 'leadHand.y': 1.16, 'leadHand.z': 0.3, 'rearHand.x': -0.5, 'rearHand.y': 1.16, 'rearHand.z': 0.3,
   'leadElbow.out': 0.9, 'rearElbow.out': 0.9,
   'leadFoot.x': 0.2, 'leadFoot.z': 0.12, 'leadFoot.yaw': 8, 'leadFoot.pitch': 0,

@@ -1,22 +1,30 @@
-/** A hanging bag as a damped pendulum, answered in closed form: metres that its face has moved away from the trainee. */
+import type { Station } from './station.ts';
+
+/** Something hit at a moment, seconds, and how hard: metres of first swing. */
 export interface BagHit {
-  seconds: number;
-  /** Metres of first swing. */
+  at: number;
   push: number;
 }
 
-/** Swing of 2.1 m of chain and bag: about 2.9 s; the damping is a coach's hand on the bag now and then. */
-const swing = (2 * Math.PI) / 2.9;
-const damping = 1.1;
-/** Distance of the bag's face from the middle of the stance at rest, at stature `referenceStature`. */
-export const bagFace = 1.04;
-export const bagRadius = 0.17;
+/**
+ * How what is hit moves, as a damped pendulum answered in closed form. A heavy bag on 2.1 m of chain swings in about 2.9 s, with
+ * a coach's hand on it now and then; a pad gives and is back before the next strike; a speed bag beats the board three times
+ * between two hits.
+ */
+const answers = {
+  hangs: { turns: (2 * Math.PI) / 2.9, damping: 1.1, size: 1 },
+  gives: { turns: (2 * Math.PI) / 0.6, damping: 9, size: 1.6 },
+  rebounds: { turns: (2 * Math.PI) / 0.307, damping: 3.5, size: 2.2 },
+  none: { turns: 0, damping: 1, size: 0 },
+} as const;
 
-export function bagTravel(hits: readonly BagHit[], seconds: number): number {
+/** Metres that the face has moved away from the trainee. */
+export function bagTravel(hits: readonly BagHit[], seconds: number, swing: Station['swing'] = 'hangs'): number {
+  const { turns, damping, size } = answers[swing];
   let travel = 0;
-  for (const hit of hits) {
-    const since = seconds - hit.seconds;
-    if (since > 0) travel += hit.push * Math.exp(-damping * since) * Math.sin(swing * since);
+  for (const { at, push } of hits) {
+    const since = seconds - at;
+    if (since > 0 && since < 12) travel += size * push * Math.exp(-damping * since) * Math.sin(turns * since);
   }
   return travel;
 }

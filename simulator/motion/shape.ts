@@ -15,13 +15,19 @@ export const strikeRise = (share: number): number => {
   return 0.35 * u * u * (3 - 2 * u) + 0.65 * Math.pow(u, 2.3);
 };
 
+/** What turns a heavy body: as smooth, but later in its swing, so that the hips arrive with the fist. */
+export const bodyRise = (share: number): number => minimumJerk(clamped(share) ** 1.5);
+
+/** A hand leaves what it has hit faster than it would leave a place of rest. */
+export const snapBack = (share: number): number => minimumJerk(clamped(share) ** 0.72);
+
 /** Up between `start` and `full`, held until `leave`, back to nothing at `end`. */
 export const upAndBack =
-  (start: number, full: number, leave: number, end: number, rise = minimumJerk): Shape =>
+  (start: number, full: number, leave: number, end: number, rise = minimumJerk, fall = minimumJerk): Shape =>
   (seconds) => {
     if (seconds <= start || seconds >= end) return 0;
     if (seconds < full) return rise((seconds - start) / (full - start));
-    return seconds <= leave ? 1 : 1 - minimumJerk((seconds - leave) / (end - leave));
+    return seconds <= leave ? 1 : 1 - fall((seconds - leave) / (end - leave));
   };
 
 /** A single swell with its peak at `peak`. */

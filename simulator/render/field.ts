@@ -43,7 +43,7 @@ export function cone(bone: BoneName, from: Vector3, to: Vector3, fromRadius: num
   };
 }
 
-/** Ellipsoid in the frame of `at` (distance approximated to first order). */
+/** Ellipsoid in the frame of `at`, which may be scaled (distance approximated to first order). */
 export function ellipsoid(
   bone: BoneName,
   at: Matrix4,
@@ -52,14 +52,15 @@ export function ellipsoid(
   blend = 0.03,
 ): Lump {
   const centre = new Vector3(...offset).applyMatrix4(at);
-  const e = new Matrix3().setFromMatrix4(at).elements;
-  const [rx, ry, rz] = radii;
+  const size = new Vector3().setFromMatrixColumn(at, 0).length();
+  const e = new Matrix3().setFromMatrix4(at).multiplyScalar(1 / size).elements;
+  const [rx, ry, rz] = radii.map((radius) => radius * size) as [number, number, number];
   const { x: cx, y: cy, z: cz } = centre;
   return {
     bone,
     blend,
     centre,
-    bound: Math.max(...radii),
+    bound: Math.max(rx, ry, rz),
     distance(x, y, z) {
       const dx = x - cx, dy = y - cy, dz = z - cz; // prettier-ignore
       const lx = e[0]! * dx + e[1]! * dy + e[2]! * dz;

@@ -10,8 +10,8 @@ import {
   Uint16BufferAttribute,
 } from 'three';
 import { bindPose, boneNames, solve, type Body, type BoneName, type Stance } from '../body/skeleton.ts';
-import type { Look } from '../scene.ts';
-import { figureParts } from './anatomy.ts';
+import type { Look } from '../look.ts';
+import { figureParts } from './anatomy/figure-parts.ts';
 import type { Lump } from './field.ts';
 import { meshed } from './surface.ts';
 
@@ -54,7 +54,7 @@ export interface Figure {
 }
 
 /** Builds the figure in its bind pose. `scale` is the trainee's stature over the reference; `coarse` stretches the grid of the large parts. */
-export function buildFigure(look: Look, stance: Stance, scale: number, coarse: number): Figure {
+export function buildFigure(look: Look, stance: Stance, scale: number, coarse: number, bareHands = false): Figure {
   const rest = solve(bindPose, stance);
   const bones = boneNames.map((name) => {
     const bone = new Bone();
@@ -65,7 +65,7 @@ export function buildFigure(look: Look, stance: Stance, scale: number, coarse: n
   const skeleton = new Skeleton(bones, boneNames.map((name) => rest.bones[name].clone().invert())); // prettier-ignore
   const group = new Group();
   group.add(...bones);
-  for (const part of figureParts(rest, look)) {
+  for (const part of figureParts(rest, look, bareHands)) {
     const geometry = meshed(part.clay, part.step * (part.castsShadow ? coarse : 1));
     skinned(geometry, part.clay.lumps);
     const material = new MeshStandardMaterial({ color: part.colour, roughness: part.roughness });

@@ -1,21 +1,18 @@
 import type { Scene } from 'three';
 import {
   CanvasTexture,
-  CylinderGeometry,
   BoxGeometry,
   Color,
   DirectionalLight,
-  Group,
   HemisphereLight,
   Mesh,
+  MeshBasicMaterial,
   MeshLambertMaterial,
-  MeshStandardMaterial,
   PlaneGeometry,
   RepeatWrapping,
   SRGBColorSpace,
   TorusGeometry,
 } from 'three';
-import { bagFace, bagRadius } from '../motion/bag.ts';
 import { seededRandom } from '../random.ts';
 
 type Painter = (context: CanvasRenderingContext2D, width: number, height: number) => void;
@@ -29,7 +26,6 @@ function painted(width: number, height: number, paint: Painter, across: number, 
   texture.wrapS = texture.wrapT = RepeatWrapping;
   texture.repeat.set(across, up);
   texture.colorSpace = SRGBColorSpace;
-  texture.anisotropy = 2;
   return texture;
 }
 
@@ -53,7 +49,7 @@ const boards: Painter = (context, width, height) => {
   const random = seededRandom(23);
   const board = width / 16;
   for (let index = 0; index < 16; index++) {
-    const shade = 178 + Math.floor(random.next() * 26);
+    const shade = 158 + Math.floor(random.next() * 26);
     context.fillStyle = `rgb(${shade + 6},${shade + 1},${shade - 14})`;
     context.fillRect(index * board + 1, 0, board - 2, height);
     const dark = 52 + Math.floor(random.next() * 16);
@@ -64,14 +60,15 @@ const boards: Painter = (context, width, height) => {
   context.fillRect(0, height * 0.62, width, height * 0.025);
 };
 
-/** A plain training room with a hanging heavy bag; returns the bag's pivot, to be swung. */
-export function buildGym(scene: Scene, size: number, shadow: number): Group {
+/** A plain training room with its lamps: boards and mats, benches, a coil of rope on the wall. */
+export function buildGym(scene: Scene, shadow: number): void {
   scene.background = new Color('#7a7f80');
   const floor = new Mesh(new PlaneGeometry(14, 14), new MeshLambertMaterial({ map: painted(256, 256, mats, 12, 12) }));
   floor.rotation.x = -Math.PI / 2;
   floor.receiveShadow = true;
   scene.add(floor);
-  const wall = new MeshLambertMaterial({ map: painted(1024, 512, boards, 4, 1) });
+  // Walls are far away and evenly lit: what lamps would add is painted on, and drawing them costs half as much.
+  const wall = new MeshBasicMaterial({ map: painted(1024, 512, boards, 4, 1) });
   for (const [x, z, turn] of [[0, -4.2, 0], [-4.6, 0, Math.PI / 2], [4.8, 0, -Math.PI / 2], [0, 6.4, Math.PI]] as const) {
     const side = new Mesh(new PlaneGeometry(14, 4.2), wall);
     side.position.set(x, 2.1, z);
@@ -90,28 +87,6 @@ export function buildGym(scene: Scene, size: number, shadow: number): Group {
   rope.rotation.y = Math.PI / 2;
   scene.add(rope);
 
-  const pivot = new Group();
-  const place = (bagFace + bagRadius) * size;
-  pivot.position.set(0, 3.4, place);
-  const leather = new MeshStandardMaterial({ color: '#6b2f1d', roughness: 0.55 });
-  const bag = new Mesh(new CylinderGeometry(bagRadius, bagRadius, 1.15, 24), leather);
-  bag.position.y = 1.28 - 3.4;
-  pivot.add(bag);
-  for (const y of [0.78, 1.78]) {
-    const strap = new Mesh(new CylinderGeometry(bagRadius + 0.004, bagRadius + 0.004, 0.05, 24), new MeshLambertMaterial({ color: '#1d1a18' }));
-    strap.position.y = y - 3.4;
-    pivot.add(strap);
-  } // prettier-ignore
-  const steel = new MeshLambertMaterial({ color: '#8f9496' });
-  const chain = new Mesh(new CylinderGeometry(0.012, 0.012, 1.56, 6), steel);
-  chain.position.y = -0.78;
-  pivot.add(chain);
-  pivot.traverse((object) => {
-    object.castShadow = true;
-    object.receiveShadow = true;
-  });
-  scene.add(pivot);
-
   scene.add(new HemisphereLight('#e4ecff', '#5c554a', 1.35));
   const lamp = new DirectionalLight('#fff2df', 2.5);
   lamp.position.set(-2.2, 4.4, 3);
@@ -125,8 +100,4 @@ export function buildGym(scene: Scene, size: number, shadow: number): Group {
   const fill = new DirectionalLight('#cfe0ff', 0.6);
   fill.position.set(3, 2.5, 2);
   scene.add(lamp, lamp.target, fill);
-  return pivot;
 }
-
-/** Length from the pivot to the height at which the bag is struck. */
-export const bagPivotLength = 3.4 - 1.45;

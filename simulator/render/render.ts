@@ -1,4 +1,5 @@
-import { spawn } from 'node:child_process';
+import { spawn, type ChildProcessByStdio } from 'node:child_process';
+import type { Writable } from 'node:stream';
 import { once } from 'node:events';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { createServer } from 'node:http';
@@ -13,7 +14,9 @@ import { perform } from '../motion/performance.ts';
 import type { Scene, SceneCamera } from '../scene.ts';
 import { soundOf } from '../sound/sound.ts';
 import { wavOf } from '../sound/wav.ts';
-import { truthOf } from '../truth.ts';
+import { truthOf } from '../truth/truth.ts';
+import { filmedSeconds, frameMoments, roundTime } from '../clock.ts';
+import { heardBy } from '../sound/heard.ts';
 import type { Style } from './page.ts';
 
 export interface RenderOrder {
@@ -37,41 +40,104 @@ const here = dirname(fileURLToPath(import.meta.url));
 export async function renderClip(order: RenderOrder): Promise<number> {
   const { scene, camera } = order;
   const performance = perform(scene);
-  const length = Math.min(order.seconds ?? Infinity, performance.seconds);
-  const times = Array.from({ length: Math.floor(length * camera.frameRate) }, (_, index) => index / camera.frameRate);
+  const length = Math.min(order.seconds ?? Infinity, filmedSeconds(camera, performance.seconds));
+  const moments = frameMoments(scene, camera, length);
+  const times = moments.map((own) => roundTime(camera, own));
   const folder = await mkdtemp(join(tmpdir(), 'wax-fist-film-'));
   try {
     const wav = join(folder, 'round.wav');
-    await writeFile(wav, wavOf(soundOf(scene, performance)));
-    const size = `${camera.pictureWidth}x${camera.pictureHeight}`;
-    const encoder = spawn(
-      'ffmpeg',
-      ['-hide_banner', '-loglevel', 'error', '-y', '-f', 'rawvideo', '-pix_fmt', 'rgba', '-s', size, '-r', String(camera.frameRate), '-i', '-',
-        '-i', wav, '-t', length.toFixed(3), '-vf', 'vflip,gblur=sigma=0.55,noise=alls=2:allf=t', '-c:v', 'libx264', '-preset', 'slow', '-crf', String(order.quality ?? 27),
-        '-pix_fmt', 'yuv420p', '-c:a', 'aac', '-b:a', '64k', '-movflags', '+faststart', order.out],
-      { stdio: ['pipe', 'inherit', 'inherit'] },
-    ); // prettier-ignore
-    const finished = once(encoder, 'close');
-    const frameTime = await filmInBrowser(order, times, async (pixels) => {
-      if (!encoder.stdin.write(pixels)) await once(encoder.stdin, 'drain');
+    await writeFile(wav, wavOf(heardBy(camera, soundOf(scene, performance), length)));
+    // At an even rate frames are piped as they come; taken unevenly they are kept, and strung together at their own times.
+    const frames = camera.uneven ? await keptFrames(folder, moments) : undefined;
+    const pictures = frames
+      ? ['-f', 'concat', '-safe', '0', '-i', frames.list]
+      : ['-f', 'image2pipe', '-c:v', 'mjpeg', '-r', String(camera.frameRate), '-i', '-'];
+    const encode = (): ChildProcessByStdio<Writable, null, null> =>
+      spawn(
+        'ffmpeg',
+        [
+          '-hide_banner',
+          '-loglevel',
+          'error',
+          '-y',
+          ...pictures,
+          '-i',
+          wav,
+          '-t',
+          length.toFixed(3),
+          ...(frames ? ['-fps_mode', 'passthrough', '-enc_time_base', '-1', '-frames:v', String(moments.length)] : []),
+          '-vf',
+          'scale=in_range=full:out_range=tv,gblur=sigma=0.55,noise=alls=2:allf=t',
+          '-c:v',
+          'libx264',
+          '-preset',
+          'slow',
+          '-crf',
+          String(order.quality ?? camera.quality ?? 27),
+          '-pix_fmt',
+          'yuv420p',
+          '-c:a',
+          'aac',
+          '-b:a',
+          '64k',
+          '-movflags',
+          '+faststart',
+          order.out,
+        ],
+        { stdio: ['pipe', 'inherit', 'inherit'] },
+      );
+    let encoder = frames ? undefined : encode();
+    const frameTime = await filmInBrowser(order, times, async (picture) => {
+      if (frames) await frames.keep(picture);
+      else if (!encoder!.stdin.write(picture)) await once(encoder!.stdin, 'drain');
     });
+    encoder ??= encode();
+    const finished = once(encoder, 'close');
     encoder.stdin.end();
     const [code] = (await finished) as [number];
     if (code !== 0) throw new Error(`ffmpeg ended with ${code}`);
-    if (order.truth)
-      await writeFile(order.truth, gzipSync(JSON.stringify(truthOf(scene, camera, performance, times)), { level: 9 }));
+    if (order.truth) await writeTruth(order.truth, scene, camera, length);
     return frameTime;
   } finally {
     await rm(folder, { recursive: true, force: true });
   }
 }
 
-/** Draws the given moments in headless Chromium; each frame arrives as raw RGBA, bottom row first. */
-export async function filmInBrowser(
+/** Writes what is true of a clip without filming it. `seconds` of the camera's clock; the whole round when nothing is said. */
+export async function writeTruth(file: string, scene: Scene, camera: SceneCamera, seconds?: number): Promise<void> {
+  const performance = perform(scene);
+  const length = Math.min(seconds ?? Infinity, filmedSeconds(camera, performance.seconds));
+  const truth = truthOf(scene, camera, performance, frameMoments(scene, camera, length));
+  await writeFile(file, gzipSync(JSON.stringify(truth), { level: 9 }));
+}
+
+/** Frames kept as files, and the list that says how long each is shown. Seconds. */
+async function keptFrames(
+  folder: string,
+  moments: readonly number[],
+): Promise<{ list: string; keep(picture: Buffer): Promise<void> }> {
+  const list = join(folder, 'frames.txt');
+  const fileOf = (index: number): string => `frame-${index}.jpg`;
+  const lasts = moments.map((moment, index) => (moments[index + 1] ?? moment + 1 / 30) - moment);
+  await writeFile(
+    list,
+    lasts.map((seconds, index) => `file ${fileOf(index)}\noption framerate 10000\nduration ${seconds.toFixed(6)}\n`).join(''),
+  );
+  let next = 0;
+  return { list, keep: (picture) => writeFile(join(folder, fileOf(next++)), picture) };
+}
+
+/** Draws the given moments of the round in headless Chromium; each frame arrives as a JPEG, in order. Returns milliseconds a frame. */
+export type Film = (
   order: Pick<RenderOrder, 'scene' | 'camera' | 'style' | 'onProgress'>,
   times: number[],
-  onFrame: (pixels: Buffer) => Promise<void>,
-): Promise<number> {
+  onFrame: (picture: Buffer) => Promise<void>,
+) => Promise<number>;
+
+export const filmInBrowser: Film = (...order) => inStudio((film) => film(...order));
+
+/** Opens a browser in which several films can be made, one after the other, and closes it again. */
+export async function inStudio<Result>(work: (film: Film) => Promise<Result>): Promise<Result> {
   const { outputFiles } = await build({
     entryPoints: [join(here, 'page.ts')],
     bundle: true,
@@ -80,19 +146,14 @@ export async function filmInBrowser(
     logLevel: 'error',
   });
   const script = outputFiles[0]!.text;
-  let done = 0;
+  let take: (picture: Buffer) => Promise<void> = () => Promise.resolve();
   const server = createServer((request, response) => {
     if (request.url === '/page.js') return void response.setHeader('content-type', 'text/javascript').end(script);
     if (request.url !== '/frame')
       return void response.setHeader('content-type', 'text/html').end('<body><script src="/page.js"></script>');
     const chunks: Buffer[] = [];
     request.on('data', (chunk: Buffer) => chunks.push(chunk));
-    request.on('end', () => {
-      void onFrame(Buffer.concat(chunks)).then(() => {
-        order.onProgress?.(++done, times.length);
-        response.end();
-      });
-    });
+    request.on('end', () => void take(Buffer.concat(chunks)).then(() => response.end()));
   }).listen(0, '127.0.0.1');
   await once(server, 'listening');
   const browser = await chromium.launch({
@@ -103,11 +164,13 @@ export async function filmInBrowser(
     const page = await browser.newPage();
     page.setDefaultTimeout(0);
     await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
-    return await page.evaluate((wanted) => (window as unknown as { film(order: unknown): Promise<number> }).film(wanted), {
-      scene: order.scene,
-      camera: order.camera,
-      style: order.style,
-      times,
+    return await work(({ scene, camera, style, onProgress }, times, onFrame) => {
+      let done = 0;
+      take = async (picture) => {
+        await onFrame(picture);
+        onProgress?.(++done, times.length);
+      };
+      return page.evaluate((wanted) => (window as unknown as { film(order: unknown): Promise<number> }).film(wanted), { scene, camera, style, times }); // prettier-ignore
     });
   } finally {
     await browser.close();

@@ -1,6 +1,7 @@
 import { seededRandom } from '../random.ts';
-import { disturbanceOf, type Disturbance } from './disturbance.ts';
-import { beep, bell, breath, hit, inRoom, noise, sampleRate, step, track } from './voices.ts';
+import { disturb } from './disturb.ts';
+import type { Disturbance } from './disturbance.ts';
+import { beep, bell, breath, hit, inRoom, noise, step, track } from './voices.ts';
 
 /** A round of hits to be heard only, for trying what listens. */
 export interface Practice {
@@ -25,8 +26,7 @@ export interface PracticeSound {
 const speedBagBeat = 0.23;
 
 /**
- * Hits with their breath and steps in a room, and what disturbs them. Signal to noise is the mean power of the 60 ms after each
- * contact against the mean power of the disturbance.
+ * Hits with their breath and steps in a room, and what disturbs them. See `disturb` for the decibels.
  */
 export function practiceSound({ seed, seconds, on, rings = [], rests = [], disturbed = [] }: Practice): PracticeSound {
   const random = seededRandom(seed);
@@ -59,19 +59,12 @@ export function practiceSound({ seed, seconds, on, rings = [], rests = [], distu
   inRoom(samples);
   for (const ring of rings) (ring.by === 'bell' ? bell : beep)(add, ring.at);
 
-  let power = 0;
-  const reach = Math.round(0.06 * sampleRate);
-  for (const { at: moment } of hits) {
-    const from = Math.round(moment * sampleRate);
-    for (let index = from; index < from + reach; index++) power += samples[index]! ** 2;
-  }
-  power /= hits.length * reach;
-  for (const [place, { by, decibels }] of disturbed.entries()) {
-    const other = disturbanceOf(by, seed + 101 * (place + 1), seconds);
-    const otherPower = other.reduce((sum, value) => sum + value * value, 0) / other.length;
-    const level = Math.sqrt(power / otherPower / 10 ** (decibels / 10));
-    for (let index = 0; index < samples.length; index++) samples[index]! += level * other[index]!;
-  }
+  disturb(
+    samples,
+    hits.map(({ at: moment }) => moment),
+    disturbed,
+    seed,
+  );
   const murmur = noise(random, 60, 900);
   for (let index = 0; index < samples.length; index++) samples[index] = Math.tanh(samples[index]! + murmur() * 0.003);
   return { samples, hits };

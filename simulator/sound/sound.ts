@@ -1,29 +1,38 @@
-import type { Performance } from '../motion/performance.ts';
-import { fromRear, isKick } from '../motion/thrown.ts';
-import { seededRandom } from '../random.ts';
+import type { Hit, Performance } from '../motion/thrown-round.ts';
+import { stations, type Station } from '../motion/station.ts';
+import { speedBagBeat } from '../motion/technique/speed-bag.ts';
+import { seededRandom, type Random } from '../random.ts';
 import type { Scene } from '../scene.ts';
-import { bell, breath, hit, inRoom, noise, step, track } from './voices.ts';
+import { disturb } from './disturb.ts';
+import { bell, breath, hit, inRoom, noise, padHit, speedBagHit, step, track, type Add } from './voices.ts';
 
-/** The sound of a round, mono, −1 to 1: hits, breath, steps, and the room's own murmur with a few reflections. */
+/** What a hit sounds like, by what is hit. */
+const voices: Record<Station['sound'], (add: Add, random: Random, hit: Hit) => void> = {
+  bag: (add, random, { at, weight, snap }) => hit(add, random, at, weight, snap),
+  pad: (add, random, { at, weight, snap }) => padHit(add, random, at, weight, snap),
+  'speed-bag': (add, random, { at, weight }) => speedBagHit(add, random, at, weight, speedBagBeat),
+  none: () => undefined,
+};
+
+/** The sound of a round, mono, −1 to 1: hits, breath, steps, the room's own murmur with a few reflections, and what else is heard. */
 export function soundOf(scene: Scene, performance: Performance): Float32Array {
   const random = seededRandom(scene.seed + 9001);
   const { samples, add } = track(performance.seconds);
-  for (const strike of performance.strikes) {
-    const pushed = strike.faults.some(({ id }) => id === 'smothered' || id === 'leaning-in');
-    const weight = (fromRear(strike.technique) ? 0.62 : 0.42) * (isKick(strike.technique) ? 1.3 : 1);
-    hit(
-      add,
-      random,
-      strike.contact,
-      weight * random.normal(1, 0.1),
-      pushed ? random.between(0.05, 0.25) : random.between(0.55, 0.95),
-    );
-    if (random.next() < 0.85) breath(add, random, strike.contact - 0.07);
-    step(add, random, strike.contact - 0.012);
-    step(add, random, strike.home + 0.2);
+  for (const one of performance.hits) {
+    voices[stations[one.on].sound](add, random, one);
+    if (random.next() < 0.85) breath(add, random, one.at - 0.07);
+  }
+  for (const { contact, home, feet } of performance.strikes) {
+    for (const at of feet ? [feet.launch + 0.5 * (feet.contact - feet.launch), feet.contact, feet.home] : [contact - 0.012, home + 0.2]) step(add, random, at); // prettier-ignore
   }
   inRoom(samples);
   for (const ring of performance.rings) bell(add, ring);
+  disturb(
+    samples,
+    performance.hits.map(({ at }) => at),
+    scene.sounds ?? [],
+    scene.seed,
+  );
   const murmur = noise(random, 60, 900);
   const floor = 10 ** (scene.noise / 20);
   for (let index = 0; index < samples.length; index++) {

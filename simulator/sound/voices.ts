@@ -45,6 +45,26 @@ export function hit(add: Add, random: Random, seconds: number, loudness: number,
   });
 }
 
+/** A fist or a shin on a pad that somebody holds: higher and shorter than a bag, with a clap of its face. */
+export function padHit(add: Add, random: Random, seconds: number, loudness: number, snap: number): void {
+  const clap = noise(random, 1200, 11000);
+  const foam = noise(random, 250, 1900);
+  const decay = 0.009 + 0.012 * (1 - snap);
+  add(seconds, 0.25, (t) => loudness * Math.min(1, t / 0.001) * (clap() * Math.exp(-t / decay) * (0.6 + 1.7 * snap) + foam() * Math.exp(-t / 0.022)));
+} // prettier-ignore
+
+/** A speed bag: the fist, then the board behind, in front and behind again before the next fist. Seconds between two of them. */
+export function speedBagHit(add: Add, random: Random, seconds: number, loudness: number, between: number): void {
+  const pitch = 190 + 12 * random.next();
+  const board = (at: number, level: number): void => {
+    const skin = noise(random, 500, 5000);
+    add(at, 0.16, (t) => loudness * level * (Math.sin(2 * Math.PI * pitch * t) * Math.exp(-t / 0.03) + 0.7 * skin() * Math.exp(-t / 0.012)));
+  };
+  const fist = noise(random, 700, 6000);
+  add(seconds, 0.1, (t) => loudness * 0.8 * fist() * Math.min(1, t / 0.001) * Math.exp(-t / 0.014));
+  for (const [rebound, level] of [0.55, 0.4, 0.3].entries()) board(seconds + (between * (rebound + 1)) / 4, level);
+} // prettier-ignore
+
 /** A short breath out through the teeth. */
 export function breath(add: Add, random: Random, seconds: number): void {
   const hiss = noise(random, 1800, 6500);

@@ -1,16 +1,18 @@
-import type { PoseChange } from '../body/pose.ts';
+import { mirrored, type PoseChange } from '../../body/pose.ts';
+import type { Limb } from '../part.ts';
 
-export const thrownTechniques = [
+export const handTechniques = [
   'jab', 'cross', 'lead-hook', 'rear-hook', 'lead-uppercut', 'rear-uppercut', 'overhand', 'body-jab', 'body-straight',
-  'lead-body-hook', 'rear-body-hook',
+  'lead-body-hook', 'rear-body-hook', 'lead-overhand', 'body-poke', 'rising-body-hook', 'elbow',
 ] as const; // prettier-ignore
-export type TechniqueId = (typeof thrownTechniques)[number];
-export type Hand = 'lead' | 'rear';
+export type HandId = (typeof handTechniques)[number];
 
 /** A strike as it should be: what the body does by the moment of contact, and in which time. Seconds, metres, degrees. */
 export interface StrikeModel {
-  id: TechniqueId;
-  hand: Hand;
+  kind: 'hand';
+  hand: Limb;
+  /** What lands. */
+  meets: 'glove' | 'elbow';
   /** Hips, trunk and shoulders at contact, on top of the stance. */
   body: PoseChange;
   /** Feet at contact, on top of the stance. */
@@ -28,13 +30,19 @@ export interface StrikeModel {
   load: PoseChange;
   /** How far it steps in for it, and out again. */
   advance: number;
+  /** How long it stays in range before it steps out again, seconds. */
+  stay: number;
+  /** How much later than the fist the hips turn and the feet turn or land, seconds; as it should be, they arrive together. */
+  hipLag: number;
+  feetLag: number;
   outTime: number;
   dwellTime: number;
   returnTime: number;
   bagPush: number;
 }
 
-const straight = { aside: 0, depth: 0, arc: {}, load: {}, advance: 0 } as const;
+const usual = { kind: 'hand', stay: 0, meets: 'glove', hipLag: 0, feetLag: 0 } as const;
+const straight = { ...usual, aside: 0, depth: 0, arc: {}, load: {}, advance: 0 } as const;
 
 /** What hips, trunk and rear foot do in everything that the rear side throws. */
 const rearTurn = { 'pelvis.yaw': 58, 'pelvis.x': 0.035, 'chest.yaw': 74, 'chest.pitch': 3, 'head.pitch': 4, 'head.yaw': 6 } as const; // prettier-ignore
@@ -42,15 +50,14 @@ const rearFoot = { 'rearFoot.yaw': 46, 'rearFoot.pitch': 14 } as const;
 /** The lead side turns in behind its hook: hip, shoulder and foot. */
 const leadTurn = { 'pelvis.yaw': -30, 'chest.yaw': -44, 'chest.pitch': 2, 'head.pitch': 4, 'head.yaw': -4 } as const;
 const leadFoot = { 'leadFoot.yaw': -52, 'leadFoot.pitch': 22 } as const;
-const hook = { elbowAngle: 94, depth: 0.085, contactHeight: 1.45, footLift: 0, outTime: 0.19, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.045, load: {}, advance: 0.3 } as const; // prettier-ignore
-const uppercut = { elbowAngle: 78, aside: 0, depth: 0.01, contactHeight: 1.24, footLift: 0, outTime: 0.2, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.035, advance: 0.36 } as const; // prettier-ignore
+const hook = { ...usual, elbowAngle: 94, depth: 0.085, contactHeight: 1.45, footLift: 0, outTime: 0.19, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.045, load: {}, advance: 0.3 } as const; // prettier-ignore
+const uppercut = { ...usual, elbowAngle: 78, aside: 0, depth: 0.01, contactHeight: 1.24, footLift: 0, outTime: 0.2, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.035, advance: 0.36 } as const; // prettier-ignore
 /** Down with the knees: how a level changes. */
 const low = { 'pelvis.y': -0.2, 'chest.pitch': 6, 'head.pitch': -4 } as const;
 
-export const strikeModels: Record<TechniqueId, StrikeModel> = {
+export const handModels: Record<HandId, StrikeModel> = {
   jab: {
     ...straight,
-    id: 'jab',
     hand: 'lead',
     body: {
       'pelvis.yaw': -6, 'chest.yaw': -13, 'chest.pitch': 2, 'head.pitch': 3,
@@ -62,12 +69,11 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
     contactHeight: 1.46,
     outTime: 0.155,
     dwellTime: 0.025,
-    returnTime: 0.185,
+    returnTime: 0.142,
     bagPush: 0.03,
   },
   cross: {
     ...straight,
-    id: 'cross',
     hand: 'rear',
     body: {
       ...rearTurn,
@@ -80,21 +86,20 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
     contactHeight: 1.47,
     outTime: 0.185,
     dwellTime: 0.03,
-    returnTime: 0.24,
+    returnTime: 0.168,
     bagPush: 0.05,
   },
   'lead-hook': {
     ...hook,
-    id: 'lead-hook',
     hand: 'lead',
     aside: 0.147,
     body: { ...leadTurn, 'leadShoulder.y': 0.05, 'leadShoulder.z': 0.03, 'leadHand.turn': -70, 'leadElbow.out': 6, 'pelvis.x': -0.03 },
     feet: leadFoot,
+    load: { 'chest.yaw': 15, 'pelvis.yaw': 6 },
     arc: { 'leadHand.x': 0.14, 'leadElbow.out': 2 },
   },
   'rear-hook': {
     ...hook,
-    id: 'rear-hook',
     hand: 'rear',
     aside: -0.147,
     body: { ...rearTurn, 'rearShoulder.y': 0.05, 'rearShoulder.z': 0.04, 'rearHand.turn': -70, 'rearElbow.out': 6, 'leadHand.x': -0.03, 'leadHand.z': -0.07 },
@@ -104,7 +109,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'lead-uppercut': {
     ...uppercut,
-    id: 'lead-uppercut',
     hand: 'lead',
     body: { 'pelvis.yaw': -12, 'chest.yaw': -20, 'chest.pitch': -4, 'pelvis.y': -0.02, 'leadHand.turn': 80, 'leadElbow.out': -0.3 },
     feet: { 'leadFoot.yaw': -14, 'leadFoot.pitch': 8 },
@@ -113,7 +117,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'rear-uppercut': {
     ...uppercut,
-    id: 'rear-uppercut',
     hand: 'rear',
     body: { ...rearTurn, 'pelvis.yaw': 46, 'chest.yaw': 58, 'chest.pitch': -4, 'pelvis.y': -0.02, 'rearHand.turn': 80, 'rearElbow.out': -0.3, 'leadHand.z': -0.07 },
     feet: rearFoot,
@@ -123,7 +126,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   overhand: {
     ...straight,
-    id: 'overhand',
     hand: 'rear',
     body: {
       ...rearTurn, 'pelvis.x': 0.1, 'pelvis.y': -0.08, 'chest.roll': -16, 'chest.pitch': 9, 'head.roll': -8,
@@ -142,7 +144,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'body-jab': {
     ...straight,
-    id: 'body-jab',
     hand: 'lead',
     body: {
       ...low, 'pelvis.yaw': -6, 'chest.yaw': -14, 'pelvis.x': -0.07, 'chest.roll': 5,
@@ -159,10 +160,9 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'body-straight': {
     ...straight,
-    id: 'body-straight',
     hand: 'rear',
     body: {
-      ...rearTurn, ...low, 'pelvis.x': 0.08, 'chest.roll': -7,
+      ...rearTurn, ...low, 'pelvis.y': -0.175, 'pelvis.x': 0.08, 'chest.roll': -7,
       'rearShoulder.y': 0.03, 'rearShoulder.z': 0.045, 'rearHand.turn': -80, 'rearElbow.out': 0.4, 'leadHand.x': -0.03, 'leadHand.z': -0.08,
     }, // prettier-ignore
     feet: { ...rearFoot, 'leadFoot.z': 0.12, 'leadFoot.x': 0.04 },
@@ -176,7 +176,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'lead-body-hook': {
     ...hook,
-    id: 'lead-body-hook',
     hand: 'lead',
     aside: 0.147,
     contactHeight: 1.12,
@@ -188,7 +187,6 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
   },
   'rear-body-hook': {
     ...hook,
-    id: 'rear-body-hook',
     hand: 'rear',
     aside: -0.147,
     contactHeight: 1.12,
@@ -198,4 +196,74 @@ export const strikeModels: Record<TechniqueId, StrikeModel> = {
     load: { 'pelvis.y': -0.1 },
     outTime: 0.22,
   },
+  'lead-overhand': {
+    ...straight,
+    hand: 'lead',
+    body: {
+      ...leadTurn, 'pelvis.x': -0.11, 'pelvis.y': -0.07, 'chest.roll': -3, 'chest.pitch': 14, 'head.roll': 8,
+      'leadShoulder.y': 0.06, 'leadShoulder.z': 0.04, 'leadHand.turn': -95, 'leadElbow.out': 2.6,
+    }, // prettier-ignore
+    feet: leadFoot,
+    load: { 'chest.yaw': 15, 'pelvis.yaw': 6 },
+    footLift: 0,
+    elbowAngle: 132,
+    contactHeight: 1.48,
+    arc: { 'leadHand.y': 0.1, 'leadHand.x': 0.1 },
+    advance: 0.16,
+    outTime: 0.22,
+    dwellTime: 0.03,
+    returnTime: 0.26,
+    bagPush: 0.035,
+  },
+  'body-poke': {
+    ...straight,
+    hand: 'lead',
+    body: { 'pelvis.y': -0.1, 'pelvis.yaw': -5, 'chest.yaw': -10, 'chest.pitch': 3, 'head.pitch': -2, 'leadShoulder.z': 0.035, 'leadHand.turn': -60, 'leadElbow.out': 0.35 },
+    feet: { 'leadFoot.z': 0.09, 'rearFoot.pitch': 6 },
+    footLift: 0.02,
+    elbowAngle: 164,
+    contactHeight: 1.14,
+    outTime: 0.15,
+    dwellTime: 0.02,
+    returnTime: 0.17,
+    bagPush: 0.015,
+  },
+  'rising-body-hook': {
+    ...hook,
+    hand: 'lead',
+    aside: 0.12,
+    depth: 0.05,
+    elbowAngle: 114,
+    contactHeight: 1.16,
+    body: { ...leadTurn, 'pelvis.y': -0.17, 'chest.pitch': 3, 'chest.roll': -5, 'leadShoulder.y': 0.01, 'leadHand.turn': 40, 'leadElbow.out': 0.6, 'pelvis.x': 0.05 },
+    feet: leadFoot,
+    arc: { 'leadHand.x': 0.06, 'leadHand.y': -0.14 },
+    load: { 'pelvis.y': -0.06, 'chest.yaw': 10 },
+    outTime: 0.21,
+  },
+  elbow: {
+    ...hook,
+    hand: 'rear',
+    meets: 'elbow',
+    aside: -0.1,
+    depth: 0.06,
+    elbowAngle: 50,
+    contactHeight: 1.46,
+    body: { ...rearTurn, 'chest.yaw': 84, 'rearShoulder.y': 0.06, 'rearShoulder.z': 0.05, 'rearHand.x': 0.2, 'rearHand.y': 0, 'rearHand.z': 0.12, 'rearElbow.out': 3, 'rearElbow.fore': 9, 'leadHand.z': -0.08 },
+    feet: rearFoot,
+    arc: {},
+    advance: 0.62,
+    outTime: 0.2,
+  },
 }; // prettier-ignore
+
+/** The other hand does it. */
+export const otherHand = (model: StrikeModel): StrikeModel => ({
+  ...model,
+  hand: model.hand === 'lead' ? 'rear' : 'lead',
+  body: mirrored(model.body),
+  feet: mirrored(model.feet),
+  arc: mirrored(model.arc),
+  load: mirrored(model.load),
+  aside: -model.aside,
+});

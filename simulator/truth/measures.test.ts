@@ -1,0 +1,129 @@
+import { checklistFor, isMeasureId, shippedCatalogue, switches, usualSchool, verdictIn, type BandVerdict, type ChecklistRow, type ShippedCheckpointId } from '@wax-fist/core/technique'; // prettier-ignore
+import { expect } from 'chai';
+import { canShow, faultModels } from '../motion/fault/index.ts';
+import { habitIds, type HabitId } from '../motion/habit.ts';
+import { perform } from '../motion/performance.ts';
+import { everythingThrown, usualStation, type Thrown } from '../motion/technique/thrown.ts';
+import { isBeat } from '../motion/technique/single.ts';
+import { isHeld } from '../motion/station.ts';
+import { baseScene, scene } from '../rounds-under-test.ts';
+import type { Scene } from '../scene.ts';
+import { judgedParts, ofTheWhole, trueMeasures, type TrueValues } from './measures.ts';
+
+/** What can only be measured where somebody holds. */
+const needsPartner: readonly string[] = ['pv.outside-foot', 'df.distance'];
+const holder = { stance: 'orthodox' as const, stature: 1.76, look: baseScene.look, faults: [] };
+
+function rowsOf(technique: Thrown): ChecklistRow[] {
+  const rows = checklistFor(shippedCatalogue, technique, { school: usualSchool, view: 'quarter' });
+  return rows.filter(
+    ({ checkpoint: { id, measure }, band }) =>
+      isMeasureId(measure) && band && (isHeld(usualStation(technique)) || !needsPartner.includes(id)),
+  );
+}
+
+/** Means of the true measures of a few repetitions, thrown with a fault or without. */
+function measured(technique: Thrown, wanted: readonly string[], fault?: string, strength = 1): TrueValues {
+  const times = technique === 'uppercut-bag-set' ? 1 : 2;
+  const work = isBeat(technique) ? { strikes: Array.from({ length: 8 }, () => technique), times: 1 } : { strikes: [technique], times };
+  const faults = fault ? [{ fault, strike: technique, share: 1, strength: [strength, strength] as [number, number] }] : [];
+  const station = usualStation(technique);
+  const round = perform(scene({ station, work: [work], faults, ...(isHeld(station) && { holder }) }));
+  const all = round.strikes.map((strike) => trueMeasures(round, strike, wanted as ShippedCheckpointId[]));
+  return Object.fromEntries(wanted.map((id) => [id, all.reduce((sum, one) => sum + (one[id as ShippedCheckpointId] ?? NaN), 0) / all.length]));
+} // prettier-ignore
+
+function verdictOf(rows: readonly ChecklistRow[], id: string, values: TrueValues): BandVerdict {
+  const row = rows.find(({ checkpoint }) => checkpoint.id === id);
+  return verdictIn(row!.band!, values[id as ShippedCheckpointId]!);
+}
+
+describe('true measures', function () {
+  this.timeout(60_000);
+  for (const technique of everythingThrown) {
+    const rows = rowsOf(technique);
+    const ids = rows.map(({ checkpoint }) => checkpoint.id);
+    const possible = faultModels.filter(
+      (fault) => canShow(fault, technique) && ids.includes(fault.checkpoint) && (fault.of.includes(technique) || ofTheWhole.includes(fault.checkpoint) || judgedParts(technique, fault.checkpoint).some((part) => fault.of.includes(part))),
+    ); // prettier-ignore
+
+    it(`${technique}: everything that has a measure is clean when nothing is wrong, and can be made a fault`, () => {
+      const values = measured(technique, ids);
+      for (const id of ids) {
+        const value = values[id as ShippedCheckpointId];
+        expect(value, `${id} is told`).to.satisfy(Number.isFinite);
+        expect(verdictOf(rows, id, values), `${id}: ${value}`).to.equal('clean');
+        const shown = possible.some((fault) => fault.checkpoint === id || fault.alsoShows?.includes(id as ShippedCheckpointId));
+        expect(shown, `a fault for ${id}`).to.equal(true);
+      }
+    });
+
+    for (const { id: fault, checkpoint } of possible) {
+      it(`${technique}: “${fault}” makes ${checkpoint} a fault, and something to watch when it is slighter`, () => {
+        const at = (strength: number) => measured(technique, [checkpoint], fault, strength);
+        const plain = at(1);
+        expect(verdictOf(rows, checkpoint, plain), `plain: ${plain[checkpoint]}`).to.equal('fault');
+        // Somewhere between none and plain it is neither.
+        let [low, high, found] = [0, 1, 'clean' as BandVerdict];
+        for (let tries = 0; tries < 9 && found !== 'watch'; tries++) {
+          const strength = (low + high) / 2;
+          found = verdictOf(rows, checkpoint, at(strength));
+          if (found === 'clean') low = strength;
+          else high = strength;
+        }
+        expect(found, `between ${low} and ${high}`).to.equal('watch');
+      });
+    }
+  }
+
+  for (const { id: fault, checkpoint, of, alsoShows = [] } of faultModels) {
+    const technique = of.find((one) => rowsOf(one).some((row) => row.checkpoint.id === checkpoint)) ?? of[0]!;
+    it(`“${fault}” leaves everything else of a ${technique} as it is, but for what follows from it`, () => {
+      const rows = rowsOf(technique);
+      const ids = rows.map(({ checkpoint: { id } }) => id).filter((id) => id !== checkpoint && !alsoShows.includes(id as ShippedCheckpointId)); // prettier-ignore
+      const values = measured(technique, ids, fault);
+      for (const id of ids) expect(verdictOf(rows, id, values), `${id}: ${values[id as ShippedCheckpointId]}`).to.equal('clean');
+    });
+  }
+});
+
+describe('the lane of the lead foot', () => {
+  const lane = (change: Partial<Scene>): number => {
+    const round = perform(scene({ station: 'mitts', holder, work: [{ strikes: ['body-straight'], times: 2 }], ...change }));
+    return trueMeasures(round, round.strikes[0]!, ['pv.outside-foot'])['pv.outside-foot']!;
+  };
+  it('is told against the lead foot of who holds, the same for both stances, and not without', () => {
+    const open = lane({ holder: { ...holder, stance: 'southpaw' } });
+    expect(lane({}) - open, 'closed against open stance').to.be.above(0.5);
+    expect(lane({ stance: 'southpaw', holder: { ...holder, stance: 'orthodox' } })).to.be.closeTo(open, 0.02);
+    const alone = perform(scene({ work: [{ strikes: ['body-straight'], times: 1 }] }));
+    expect(trueMeasures(alone, alone.strikes[0]!, ['pv.outside-foot'])).to.deep.equal({});
+  });
+});
+
+describe('habits of a school', () => {
+  for (const habit of habitIds) {
+    const [switchId, choiceId] = habit.split('.') as [string, string];
+    const school = { ...usualSchool, choices: { ...usualSchool.choices, [switchId]: choiceId } };
+    const { effects } = switches.find(({ id }) => id === switchId)!.choices.find(({ id }) => id === choiceId)!;
+    const banded = [...(effects.bands ?? []), ...(effects.adds ?? [])];
+    it(`${habit} is a choice, is clean by its own bands${banded.length > 0 ? '' : ' (it has none)'}, and looks otherwise`, () => {
+      for (const { checkpoint, techniques } of banded) {
+        for (const technique of (techniques ?? ['jab', 'cross']) as Thrown[]) {
+          const row = checklistFor(shippedCatalogue, technique, { school, view: 'quarter' }).find((one) => one.checkpoint.id === checkpoint);
+          if (!row?.band) continue;
+          const round = perform(scene({ station: usualStation(technique), habits: [habit], work: [{ strikes: [technique], times: 2 }] }));
+          for (const strike of round.strikes) {
+            const value = trueMeasures(round, strike, [checkpoint])[checkpoint]!;
+            expect(verdictIn(row.band, value), `${technique} ${checkpoint}: ${value}`).to.equal('clean');
+          }
+        }
+      }
+      const at = (habits: HabitId[], technique: Thrown, seconds: number): string => JSON.stringify(perform(scene({ habits, work: [{ strikes: [technique], times: 1 }] })).bodyAt(seconds).joints); // prettier-ignore
+      const changed = (['jab', 'cross', 'lead-body-hook', 'rear-round'] as const).some((technique) =>
+        [0.5, 1.8, 1.9, 2, 2.1, 2.2].some((seconds) => at([habit], technique, seconds) !== at([], technique, seconds)),
+      );
+      expect(changed).to.equal(true);
+    });
+  }
+}); // prettier-ignore
