@@ -70,7 +70,7 @@ const table = [
             checkpoint: 'gd.height', question: 'Lead hand outside the hip, rear hand at the cheek?',
             clean: 'The lead hand low and outside of the hip, never inside it; the rear hand on the cheek.',
           }],
-          bands: [{ checkpoint: 'gd.height', band: atLeast(-1.6, -2.2) }],
+          bands: [{ checkpoint: 'gd.height', band: atLeast(-2.7, -3.2) }],
         },
       },
     ],
@@ -151,7 +151,7 @@ const table = [
       { id: 'arm', name: 'Arm and shoulder', reason: 'Weight forward and no turn keeps the jab quick and the cross loaded.', effects: {} },
       {
         id: 'small-turn', name: 'Small turn', reason: 'A little turn of hip and lead foot gives the jab weight and length.',
-        effects: { adds: [{ checkpoint: 'pv.lead-turn', techniques: jabs, band: atLeast(10, 4) }] },
+        effects: { adds: [{ checkpoint: 'pv.lead-turn', techniques: jabs, band: atLeast(10, 4) }], words: [{ checkpoint: 'pv.lead-turn', techniques: jabs, question: 'Do hip and lead foot turn a little with the jab?', clean: 'A little of both, and back at once.' }] },
       },
     ],
   },

@@ -1,4 +1,4 @@
-import type { TechniqueRow } from './row.ts';
+import { bandOf, type TechniqueRow } from './row.ts';
 
 const defence = {
   kind: 'defence', side: 'both', range: 'any', lists: ['base', 'defence'], zones: [], usualOut: 220, usualReturn: 320,
@@ -20,5 +20,5 @@ export const defences = [
   { ...defence, id: 'shin-check', name: 'Shin check', alsoSaid: ['check', 'leg block'], beyond: ['df.check', 'gd.kick-hand'], chain: ['st.balance', 'df.check'], risk: 'The knee must not be what is hit.', without: none },
   { ...defence, id: 'catch-kick', name: 'Catch a kick', alsoSaid: ['catch', 'clamp'], beyond: ['df.catch', 'gd.other-hand'], chain: ['gd.height', 'df.catch'], risk: 'Reaching low puts the chin out.', without: none },
   { ...defence, id: 'level-follow', name: 'Follow the level', alsoSaid: ['go down with them'], beyond: ['df.level', 'sm.level'], chain: ['st.knees', 'df.level'], risk: 'Over a lower partner the overhand comes.', without: noFeet },
-  { ...defence, id: 'sprawl', name: 'Sprawl', alsoSaid: ['hips down'], beyond: ['df.sprawl', 'df.distance'], chain: ['df.distance', 'df.sprawl'], risk: 'Face down on the floor.', without: none },
+  { ...defence, id: 'sprawl', name: 'Sprawl', alsoSaid: ['hips down'], beyond: ['df.sprawl', 'df.distance'], bands: { 'st.lean': bandOf.sprawlLean, 'st.chin': bandOf.sprawlChin }, chain: ['df.distance', 'df.sprawl'], risk: 'Face down on the floor.', without: none },
 ] as const satisfies readonly TechniqueRow[]; // prettier-ignore

@@ -110,7 +110,7 @@ export const hands = [
   },
   {
     id: 'elbow', name: 'Elbow', kind: 'elbow', side: 'both', range: 'close', alsoSaid: ['elbow strike'],
-    lists: ['base', 'hand'], beyond: ['el.close', 'sm.rotation'], bands: { 'sm.rotation': bandOf.bodyTurn }, zones: ['temple', 'chin'],
+    lists: ['base', 'hand'], beyond: ['el.close', 'sm.rotation'], bands: { 'el.close': bandOf.elbowReach, 'sm.rotation': bandOf.bodyTurn }, zones: ['temple', 'chin'],
     chain: ['pv.first-foot', 'el.close', 'sm.rotation'], risk: 'On pads only with the other hand behind the pad.',
     without: noPivot, usualOut: 190, usualReturn: 260,
   },

@@ -25,6 +25,7 @@ export const jabCrosses = [
   },
   {
     ...shared, id: 'jab-cross-slip', name: 'Jab, slip and cross', alsoSaid: ['slip cross', 'one-slip-two'], beyond: ['sm.head-off'],
+    bands: { ...shared.bands, 'st.balance': bandOf.slippedBalance },
     chain: ['df.slip', 'sm.head-off'], risk: 'Head off the line, yet no overhand.',
   },
   {

@@ -1,11 +1,12 @@
 import { bandOf, type TechniqueRow } from './row.ts';
 
+/** A leg out in front, or to the side, is held up by a little lean back, when it is looked at as stance and as kick. */
+const upright = { 'st.lean': bandOf.kickUpright, 'kk.upright': bandOf.kickUpright } as const;
 const round = {
   kind: 'kick', range: 'long', lists: ['base', 'kick', 'round'], zones: ['ribs', 'temple'],
-  bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport, 'sm.rotation': bandOf.bodyTurn },
+  bands: { ...upright, 'pv.support-turn': bandOf.fullSupport, 'sm.rotation': bandOf.bodyTurn, 'kk.through': bandOf.kickThrough },
   risk: 'A standing foot that does not turn twists the knee.', usualOut: 320, usualReturn: 480,
 } as const; // prettier-ignore
-const upright = { 'kk.upright': bandOf.kickUpright } as const;
 const straightKick = {
   kind: 'kick',
   range: 'long',
@@ -22,13 +23,13 @@ export const kicks = [
   {
     id: 'rising-45', name: 'Rising 45 kick', kind: 'kick', side: 'rear', range: 'long', alsoSaid: ['45 kick', 'half-shin', 'up under the elbow'],
     lists: ['base', 'kick'], beyond: ['pv.support-turn', 'pv.calf', 'kk.path'],
-    bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.risingSupport, 'kk.path': bandOf.risingPath }, zones: ['ribs'],
+    bands: { ...upright, 'pv.support-turn': bandOf.risingSupport, 'kk.path': bandOf.risingPath }, zones: ['ribs'],
     chain: ['pv.calf', 'kk.path', 'gd.kick-hand'], risk: 'Turned like a full round kick it lands on the elbow.',
     usualOut: 300, usualReturn: 430,
   },
   {
     id: 'low-kick', name: 'Low kick', kind: 'kick', side: 'rear', range: 'middle', alsoSaid: ['leg kick', 'thigh kick'],
-    lists: ['base', 'kick'], beyond: ['pv.support-turn', 'kk.surface', 'sm.range'], bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport },
+    lists: ['base', 'kick'], beyond: ['pv.support-turn', 'kk.surface', 'sm.range'], bands: { ...upright, 'pv.support-turn': bandOf.fullSupport },
     zones: ['thigh'], chain: ['sm.range', 'kk.surface'], risk: 'Never to the knee joint.', usualOut: 290, usualReturn: 430,
   },
   { ...round, id: 'switch-round', name: 'Switch round kick', side: 'lead', alsoSaid: ['switch kick', 'hop step kick'], beyond: ['pv.switch'], chain: ['st.width', 'sm.telegraph', 'pv.support-turn'] },
@@ -44,11 +45,11 @@ export const kicks = [
   },
   {
     ...straightKick, id: 'side-kick', name: 'Side kick', side: 'lead', alsoSaid: ['lifted side kick'], beyond: ['kk.chamber', 'kk.surface', 'pv.support-turn'],
-    bands: { 'kk.upright': bandOf.kickUpright, 'pv.support-turn': bandOf.fullSupport }, zones: ['ribs', 'hip'], chain: ['kk.chamber', 'pv.support-turn', 'kk.return'],
+    bands: { ...upright, 'pv.support-turn': bandOf.fullSupport }, zones: ['ribs', 'hip'], chain: ['kk.chamber', 'pv.support-turn', 'kk.return'],
     risk: 'Lift, aim, release, back; opened early it hits with the toes.',
   },
   {
-    ...straightKick, id: 'stomp-kick', name: 'Stomp kick', side: 'rear', range: 'middle', alsoSaid: ['collapsing kick', 'low stomp'], beyond: ['kk.chamber', 'kk.through'],
+    ...straightKick, id: 'stomp-kick', name: 'Stomp kick', side: 'rear', range: 'middle', alsoSaid: ['collapsing kick', 'low stomp'], beyond: ['kk.chamber', 'kk.through'], bands: { ...upright, 'kk.through': bandOf.kickThrough },
     zones: ['thigh', 'lower leg'], chain: ['kk.chamber', 'kk.through'], risk: 'On a pad that is held to the side only.', without: noPivot,
   },
   {

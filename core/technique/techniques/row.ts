@@ -81,6 +81,7 @@ export interface TechniqueRow {
 }
 
 const above = (clean: number, watch: number): Band => ({ clean: [clean, null], watch: [watch, null] });
+const upTo = (clean: number, watch: number): Band => ({ clean: [null, clean], watch: [null, watch] });
 const between = (clean: readonly [number, number], watch: readonly [number, number]): Band => ({ clean, watch });
 
 /** Bands that several techniques share. */
@@ -98,8 +99,21 @@ export const bandOf = {
   risingElbow: between([100, 130], [85, 145]),
   /** A rear hand that carries the body lands with the weight further forward than a jab. */
   rearBalance: between([0.4, 0.78], [0.3, 0.88]),
+  /** A head that slips off the line goes over the front knee. */
+  slippedBalance: between([0.4, 0.86], [0.3, 0.94]),
   /** A leg that is out in front is held up by a little lean back. */
   kickUpright: between([-12, 15], [-22, 22]),
+  /** A kick that goes through is past the target; one that stops dead is not. */
+  kickThrough: above(0.12, 0.04),
+  /** An elbow lands with the hand near the head. */
+  elbowReach: upTo(0.75, 0.85),
+  /** Front and side by turns: half of the strikes come round. */
+  mixedPath: upTo(0.2, 0.3),
+  /** At the speed bag the elbows are up, level with the fists. */
+  speedBagElbows: between([60, 115], [45, 125]),
+  /** Out of a sprawl the back is long over hips that are down, and the eyes are up. */
+  sprawlLean: between([35, 85], [20, 95]),
+  sprawlChin: upTo(28, 40),
   /** At the launch: sunk into the leg that is going to push. */
   loadedKnee: between([90, 122], [82, 135]),
 } as const satisfies Record<string, Band>;
