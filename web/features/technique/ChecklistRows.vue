@@ -1,11 +1,23 @@
 <script setup lang="ts">
-import { isMeasureId, measures, severityNames, viewNames, type ChecklistRow } from '@wax-fist/core/technique';
+import { isMeasureId, measures, severityNames, viewNames, type ChecklistRow, type School } from '@wax-fist/core/technique';
+import { computed } from 'vue';
 import BandMark from './BandMark.vue';
 import FamilySign from './FamilySign.vue';
-import { shippedStill } from './shipped-stills.ts';
+import { schoolPicture, shippedStill } from './shipped-stills.ts';
 
 /** A checklist to be read: question, what clean is, what is said when it is not, the cue and the band. */
-defineProps<{ rows: readonly ChecklistRow[]; technique: string }>();
+const { rows, technique, school } = defineProps<{ rows: readonly ChecklistRow[]; technique: string; school: School }>();
+/** One picture for each row: as this school has it, else how it should not look, else how it should. */
+const pictures = computed(() =>
+  rows.map(({ checkpoint: { id, faults } }) => {
+    const told = [
+      { src: schoolPicture(technique, id, school), says: 'As this school has it' },
+      { src: shippedStill(technique, id, 'fault'), says: `Not so: ${faults[0]}` },
+      { src: shippedStill(technique, id, 'clean'), says: 'So' },
+    ];
+    return told.find(({ src }) => src);
+  }),
+);
 const by = { measure: '', technique: 'this technique’s own', school: 'by the school', club: 'set by the club' } as const;
 const readBy = (measure: string): string =>
   measure === 'ear' ? 'coach’s ear' : isMeasureId(measure) ? `${measures[measure].name}, ${measures[measure].of}` : 'coach’s eye';
@@ -37,18 +49,10 @@ const readBy = (measure: string): string =>
         <p v-if="reported" class="quiet">Told only: no fault in this school.</p>
         <p v-if="fixed" class="quiet">A fault in every school.</p>
       </div>
-      <img
-        v-if="shippedStill(technique, checkpoint.id, 'fault')"
-        :src="shippedStill(technique, checkpoint.id, 'fault')"
-        :alt="`Not so: ${checkpoint.faults[0]}`"
-        loading="lazy"
-      />
-      <img
-        v-else-if="shippedStill(technique, checkpoint.id, 'clean')"
-        :src="shippedStill(technique, checkpoint.id, 'clean')"
-        :alt="`So: ${checkpoint.clean}`"
-        loading="lazy"
-      />
+      <figure v-if="pictures[place]">
+        <img :src="pictures[place].src" alt="" loading="lazy" />
+        <figcaption>{{ pictures[place].says }}</figcaption>
+      </figure>
     </li>
   </ul>
 </template>
@@ -91,7 +95,12 @@ q {
 .measure {
   font-size: 13px;
 }
+figure {
+  margin: 0;
+  font-size: 13px;
+}
 img {
+  display: block;
   width: 160px;
   aspect-ratio: 16 / 9;
   object-fit: cover;
@@ -100,7 +109,7 @@ img {
   li {
     grid-template-columns: 84px 22px minmax(0, 1fr) 200px;
   }
-  img {
+  figure {
     display: none;
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { techniqueEndpoints, stillKinds, type ReferenceStill } from '@wax-fist/contract/technique';
+import type { School } from '@wax-fist/core/technique';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { ask } from '../../app/ask.ts';
@@ -8,12 +9,14 @@ import type { Film, FrameSource } from '../../player/frame-source.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import { filmOf } from '../footage/film-of.ts';
 import { useCatalogue } from './catalogue-store.ts';
-import { shippedStill } from './shipped-stills.ts';
+import { schoolPicture, shippedStill } from './shipped-stills.ts';
 
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
-const { technique, checkpointId, clipId, frame, sourceOf } = defineProps<{
+const { technique, checkpointId, school, clipId, frame, sourceOf } = defineProps<{
   technique: string;
   checkpointId: string;
+  /** By which it is judged. */
+  school: School;
   /** The film in hand and its frame on show, which may become the club's still. */
   clipId: string;
   frame: number;
@@ -38,8 +41,10 @@ interface Shown {
   source: FrameSource | undefined;
   picture: string | undefined;
 }
+const pictured = (kind: Kind): string | undefined =>
+  (kind === 'clean' ? schoolPicture(technique, checkpointId, school) : undefined) ?? shippedStill(technique, checkpointId, kind);
 const shown = shallowRef<Shown[]>([]);
-const wanted = computed(() => stillKinds.map((kind) => ({ kind, still: own(kind), picture: shippedStill(technique, checkpointId, kind) }))); // prettier-ignore
+const wanted = computed(() => stillKinds.map((kind) => ({ kind, still: own(kind), picture: pictured(kind) })));
 watch(
   wanted,
   async (all) => {

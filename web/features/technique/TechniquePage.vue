@@ -3,6 +3,7 @@ import { mdiPencil } from '@mdi/js';
 import {
   familyNames,
   strikeFamilies,
+  type StrikeFamily,
   techniqueKindNames,
   termOf,
   usualSchool,
@@ -33,7 +34,15 @@ const schoolId = computed({
 const school = computed<School>(() => catalogue.schools.find(({ id }) => id === schoolId.value) ?? club.value ?? usualSchool);
 const rows = computed(() => (found.value ? wholeChecklist(catalogue.newest, technique, school.value) : []));
 const chain = computed(() => (found.value?.chain ?? []).map((id) => catalogue.checkpoint(id).name.toLowerCase()));
-const without = computed(() => strikeFamilies.flatMap((family) => (found.value?.without[family] ? [{ family, reason: found.value.without[family] }] : []))); // prettier-ignore
+/** Families that are not looked at, those with one reason together. */
+const without = computed(() => {
+  const byReason = new Map<string, StrikeFamily[]>();
+  for (const family of strikeFamilies) {
+    const reason = found.value?.without[family];
+    if (reason) byReason.set(reason, [...(byReason.get(reason) ?? []), family]);
+  }
+  return [...byReason];
+});
 </script>
 
 <template>
@@ -75,11 +84,11 @@ const without = computed(() => strikeFamilies.flatMap((family) => (found.value?.
             {{ chain.join(' → ') }}
           </p>
           <p v-if="found.risk"><b>Mind:</b> {{ found.risk }}</p>
-          <p v-for="{ family, reason } in without" :key="family" class="quiet">
-            No {{ familyNames[family].toLowerCase() }}: {{ reason }}
+          <p v-for="[reason, families] in without" :key="reason" class="quiet">
+            No {{ families.map((family) => familyNames[family].toLowerCase()).join(', ') }}: {{ reason }}
           </p>
         </div>
-        <ChecklistRows :rows="rows" :technique="technique" />
+        <ChecklistRows :rows="rows" :technique="technique" :school="school" />
       </template>
     </template>
   </div>
