@@ -12,6 +12,9 @@ import { connect, migrateDatabase, type Database } from '../server/db/connection
 import { loadDemoClub } from '../server/demo/load.ts';
 import { folderStorage } from '../server/storage/folder.ts';
 
+/** A server that was stopped on purpose, or an answer that a test wanted refused, to the player as well, is no trouble. */
+const wanted = /Failed to load resource|Retrying failed fetch|Error fetching .*: 401/;
+
 export const password = 'a password of the tests';
 export const coachEmail = 'ragna@boathouse.example';
 
@@ -139,11 +142,9 @@ async function start(): Promise<RunningClub> {
       // The TypeScript loader gives functions their names through this helper, also those that run in the page.
       await page.addInitScript('globalThis.__name ??= (value) => value');
       if (forget) await page.addInitScript((name) => void Reflect.deleteProperty(globalThis, name), forget);
-      page.on('pageerror', ({ message }) => troubles.push(message));
+      page.on('pageerror', ({ message }) => void (wanted.test(message) || troubles.push(message)));
       page.on('console', (line) => {
-        // A server that was stopped on purpose, or an answer that a test wanted refused, is no trouble.
-        if (line.type() === 'error' && !/Failed to load resource|Retrying failed fetch/.test(line.text()))
-          troubles.push(line.text());
+        if (line.type() === 'error' && !wanted.test(line.text())) troubles.push(line.text());
       });
       return page;
     },

@@ -22,6 +22,10 @@ let signedOut = (): void => undefined;
 /** What happens when the server no longer knows who is asking. */
 export const whenSignedOut = (act: () => void): void => void (signedOut = act);
 
+let signIns = 0;
+/** Somebody has signed in: what was asked before, and is refused only now, signs nobody out again. */
+export const signedInAnew = (): void => void signIns++;
+
 type Words<E extends Endpoint> = (keyof ParamsOf<E> extends never ? unknown : { params: ParamsOf<E> }) &
   (BodyOf<E> extends undefined ? unknown : { body: BodyOf<E> });
 
@@ -30,6 +34,7 @@ export async function ask<E extends Endpoint>(
   endpoint: E,
   ...[words]: unknown extends Words<E> ? [] : [Words<E>]
 ): Promise<ReplyOf<E>> {
+  const asOf = signIns;
   const { params, body } = (words ?? {}) as { params?: Record<string, string>; body?: unknown };
   const response = await fetch(filledPath(endpoint.path, params ?? {}), {
     method: endpoint.method,
@@ -40,7 +45,7 @@ export async function ask<E extends Endpoint>(
   if (response.ok) return (endpoint.reply ? await response.json() : undefined) as ReplyOf<E>;
   const failure = (await response.json().catch(() => undefined)) as Failure | undefined;
   if (!failure) throw new Unreachable();
-  if (response.status === 401 && endpoint.allowed !== 'anyone') signedOut();
+  if (response.status === 401 && endpoint.allowed !== 'anyone' && asOf === signIns) signedOut();
   throw new Refused(response.status, failure);
 }
 

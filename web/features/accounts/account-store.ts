@@ -1,7 +1,7 @@
 import { accountEndpoints, type Account } from '@wax-fist/contract/accounts';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { ask, Unreachable } from '../../app/ask.ts';
+import { ask, signedInAnew, Unreachable } from '../../app/ask.ts';
 
 const rememberedAs = 'wax.me';
 
@@ -28,8 +28,10 @@ export const useAccount = defineStore('account', () => {
     return me.value !== undefined;
   }
 
-  const signIn = async (email: string, password: string): Promise<void> =>
+  async function signIn(email: string, password: string): Promise<void> {
     remember(await ask(accountEndpoints.signIn, { body: { email, password } }));
+    signedInAnew();
+  }
 
   /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
   function forget(): void {

@@ -106,6 +106,7 @@ function keep(): void {
         v-if="reference && row"
         :technique="strike.technique"
         :checkpoint-id="row"
+        :school="data.session.judgedBy"
         :clip-id="data.clip.id"
         :frame="at"
         :source-of="data.film"
