@@ -34,6 +34,9 @@ export interface RenderOrder {
   onProgress?: (done: number, total: number) => void;
 }
 
+/** Key frames near each other and frames in order, so that a player may jump to any of them: the form in which films are reviewed. */
+const jumpable = ['-g', '15', '-keyint_min', '15', '-sc_threshold', '0', '-bf', '0', '-video_track_timescale', '90000'];
+
 const here = dirname(fileURLToPath(import.meta.url));
 
 /** Renders one scene from one camera to a video with sound and its truth. Returns milliseconds a frame. */
@@ -76,6 +79,7 @@ export async function renderClip(order: RenderOrder): Promise<number> {
           String(order.quality ?? camera.quality ?? 27),
           '-pix_fmt',
           'yuv420p',
+          ...jumpable,
           '-c:a',
           'aac',
           '-b:a',
