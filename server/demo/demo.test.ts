@@ -1,58 +1,192 @@
 import { parseCombination, sixCall } from '@wax-fist/core/calls';
-import { checklistFor, readySchools, shippedCatalogue, usualSchool } from '@wax-fist/core/technique';
+import { changeBetween } from '@wax-fist/core/correction';
+import { padKinds } from '@wax-fist/core/moments';
+import { emptyTally, seen, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
+import { checklistFor, readySchools, shippedCatalogue, usualSchool, type School } from '@wax-fist/core/technique';
 import { expect } from 'chai';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import { runMedia } from '../media/program.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
+import { footage, truthOfFilm } from './load.ts';
 import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
+import type { DemoSession, DemoSubject } from './person.ts';
 
-const footage = join(import.meta.dirname, '../../simulator/footage');
+const schoolOf = (id: string | undefined): School => readySchools.find((school) => school.id === id) ?? usualSchool;
+const judged = demoTrainees.flatMap(({ schoolId, sessions }) =>
+  sessions.flatMap(({ clips, roundKind }) =>
+    clips.map((clip) => ({ ...clip, school: schoolOf(schoolId), withHolder: padKinds.includes(roundKind) })),
+  ),
+);
 
 describe('demo club', () => {
-  const clips = demoTrainees.flatMap(({ sessions }) => sessions.flatMap((session) => session.clips));
-
   it('has only addresses that lead nowhere', () => {
     for (const { email } of demoCoaches) expect(email).to.match(/\.example$/);
   });
 
-  for (const { film, view, rows } of clips) {
-    it(`${film} ships with its truth, is small, and is judged only on rows that its view shows`, () => {
+  for (const { film, view, rows = [], school, withHolder } of judged) {
+    it(`${film} ships with its truth, is small, and is judged only on rows that its view shows`, async () => {
       expect(existsSync(join(footage, `${film}.truth.json.gz`))).to.equal(true);
       expect(statSync(join(footage, `${film}.mp4`)).size).to.be.below(4e6);
-      const shown = ['jab', 'cross']
-        .flatMap((id) => checklistFor(shippedCatalogue, id, { school: usualSchool, view }))
-        .filter((row) => row.shown);
-      for (const id of rows ?? []) {
-        expect(shown.map(({ checkpoint }) => checkpoint.id)).to.include(id);
-      }
+      const thrown = new Set((await truthOfFilm(film)).strikes.map(({ technique }) => technique));
+      const shown = [...thrown]
+        .flatMap((id) => checklistFor(shippedCatalogue, id, { school, view, withHolder }))
+        .filter((row) => row.shown)
+        .map(({ checkpoint }) => checkpoint.id);
+      expect(shown).to.include.members([...rows]);
+    });
+
+    it(`${film} has the form of a review copy: frames in order, a key frame every fifteen, small enough`, async () => {
+      const { width, height, codec, keys, inOrder } = await formOf(join(footage, `${film}.mp4`));
+      expect(codec).to.equal('h264');
+      expect(Math.max(width, height)).to.be.at.most(1280);
+      expect([width % 2, height % 2]).to.deep.equal([0, 0]);
+      expect(inOrder).to.equal(true);
+      for (const [place, key] of keys.entries()) expect(key - (keys[place - 1] ?? 0)).to.be.at.most(15);
     });
   }
 
-  it('has sets that can be read, and a school of its own only where there is one', () => {
-    for (const { recipe } of demoSets) {
+  it('shows every film that ships, and all of them are small', () => {
+    const films = readdirSync(footage).filter((name) => name.endsWith('.mp4'));
+    expect(films.sort()).to.deep.equal(judged.map(({ film }) => `${film}.mp4`).sort());
+    const bytes = readdirSync(footage).reduce((sum, name) => sum + statSync(join(footage, name)).size, 0);
+    expect(bytes).to.be.below(80e6);
+  });
+
+  it('has sets and plans that can be read, and a school of its own only where there is one', () => {
+    const planned = demoTrainees.flatMap(({ sessions }) => sessions.flatMap((session) => session.planned ?? []));
+    for (const recipe of [...demoSets.map((set) => set.recipe), ...planned]) {
       expect(parseCombination(recipe, { book: sixCall, catalogue: shippedCatalogue }).ok, recipe).to.equal(true);
     }
     const schools = readySchools.map(({ id }) => id as string);
     for (const { schoolId } of demoTrainees) if (schoolId) expect(schools).to.include(schoolId);
   });
 
-  it('opens its corrections from rows that were judged', () => {
-    for (const { corrections, clips: films } of demoTrainees.flatMap(({ sessions }) => sessions)) {
-      for (const { checkpointId } of corrections) expect(films.flatMap(({ rows }) => rows ?? [])).to.include(checkpointId);
+  it('has its sessions in order, and pads held by others of the club', () => {
+    const names = demoTrainees.map(({ name }) => name);
+    for (const { name, sessions } of demoTrainees) {
+      const days = sessions.map(({ daysAgo }) => daysAgo);
+      expect(days).to.deep.equal([...days].sort((a, b) => b - a));
+      for (const { holder } of sessions) if (holder) expect(names.filter((other) => other !== name)).to.include(holder);
+    }
+  });
+
+  it('speaks only of corrections that were opened before, from rows that were judged', () => {
+    for (const { sessions } of demoTrainees) {
+      const open = new Set<string>();
+      for (const { corrections = [], words = [], clips } of sessions) {
+        const rows = clips.flatMap((clip) => clip.rows ?? []);
+        for (const { technique, checkpointId } of [...corrections, ...words]) expect(rows, technique).to.include(checkpointId);
+        for (const { technique, checkpointId } of words) expect(open).to.include(`${technique} ${checkpointId}`);
+        for (const { technique, checkpointId } of corrections) open.add(`${technique} ${checkpointId}`);
+      }
     }
   });
 });
 
+describe('what the demo club tells', () => {
+  const person = (name: string) => demoTrainees.find((one) => one.name.startsWith(name))!;
+  const tallies = (name: string, subject: DemoSubject): Promise<Tally[]> =>
+    Promise.all(person(name).sessions.map((session) => counted(session, person(name).schoolId, subject)));
+
+  it('a correction that holds: better at once, and within its target from the third session on', async () => {
+    const [first, second, third, last] = await tallies('Idris', { technique: 'jab', checkpointId: 'gd.return-line' });
+    expect(changeBetween(first!, second!).change).to.equal('better');
+    const { target } = person('Idris').sessions[0]!.corrections![0]!;
+    for (const tally of [third!, last!]) expect(tally.fault / seen(tally)).to.be.at.most(target);
+  });
+
+  it('one that was good on the bag and comes back on free pads', async () => {
+    const [first, , closed, pads] = await tallies('Juno', { technique: 'cross', checkpointId: 'gd.other-hand' });
+    expect(changeBetween(first!, closed!).change).to.equal('better');
+    expect(changeBetween(closed!, pads!).change).to.equal('worse');
+  });
+
+  it('one that goes up and down without a change', async () => {
+    const all = await tallies('Pavel', { technique: 'lead-hook', checkpointId: 'sm.hook-width' });
+    for (const [place, tally] of all.slice(1).entries())
+      expect(changeBetween(all[place]!, tally).change).to.equal('no-clear-change');
+  });
+
+  it('a fault that hurts, mended on one leg and found on the other', async () => {
+    const rear = await tallies('Edda', { technique: 'rear-round', checkpointId: 'pv.support-turn' });
+    expect(changeBetween(rear[0]!, rear[3]!).change).to.equal('better');
+    const other = await tallies('Edda', { technique: 'switch-round', checkpointId: 'pv.support-turn' });
+    expect(other[3]!.fault).to.be.above(1);
+  });
+
+  it('a holder whose pads are wide, and get narrower', async () => {
+    const [first, second] = await tallies('Noor', { technique: 'holding', checkpointId: 'ph.narrow' });
+    expect(changeBetween(first!, second!).change).to.equal('better');
+  });
+
+  it('a child who leaves nothing out of the set and turns the rear foot by now', async () => {
+    const [first, second] = await tallies('Lio', { technique: 'cross', checkpointId: 'pv.rear-turn' });
+    expect(first!.fault).to.be.above(0);
+    expect(second!.fault).to.equal(0);
+  });
+});
+
+/** What the marks of a session's reviewed films come to, for one thing. */
+async function counted(
+  { clips, roundKind }: DemoSession,
+  schoolId: string | undefined,
+  { technique, checkpointId }: DemoSubject,
+): Promise<Tally> {
+  const withHolder = padKinds.includes(roundKind);
+  for (const { film, view, rows = [] } of clips) {
+    const judging = { view, rows, school: schoolOf(schoolId), withHolder };
+    const marks = marksFromTruth(await truthOfFilm(film), judging, new Date(0));
+    const techniqueOf = new Map(marks.flatMap((mark) => (mark.kind === 'strike' ? [[mark.strikeId, mark.technique]] : [])));
+    const said = marks.flatMap((mark): Verdict[] =>
+      mark.kind === 'observation' &&
+      mark.checkpointId === checkpointId &&
+      mark.verdict &&
+      (technique === 'holding' || techniqueOf.get(mark.strikeId) === technique)
+        ? [mark.verdict]
+        : [],
+    );
+    if (said.length > 0) return tallyOf(said);
+  }
+  return emptyTally;
+}
+
+/** What a film is made of; `keys` are the numbers of its key frames. */
+async function formOf(film: string) {
+  const lines: string[] = [];
+  const entries = 'stream=codec_name,width,height:packet=pts,dts,flags';
+  await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'json', '-show_entries', entries, film], {
+    onLine: (line) => lines.push(line),
+  });
+  const { packets, streams } = JSON.parse(lines.join('\n')) as {
+    packets: { pts: number; dts: number; flags: string }[];
+    streams: [{ codec_name: string; width: number; height: number }];
+  };
+  const [{ codec_name: codec, width, height }] = streams;
+  return {
+    codec,
+    width,
+    height,
+    keys: packets.flatMap(({ flags }, place) => (flags.startsWith('K') ? [place] : [])),
+    inOrder: packets.every(({ pts }, place) => place === 0 || pts > packets[place - 1]!.pts),
+  };
+}
+
 describe('marks from truth', () => {
+  const jab = { technique: 'jab', launch: 100, contact: 250, home: 480 };
+  const cross = { technique: 'cross', launch: 600, contact: 790, home: 1100 };
   const truth: FilmTruth = {
     frameTimes: Array.from({ length: 60 }, (_, frame) => frame * 20),
     strikes: [
-      { technique: 'jab', launch: 100, contact: 250, home: 480, faults: [{ checkpoint: 'gd.return-line', strength: 0.9 }] },
-      { technique: 'cross', launch: 600, contact: 790, home: 1100, faults: [{ checkpoint: 'gd.return-line', strength: 0.5 }] },
-      { technique: 'somersault', launch: 600, contact: 790, home: 1100, faults: [] },
+      { ...jab, faults: [{ checkpoint: 'gd.return-line', strength: 0.9 }] },
+      { ...cross, faults: [{ checkpoint: 'gd.return-line', strength: 0.5 }], held: [{ checkpoint: 'ph.firm', strength: 0.8 }] },
+      { ...cross, technique: 'somersault', faults: [] },
     ],
   };
-  const marks = marksFromTruth(truth, 'lead-side', ['gd.return-line', 'st.width'], new Date(0));
+  const judging = { view: 'lead-side', school: usualSchool, withHolder: false } as const;
+  const marks = marksFromTruth(truth, { ...judging, rows: ['gd.return-line', 'st.width'] }, new Date(0));
+  const words = (list: typeof marks) =>
+    list.flatMap((mark) => (mark.kind === 'observation' ? [[mark.checkpointId, mark.verdict]] : []));
 
   it('tag each known strike at its frames', () => {
     const strikes = marks.filter((mark) => mark.kind === 'strike');
@@ -65,10 +199,18 @@ describe('marks from truth', () => {
   });
 
   it('judge the wanted rows that this view shows: a strong fault as a fault, a slight one as one to watch', () => {
-    const words = marks.filter((mark) => mark.kind === 'observation');
-    expect(words.map(({ checkpointId, verdict }) => [checkpointId, verdict])).to.deep.equal([
+    expect(words(marks)).to.deep.equal([
       ['gd.return-line', 'fault'],
       ['gd.return-line', 'watch'],
+    ]);
+  });
+
+  it('judge whoever holds the pads only where somebody does', () => {
+    const held = (withHolder: boolean) => words(marksFromTruth(truth, { ...judging, withHolder, rows: ['ph.firm'] }, new Date(0)));
+    expect(held(false)).to.deep.equal([]);
+    expect(held(true)).to.deep.equal([
+      ['ph.firm', 'clean'],
+      ['ph.firm', 'fault'],
     ]);
   });
 });

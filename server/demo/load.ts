@@ -1,18 +1,23 @@
 import { copyFile, mkdir, readFile, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
+import type { JudgedBy } from '@wax-fist/contract/technique';
+import { padKinds } from '@wax-fist/core/moments';
+import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { account, callSet, clip, correction, correctionEvent, trainee, trainingSession } from '../db/schema/index.ts';
+import { account, callSet, clip, clipStep, round, trainee, trainingSession } from '../db/schema/index.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
+import { addCorrectionEvent, openCorrection } from '../features/corrections/say.ts';
 import { addToLog } from '../features/review/add-to-log.ts';
-import { countedIn } from '../features/review/queries.ts';
 import { groundFor } from '../features/sessions/ground.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addSteps, workOnClip, type ImportSurroundings } from '../jobs/work-on-clip.ts';
-import { demoCoaches, demoSets, demoTrainees, type DemoClip, type DemoSession } from './club.ts';
+import { demoCoaches, demoSets, demoTrainees } from './club.ts';
 import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
+import type { DemoClip, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
 
-const footage = join(import.meta.dirname, '../../simulator/footage');
+/** Films in the form of a review copy, each with what is true of it. */
+export const footage = join(import.meta.dirname, '../../simulator/footage');
 const day = 24 * 3600 * 1000;
 
 export interface DemoSurroundings extends ImportSurroundings {
@@ -27,57 +32,91 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
   const coaches = demoCoaches.map((coach) => ({ id: uuid(), passwordHash, ...coach }));
   await db.insert(account).values(coaches);
   await db.insert(callSet).values(demoSets.map((set) => ({ id: uuid(), ...set })));
-  for (const { sessions, ...person } of demoTrainees) {
-    const traineeId = uuid();
-    await db.insert(trainee).values({ id: traineeId, ...person });
-    for (const [place, session] of sessions.entries()) {
-      say(`${person.name}, session ${place + 1} of ${sessions.length}: working the footage in …`);
-      await addSession(surroundings, traineeId, session, coaches[0]!.id);
+  const people = new Map(demoTrainees.map((person) => [person.name, { id: uuid(), person }]));
+  // All of them first: one may hold the pads for another.
+  for (const { id, person } of people.values()) await db.insert(trainee).values({ id, ...withoutSessions(person) });
+  for (const { id: traineeId, person } of people.values()) {
+    /** Corrections opened so far, by what they are about. */
+    const opened = new Map<string, string>();
+    for (const [place, session] of person.sessions.entries()) {
+      say(`${person.name}, session ${place + 1} of ${person.sessions.length}: working the footage in …`);
+      const holderId = session.holder ? people.get(session.holder)!.id : null;
+      const said = { by: coaches[0]!.id, at: new Date(Date.now() - session.daysAgo * day) };
+      await addSession(surroundings, { session, traineeId, holderId, schoolId: person.schoolId ?? null, opened, said });
     }
   }
 }
 
+const withoutSessions = ({ sessions: _sessions, ...fields }: DemoTrainee) => fields;
+const about = ({ technique, checkpointId }: DemoSubject): string => `${technique} ${checkpointId}`;
+const daysAfter = (at: Date, days: number): string => clubDay(new Date(at.getTime() + days * day));
+
+interface Held {
+  session: DemoSession;
+  traineeId: string;
+  holderId: string | null;
+  schoolId: string | null;
+  opened: Map<string, string>;
+  said: { by: string; at: Date };
+}
+
 async function addSession(
   surroundings: DemoSurroundings,
-  traineeId: string,
-  { daysAgo, clips, corrections, ...fields }: DemoSession,
-  coachId: string,
+  { session, traineeId, holderId, schoolId, opened, said }: Held,
 ): Promise<void> {
   const { db } = surroundings;
-  const held = new Date(Date.now() - daysAgo * day);
-  const sessionId = uuid();
-  await db
-    .insert(trainingSession)
-    .values({ id: sessionId, traineeId, heldOn: clubDay(held), ...fields, ...(await groundFor(db, null)) });
-  for (const film of clips) await addClip(surroundings, sessionId, film, held, coachId);
+  const { clips, corrections = [], words = [], place, kit, roundKind, rung, holderStance, schoolNote, planned } = session;
+  const id = uuid();
+  const ground = await groundFor(db, schoolId);
+  const fields = { place, kit, roundKind, rung, holderId, holderStance, schoolNote };
+  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), ...fields, ...ground });
+  const withHolder = padKinds.includes(roundKind);
+  for (const film of clips)
+    await addClip(surroundings, { sessionId: id, film, planned, said, judging: { school: ground.judgedBy, withHolder } });
   for (const { recheckAfter, ...wanted } of corrections) {
-    const recheckOn = clubDay(new Date(held.getTime() + recheckAfter * day));
-    const id = uuid();
-    await db.insert(correction).values({ id, traineeId, openedIn: sessionId, recheckOn, ...wanted });
-    const tally = await countedIn(db, sessionId, wanted.technique, wanted.checkpointId);
-    const event = { correctionId: id, sessionId, note: wanted.cue, tally, saidBy: coachId, at: held };
-    await db.insert(correctionEvent).values({ id: uuid(), kind: 'opened', ...event });
+    const correctionId = uuid();
+    const recheckOn = daysAfter(said.at, recheckAfter);
+    await openCorrection(db, { id: correctionId, sessionId: id, recheckOn, ...wanted }, said);
+    opened.set(about(wanted), correctionId);
+  }
+  for (const { kind, note, recheckAfter, ...subject } of words) {
+    const recheckOn = recheckAfter === undefined ? undefined : daysAfter(said.at, recheckAfter);
+    await addCorrectionEvent(db, opened.get(about(subject))!, { id: uuid(), kind, note, sessionId: id, recheckOn }, said);
   }
 }
 
-async function addClip(
-  surroundings: DemoSurroundings,
-  sessionId: string,
-  { film, view, rows, done }: DemoClip,
-  held: Date,
-  coachId: string,
-): Promise<void> {
+interface Filmed {
+  sessionId: string;
+  film: DemoClip;
+  planned: string | undefined;
+  said: { by: string; at: Date };
+  judging: { school: JudgedBy; withHolder: boolean };
+}
+
+async function addClip(surroundings: DemoSurroundings, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
   const id = uuid();
   const { db, storage, home } = surroundings;
-  const copy = join(home, `${id}.mp4`);
+  const { film, view, rows, done } = told;
+  const source = join(footage, `${film}.mp4`);
   await mkdir(home, { recursive: true });
-  await copyFile(join(footage, `${film}.mp4`), copy);
-  const { size } = await stat(copy);
-  await storage.keep(copy, id, 'original');
-  await db.insert(clip).values({ id, sessionId, view, fileName: `${film}.mp4`, bytes: size, done, addedBy: coachId });
+  // It has the form of a review copy already: making one would take longer than all the rest.
+  for (const file of ['original', 'film.mp4'] as const) {
+    const copy = join(home, `${id}.mp4`);
+    await copyFile(source, copy);
+    await storage.keep(copy, id, file);
+  }
+  const { size } = await stat(source);
+  await db.insert(clip).values({ id, sessionId, view, fileName: `${film}.mp4`, bytes: size, done, addedBy: said.by });
   await addSteps(db, id);
+  await db
+    .update(clipStep)
+    .set({ state: 'done', progress: 1 })
+    .where(and(eq(clipStep.clipId, id), eq(clipStep.step, 'review-copy')));
   await workOnClip(surroundings, id, true);
+  if (planned) await db.update(round).set({ planned }).where(eq(round.clipId, id));
   if (!rows) return;
-  const truth = JSON.parse(gunzipSync(await readFile(join(footage, `${film}.truth.json.gz`))).toString()) as FilmTruth;
-  await addToLog(db, id, marksFromTruth(truth, view, rows, held), coachId);
+  await addToLog(db, id, marksFromTruth(await truthOfFilm(film), { ...judging, view, rows }, said.at), said.by);
 }
+
+export const truthOfFilm = async (film: string): Promise<FilmTruth> =>
+  JSON.parse(gunzipSync(await readFile(join(footage, `${film}.truth.json.gz`))).toString()) as FilmTruth;

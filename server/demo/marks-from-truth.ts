@@ -5,8 +5,8 @@ import {
   checklistFor,
   shippedCatalogue,
   shippedVersion,
-  usualSchool,
   type CheckpointId,
+  type School,
   type View,
 } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
@@ -19,20 +19,36 @@ export interface FilmTruth {
     launch: number;
     contact: number;
     home: number;
-    faults: { checkpoint: string; strength: number }[];
+    faults: FaultShown[];
+    /** What whoever holds the pads does wrong; not told where nobody does. */
+    held?: FaultShown[];
   }[];
+}
+
+interface FaultShown {
+  checkpoint: string;
+  strength: number;
+}
+
+/** From where, in which school, and which rows are judged. */
+export interface MarkedBy {
+  view: View;
+  school: School;
+  rows: readonly CheckpointId[];
+  withHolder: boolean;
 }
 
 /** A fault shown less strongly than this is one that a coach would watch. */
 const watchBelow = 0.62;
 
 /** The marks that a careful coach would have set on a film whose truth is known. */
-export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly CheckpointId[], saidAt: Date): LogEntry[] {
+export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy, saidAt: Date): LogEntry[] {
   const timeline = timelineOf(truth.frameTimes);
   return truth.strikes.flatMap((strike, place) => {
     const { technique } = strike;
     if (!shippedCatalogue.techniques.has(technique)) return [];
     const strikeId = uuid();
+    const shownFaults = [...strike.faults, ...(strike.held ?? [])];
     const said = { strikeId, saidAt: new Date(saidAt.getTime() + place * 9000).toISOString() };
     const marks: LogEntry[] = [
       {
@@ -46,9 +62,9 @@ export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly Chec
         removed: false,
       },
     ];
-    for (const { checkpoint, shown } of checklistFor(shippedCatalogue, technique, { school: usualSchool, view })) {
+    for (const { checkpoint, shown } of checklistFor(shippedCatalogue, technique, judging)) {
       if (!shown || !rows.includes(checkpoint.id)) continue;
-      const fault = strike.faults.find((one) => one.checkpoint === checkpoint.id);
+      const fault = shownFaults.find((one) => one.checkpoint === checkpoint.id);
       const verdict: Verdict = !fault ? 'clean' : fault.strength < watchBelow ? 'watch' : 'fault';
       marks.push({
         kind: 'observation',
@@ -57,7 +73,7 @@ export function marksFromTruth(truth: FilmTruth, view: View, rows: readonly Chec
         checkpointId: checkpoint.id,
         verdict,
         note: null,
-        view,
+        view: judging.view,
         anyway: false,
         checklistVersion: shippedVersion,
       });

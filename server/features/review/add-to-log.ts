@@ -33,12 +33,12 @@ export async function addToLog(db: Database, clipId: string, entries: readonly L
       const saidAt = new Date(Math.min(now.getTime(), Date.parse(entry.saidAt)));
       if (entry.kind === 'strike') {
         if (frames === null || entry.homeFrame >= frames) throw new Refusal(422, 'This strike lies outside of the film.');
-        const catalogue = await catalogueAt(db, version);
+        const catalogue = await catalogueAt(db, version, transaction);
         if (!catalogue?.techniques.has(entry.technique))
           throw new Refusal(422, 'This technique is not in the catalogue of this session.');
         await addRevision(desk, entry, saidAt);
       } else {
-        const catalogue = await catalogueAt(db, entry.checklistVersion);
+        const catalogue = await catalogueAt(db, entry.checklistVersion, transaction);
         if (!catalogue?.checkpoints.has(entry.checkpointId)) throw new Refusal(422, 'This checkpoint is not in the checklist.');
         await addObservation(desk, entry, saidAt);
       }

@@ -9,7 +9,10 @@ export async function newestVersion(db: Database): Promise<number> {
   return row?.version ?? 1;
 }
 
-export async function editsOf(db: Database, version: number): Promise<ClubEdits | undefined> {
+/** Whatever can ask: a database, or a transaction in it. */
+type Reader = Pick<Database, 'select'>;
+
+export async function editsOf(db: Reader, version: number): Promise<ClubEdits | undefined> {
   const [row] = await db.select({ edits: checklistVersion.edits }).from(checklistVersion).where(eq(checklistVersion.version, version)); // prettier-ignore
   return row?.edits;
 }
@@ -17,13 +20,16 @@ export async function editsOf(db: Database, version: number): Promise<ClubEdits 
 /** Catalogues of a database by version. A version never changes, so what is known of it stays true. */
 const known = new WeakMap<Database, Map<number, Catalogue>>();
 
-/** The catalogue of a version; undefined when there is no such version. */
-export async function catalogueAt(db: Database, version: number): Promise<Catalogue | undefined> {
+/**
+ * The catalogue of a version; undefined when there is no such version. Within a transaction it has to be read `by` that: one that
+ * waits for a second connection while it holds its own may wait for ever.
+ */
+export async function catalogueAt(db: Database, version: number, by: Reader = db): Promise<Catalogue | undefined> {
   const held = known.get(db) ?? new Map<number, Catalogue>();
   known.set(db, held);
   const there = held.get(version);
   if (there) return there;
-  const edits = await editsOf(db, version);
+  const edits = await editsOf(by, version);
   if (!edits) return undefined;
   const catalogue = catalogueOf(edits);
   held.set(version, catalogue);
