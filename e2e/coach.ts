@@ -5,11 +5,16 @@ import { coachEmail, password, runningClub } from './running-club.ts';
 export async function signedIn(change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
   const page = await (await runningClub()).page(change);
   await page.goto('/sign-in');
+  await throughTheDoor(page);
+  await page.waitForURL('/');
+  return page;
+}
+
+/** On the page for signing in. */
+export async function throughTheDoor(page: Page): Promise<void> {
   await page.getByLabel('E-mail').fill(coachEmail);
   await page.getByLabel('Password', { exact: true }).fill(password);
   await page.keyboard.press('Enter');
-  await page.waitForURL('/');
-  return page;
 }
 
 export async function addTrainee(page: Page, name: string): Promise<void> {

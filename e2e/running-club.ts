@@ -13,7 +13,7 @@ import { loadDemoClub } from '../server/demo/load.ts';
 import { folderStorage } from '../server/storage/folder.ts';
 
 /** A server that was stopped on purpose, or an answer that a test wanted refused, to the player as well, is no trouble. */
-const wanted = /Failed to load resource|Retrying failed fetch|Error fetching .*: 401/;
+const wanted = /Failed to load resource|Retrying failed fetch|Error fetching .*: 401|Error while reading response stream/;
 
 export const password = 'a password of the tests';
 export const coachEmail = 'ragna@boathouse.example';
@@ -27,6 +27,8 @@ export interface RunningClub {
   page: (change?: { forget?: 'VideoDecoder' }) => Promise<Page>;
   /** Errors of pages since the last time asked, without those that a stopped server causes. */
   troubles: () => string[];
+  /** Where every open page stands and what can be read on it: what one wants to know when a test has failed. */
+  standing: () => Promise<string[]>;
   /** Kills the server, does something, and has the server back whatever came of it: the tests after this one need it. */
   whileServerIsAway: (doing: () => Promise<void>) => Promise<void>;
 }
@@ -56,6 +58,11 @@ if (typeof after === 'function') {
   before(async function () {
     this.timeout(600_000);
     await runningClub();
+  });
+  afterEach(async function () {
+    if (this.currentTest?.state !== 'failed') return;
+    this.timeout(30_000);
+    for (const page of await (await runningClub()).standing()) console.log(page);
   });
   after(async function () {
     this.timeout(30_000);
@@ -153,6 +160,16 @@ async function start(): Promise<RunningClub> {
       troubles = [];
       return told;
     },
+    standing: () =>
+      Promise.all(
+        browser
+          .contexts()
+          .flatMap((context) => context.pages())
+          .map(async (page) => {
+            const text = await page.locator('body').innerText({ timeout: 5000 }).catch(() => 'nothing that can be read'); // prettier-ignore
+            return `${page.url()}\n  ${text.slice(0, 1500).replaceAll('\n', '\n  ')}`;
+          }),
+      ),
     async whileServerIsAway(doing) {
       if (server) await ended(server, 'SIGKILL');
       try {
