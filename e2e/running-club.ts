@@ -62,7 +62,7 @@ if (typeof after === 'function') {
   afterEach(async function () {
     if (this.currentTest?.state !== 'failed') return;
     this.timeout(30_000);
-    for (const page of await (await runningClub()).standing()) console.log(page);
+    for (const page of await (await runningClub()).standing()) process.stdout.write(`${page}\n`);
   });
   after(async function () {
     this.timeout(30_000);

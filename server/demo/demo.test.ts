@@ -206,7 +206,8 @@ describe('marks from truth', () => {
   });
 
   it('judge whoever holds the pads only where somebody does', () => {
-    const held = (withHolder: boolean) => words(marksFromTruth(truth, { ...judging, withHolder, rows: ['ph.firm'] }, new Date(0)));
+    const held = (withHolder: boolean) =>
+      words(marksFromTruth(truth, { ...judging, withHolder, rows: ['ph.firm'] }, new Date(0)));
     expect(held(false)).to.deep.equal([]);
     expect(held(true)).to.deep.equal([
       ['ph.firm', 'clean'],

@@ -35,16 +35,22 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
   const people = new Map(demoTrainees.map((person) => [person.name, { id: uuid(), person }]));
   // All of them first: one may hold the pads for another.
   for (const { id, person } of people.values()) await db.insert(trainee).values({ id, ...withoutSessions(person) });
-  for (const { id: traineeId, person } of people.values()) {
+  const left = [...people.values()];
+  const lane = async (): Promise<void> => {
+    for (let next = left.shift(); next; next = left.shift()) await addPerson(next.id, next.person);
+  };
+  async function addPerson(traineeId: string, { name, schoolId, sessions }: DemoTrainee): Promise<void> {
     /** Corrections opened so far, by what they are about. */
     const opened = new Map<string, string>();
-    for (const [place, session] of person.sessions.entries()) {
-      say(`${person.name}, session ${place + 1} of ${person.sessions.length}: working the footage in …`);
+    for (const [place, session] of sessions.entries()) {
+      say(`${name}, session ${place + 1} of ${sessions.length}: working the footage in …`);
       const holderId = session.holder ? people.get(session.holder)!.id : null;
       const said = { by: coaches[0]!.id, at: new Date(Date.now() - session.daysAgo * day) };
-      await addSession(surroundings, { session, traineeId, holderId, schoolId: person.schoolId ?? null, opened, said });
+      await addSession(surroundings, { session, traineeId, holderId, schoolId: schoolId ?? null, opened, said });
     }
   }
+  // Two at a time: working a film in is mostly waiting for other programs.
+  await Promise.all([lane(), lane()]);
 }
 
 const withoutSessions = ({ sessions: _sessions, ...fields }: DemoTrainee) => fields;

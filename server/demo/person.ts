@@ -33,7 +33,10 @@ export interface DemoWord extends DemoSubject {
   recheckAfter?: number;
 }
 
-export interface DemoSession extends Omit<SessionDraft, 'id' | 'traineeId' | 'heldOn' | 'holderId' | 'schoolNote' | 'holderStance'> {
+export interface DemoSession extends Omit<
+  SessionDraft,
+  'id' | 'traineeId' | 'heldOn' | 'holderId' | 'schoolNote' | 'holderStance'
+> {
   /** How long before today. */
   daysAgo: number;
   schoolNote?: string;

@@ -27,7 +27,12 @@ export const juno: DemoTrainee = {
       clips: film(2),
       words: [{ ...leadHand, kind: 're-checked', note: 'Much better; drops only when hurried.', recheckAfter: 7 }],
     },
-    { ...bag, daysAgo: 25, clips: film(3), words: [{ ...leadHand, kind: 'closed', note: 'Good on the bag. Look again on pads.' }] },
+    {
+      ...bag,
+      daysAgo: 25,
+      clips: film(3),
+      words: [{ ...leadHand, kind: 'closed', note: 'Good on the bag. Look again on pads.' }],
+    },
     {
       daysAgo: 2,
       place: padFloor,

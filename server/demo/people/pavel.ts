@@ -25,7 +25,9 @@ export const pavel: DemoTrainee = {
     { ...week(3, 20, 'quarter'), words: [{ ...wide, kind: 're-checked', note: 'Looks worse?', recheckAfter: 7 }] },
     {
       ...week(4, 6, 'front'),
-      words: [{ ...wide, kind: 'cue-given', note: 'Up and down is not change: a wall drill instead of more bag.', recheckAfter: 8 }],
+      words: [
+        { ...wide, kind: 'cue-given', note: 'Up and down is not change: a wall drill instead of more bag.', recheckAfter: 8 },
+      ],
     },
   ],
 };

@@ -31,8 +31,7 @@ export async function openCorrection(db: Database, draft: CorrectionDraft, { by:
   const traineeId = ofHolder ? session.holderId : session.traineeId;
   if (!traineeId) throw new Refusal(409, 'Nobody of the club held the pads here.');
   const twin = (await correctionsOf(db, eq(correction.traineeId, traineeId))).find(
-    (other) =>
-      other.id !== id && other.state === 'open' && other.checkpointId === checkpointId && other.technique === technique,
+    (other) => other.id !== id && other.state === 'open' && other.checkpointId === checkpointId && other.technique === technique,
   );
   if (twin) throw new Refusal(409, 'This trainee works on this already. Look under the open corrections.');
   const tally = await countedIn(db, sessionId, technique, checkpointId);
