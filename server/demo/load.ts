@@ -18,7 +18,6 @@ import type { DemoClip, DemoSession, DemoSubject, DemoTrainee } from './person.t
 
 /** Films in the form of a review copy, each with what is true of it. */
 export const footage = join(import.meta.dirname, '../../simulator/footage');
-const day = 24 * 3600 * 1000;
 
 export interface DemoSurroundings extends ImportSurroundings {
   password: string;
@@ -45,7 +44,7 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
     for (const [place, session] of sessions.entries()) {
       say(`${name}, session ${place + 1} of ${sessions.length}: working the footage in …`);
       const holderId = session.holder ? people.get(session.holder)!.id : null;
-      const said = { by: coaches[0]!.id, at: new Date(Date.now() - session.daysAgo * day) };
+      const said = { by: coaches[0]!.id, at: eveningBefore(session.daysAgo) };
       await addSession(surroundings, { session, traineeId, holderId, schoolId: schoolId ?? null, opened, said });
     }
   }
@@ -55,7 +54,19 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
 
 const withoutSessions = ({ sessions: _sessions, ...fields }: DemoTrainee) => fields;
 const about = ({ technique, checkpointId }: DemoSubject): string => `${technique} ${checkpointId}`;
-const daysAfter = (at: Date, days: number): string => clubDay(new Date(at.getTime() + days * day));
+
+/** When the club trains, so many days ago. */
+function eveningBefore(days: number): Date {
+  const at = new Date();
+  at.setDate(at.getDate() - days);
+  at.setHours(18, 30, 0, 0);
+  return at;
+}
+function daysAfter(at: Date, days: number): string {
+  const then = new Date(at);
+  then.setDate(then.getDate() + days);
+  return clubDay(then);
+}
 
 interface Held {
   session: DemoSession;
