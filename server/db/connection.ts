@@ -13,8 +13,8 @@ export interface Connection {
   close(): Promise<void>;
 }
 
-export function connect(databaseUrl: string): Connection {
-  const pool = new Pool({ connectionString: databaseUrl, max: 10 });
+export function connect(databaseUrl: string, connections = 10): Connection {
+  const pool = new Pool({ connectionString: databaseUrl, max: connections });
   // A server that restarts breaks idle connections; the pool replaces them, so this is news and not a crash.
   pool.on('error', () => undefined);
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool, close: () => pool.end() };

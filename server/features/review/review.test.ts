@@ -5,8 +5,10 @@ import { eq } from 'drizzle-orm';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import type { InferType } from 'yup';
+import { connect } from '../../db/connection.ts';
 import { observation, strikeRevision } from '../../db/schema/index.ts';
 import { at, round, said, strikeSaid } from '../../test/said.ts';
+import { addToLog } from './add-to-log.ts';
 import { addScene, startServer, type Scene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 describe('review log', () => {
@@ -43,6 +45,14 @@ describe('review log', () => {
     expect(
       await server.surroundings.db.select().from(strikeRevision).where(eq(strikeRevision.strikeId, strikeId)),
     ).to.have.length(1);
+  });
+
+  it('holds one connection, also for checklists that nobody has asked for yet: two would wait for each other for ever', async () => {
+    const narrow = connect(server.surroundings.settings.databaseUrl, 1);
+    const strikeId = uuid();
+    const entries = [strikeSaid(strikeId), said(strikeId, 'clean')];
+    expect(await addToLog(narrow.db, scene.clipId, entries, server.accountId('coach'))).to.have.length(2);
+    await narrow.close();
   });
 
   it('keeps the marks of two tabs and shows the later said, in whatever order they arrive', async () => {
