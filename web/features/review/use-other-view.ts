@@ -43,6 +43,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
   const remark = ref<string>();
   let ties: SavedAlignment[] | undefined;
   let saving: ReturnType<typeof setTimeout> | undefined;
+  let saved: Promise<void> = Promise.resolve();
 
   const params = () => ({ clipId: clip.id, otherId: shown.value!.clip.id });
   async function loadTies(): Promise<void> {
@@ -101,7 +102,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     const { offset = 0, drift = 0 } = tie.value ?? {};
     tie.value = { ...params(), offset: offset + frames * gap, drift, fit: null };
     clearTimeout(saving);
-    saving = setTimeout(() => void save(), saveAfter);
+    saving = setTimeout(() => (saved = save()), saveAfter);
   }
   async function save(): Promise<void> {
     try {
@@ -125,6 +126,9 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     frameFor: (frame) =>
       frameNearest(shown.value!.film.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
     async listenAgain() {
+      // What was tied by hand must not arrive after it was given up.
+      clearTimeout(saving);
+      await saved;
       await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
       tie.value = undefined;
       if (!(await waitForTie()) && mode.value !== 'off')
