@@ -97,7 +97,7 @@ describe('what the demo club tells', () => {
   });
 
   it('one that was good on the bag and comes back on free pads', async () => {
-    const [first, closed, pads] = await tallies('Juno', { technique: 'cross', checkpointId: 'gd.other-hand' });
+    const [first, , closed, pads] = await tallies('Juno', { technique: 'cross', checkpointId: 'gd.other-hand' });
     expect(changeBetween(first!, closed!).change).to.equal('better');
     expect(changeBetween(closed!, pads!).change).to.equal('worse');
   });

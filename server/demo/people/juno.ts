@@ -24,6 +24,12 @@ export const juno: DemoTrainee = {
     {
       ...bag,
       daysAgo: 33,
+      clips: film(2),
+      words: [{ ...leadHand, kind: 're-checked', note: 'Two of eight; drops only when hurried.', recheckAfter: 7 }],
+    },
+    {
+      ...bag,
+      daysAgo: 25,
       clips: film(3),
       words: [{ ...leadHand, kind: 'closed', note: 'None of eight on the bag. Look again on pads.' }],
     },

@@ -2,6 +2,7 @@ import type { CheckpointId } from '@wax-fist/core/technique';
 import { padFloor, type DemoSession, type DemoTrainee } from '../person.ts';
 
 const fromTheFront: readonly CheckpointId[] = ['ph.narrow', 'ph.firm', 'gd.other-hand', 'sm.telegraph'];
+const fromTheSide: readonly CheckpointId[] = ['st.lean', 'gd.return-line', 'sm.range'];
 const padsWide = { technique: 'holding', checkpointId: 'ph.narrow' } as const;
 
 const week = (place: 1 | 2, daysAgo: number): DemoSession => ({
@@ -11,7 +12,10 @@ const week = (place: 1 | 2, daysAgo: number): DemoSession => ({
   roundKind: 'focus mitts',
   rung: 5,
   holder: 'Tove Adair',
-  clips: [{ film: `noor-${place}-front`, view: 'front', rows: fromTheFront, done: true }],
+  clips: [
+    { film: `noor-${place}-front`, view: 'front', rows: fromTheFront, done: true },
+    { film: `noor-${place}-lead-side`, view: 'lead-side', rows: fromTheSide, done: true },
+  ],
 });
 
 /** Clean enough; it is the one who holds who has something to mend. */
@@ -19,7 +23,7 @@ export const noor: DemoTrainee = {
   name: 'Noor Castellane',
   stance: 'orthodox',
   grade: 'improver',
-  note: 'Best when somebody calls.',
+  note: 'Best when somebody calls. Two phones on the pad floor: front and side.',
   sessions: [
     { ...week(1, 9), corrections: [{ ...padsWide, cue: 'Both pads inside your shoulders', target: 0.15, recheckAfter: 7 }] },
     {
