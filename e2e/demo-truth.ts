@@ -1,12 +1,10 @@
 import { frameAt, timelineOf } from '@wax-fist/core/moments';
 import { eq } from 'drizzle-orm';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import { clip } from '../server/db/schema/index.ts';
+import { truthOfFilm } from '../server/demo/footage.ts';
 import { runningClub } from './running-club.ts';
 
-const footage = join(import.meta.dirname, '../simulator/footage');
+export { filmPath } from '../server/demo/footage.ts';
 
 export interface TrueStrike {
   technique: string;
@@ -17,16 +15,11 @@ export interface TrueStrike {
   faults: string[];
 }
 
-export const filmPath = (film: string): string => join(footage, `${film}.mp4`);
-
 /** The strikes of a demo film, at frames. */
 export function trueStrikes(film: string): TrueStrike[] {
-  const truth = JSON.parse(gunzipSync(readFileSync(join(footage, `${film}.truth.json.gz`))).toString()) as {
-    frameTimes: number[];
-    strikes: { technique: string; launch: number; contact: number; home: number; faults: { checkpoint: string }[] }[];
-  };
-  const timeline = timelineOf(truth.frameTimes);
-  return truth.strikes.map(({ technique, launch, contact, home, faults }) => ({
+  const { frameTimes, strikes } = truthOfFilm(film);
+  const timeline = timelineOf(frameTimes);
+  return strikes.map(({ technique, launch, contact, home, faults }) => ({
     technique,
     launch: frameAt(timeline, launch),
     contact: frameAt(timeline, contact),

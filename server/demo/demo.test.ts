@@ -8,16 +8,15 @@ import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { runMedia } from '../media/program.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
-import { footage, truthOfFilm } from './load.ts';
+import { filmPath, footage, truthOfFilm } from './footage.ts';
 import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
 import type { DemoSession, DemoSubject } from './person.ts';
 
 const schoolOf = (id: string | undefined): School => readySchools.find((school) => school.id === id) ?? usualSchool;
-const judged = demoTrainees.flatMap(({ schoolId, sessions }) =>
-  sessions.flatMap(({ clips, roundKind }) =>
-    clips.map((clip) => ({ ...clip, school: schoolOf(schoolId), withHolder: padKinds.includes(roundKind) })),
-  ),
-);
+/** A session's films, with how they are judged. */
+const judgedIn = ({ clips, roundKind }: DemoSession, schoolId: string | undefined) =>
+  clips.map((clip) => ({ ...clip, school: schoolOf(schoolId), withHolder: padKinds.includes(roundKind) }));
+const judged = demoTrainees.flatMap(({ schoolId, sessions }) => sessions.flatMap((session) => judgedIn(session, schoolId)));
 
 describe('demo club', () => {
   it('has only addresses that lead nowhere', () => {
@@ -25,10 +24,10 @@ describe('demo club', () => {
   });
 
   for (const { film, view, rows = [], school, withHolder } of judged) {
-    it(`${film} ships with its truth, is small, and is judged only on rows that its view shows`, async () => {
+    it(`${film} ships with its truth, is small, and is judged only on rows that its view shows`, () => {
       expect(existsSync(join(footage, `${film}.truth.json.gz`))).to.equal(true);
-      expect(statSync(join(footage, `${film}.mp4`)).size).to.be.below(4e6);
-      const thrown = new Set((await truthOfFilm(film)).strikes.map(({ technique }) => technique));
+      expect(statSync(filmPath(film)).size).to.be.below(4e6);
+      const thrown = new Set(truthOfFilm(film).strikes.map(({ technique }) => technique));
       const shown = [...thrown]
         .flatMap((id) => checklistFor(shippedCatalogue, id, { school, view, withHolder }))
         .filter((row) => row.shown)
@@ -37,7 +36,7 @@ describe('demo club', () => {
     });
 
     it(`${film} has the form of a review copy: frames in order, a key frame every fifteen, small enough`, async () => {
-      const { width, height, codec, keys, inOrder } = await formOf(join(footage, `${film}.mp4`));
+      const { width, height, codec, keys, inOrder } = await formOf(filmPath(film));
       expect(codec).to.equal('h264');
       expect(Math.max(width, height)).to.be.at.most(1280);
       expect([width % 2, height % 2]).to.deep.equal([0, 0]);
@@ -86,57 +85,51 @@ describe('demo club', () => {
 
 describe('what the demo club tells', () => {
   const person = (name: string) => demoTrainees.find((one) => one.name.startsWith(name))!;
-  const tallies = (name: string, subject: DemoSubject): Promise<Tally[]> =>
-    Promise.all(person(name).sessions.map((session) => counted(session, person(name).schoolId, subject)));
+  const tallies = (name: string, subject: DemoSubject): Tally[] =>
+    person(name).sessions.map((session) => counted(session, person(name).schoolId, subject));
 
-  it('a correction that holds: better at once, and within its target from the third session on', async () => {
-    const [first, second, third, last] = await tallies('Idris', { technique: 'jab', checkpointId: 'gd.return-line' });
+  it('a correction that holds: better at once, and within its target from the third session on', () => {
+    const [first, second, third, last] = tallies('Idris', { technique: 'jab', checkpointId: 'gd.return-line' });
     expect(changeBetween(first!, second!).change).to.equal('better');
     const { target } = person('Idris').sessions[0]!.corrections![0]!;
     for (const tally of [third!, last!]) expect(tally.fault / seen(tally)).to.be.at.most(target);
   });
 
-  it('one that was good on the bag and comes back on free pads', async () => {
-    const [first, , closed, pads] = await tallies('Juno', { technique: 'cross', checkpointId: 'gd.other-hand' });
+  it('one that was good on the bag and comes back on free pads', () => {
+    const [first, , closed, pads] = tallies('Juno', { technique: 'cross', checkpointId: 'gd.other-hand' });
     expect(changeBetween(first!, closed!).change).to.equal('better');
     expect(changeBetween(closed!, pads!).change).to.equal('worse');
   });
 
-  it('one that goes up and down without a change', async () => {
-    const all = await tallies('Pavel', { technique: 'lead-hook', checkpointId: 'sm.hook-width' });
+  it('one that goes up and down without a change', () => {
+    const all = tallies('Pavel', { technique: 'lead-hook', checkpointId: 'sm.hook-width' });
     for (const [place, tally] of all.slice(1).entries())
       expect(changeBetween(all[place]!, tally).change).to.equal('no-clear-change');
   });
 
-  it('a fault that hurts, mended on one leg and found on the other', async () => {
-    const rear = await tallies('Edda', { technique: 'rear-round', checkpointId: 'pv.support-turn' });
+  it('a fault that hurts, mended on one leg and found on the other', () => {
+    const rear = tallies('Edda', { technique: 'rear-round', checkpointId: 'pv.support-turn' });
     expect(changeBetween(rear[0]!, rear[3]!).change).to.equal('better');
-    const other = await tallies('Edda', { technique: 'switch-round', checkpointId: 'pv.support-turn' });
+    const other = tallies('Edda', { technique: 'switch-round', checkpointId: 'pv.support-turn' });
     expect(other[3]!.fault).to.be.above(1);
   });
 
-  it('a holder whose pads are wide, and get narrower', async () => {
-    const [first, second] = await tallies('Noor', { technique: 'holding', checkpointId: 'ph.narrow' });
+  it('a holder whose pads are wide, and get narrower', () => {
+    const [first, second] = tallies('Noor', { technique: 'holding', checkpointId: 'ph.narrow' });
     expect(changeBetween(first!, second!).change).to.equal('better');
   });
 
-  it('a child who leaves nothing out of the set and turns the rear foot by now', async () => {
-    const [first, second] = await tallies('Lio', { technique: 'cross', checkpointId: 'pv.rear-turn' });
+  it('a child who leaves nothing out of the set and turns the rear foot by now', () => {
+    const [first, second] = tallies('Lio', { technique: 'cross', checkpointId: 'pv.rear-turn' });
     expect(first!.fault).to.be.above(0);
     expect(second!.fault).to.equal(0);
   });
 });
 
 /** What the marks of a session's reviewed films come to, for one thing. */
-async function counted(
-  { clips, roundKind }: DemoSession,
-  schoolId: string | undefined,
-  { technique, checkpointId }: DemoSubject,
-): Promise<Tally> {
-  const withHolder = padKinds.includes(roundKind);
-  for (const { film, view, rows = [] } of clips) {
-    const judging = { view, rows, school: schoolOf(schoolId), withHolder };
-    const marks = marksFromTruth(await truthOfFilm(film), judging, new Date(0));
+function counted(session: DemoSession, schoolId: string | undefined, { technique, checkpointId }: DemoSubject): Tally {
+  for (const { film, rows = [], ...judging } of judgedIn(session, schoolId)) {
+    const marks = marksFromTruth(truthOfFilm(film), { ...judging, rows }, new Date(0));
     const techniqueOf = new Map(marks.flatMap((mark) => (mark.kind === 'strike' ? [[mark.strikeId, mark.technique]] : [])));
     const said = marks.flatMap((mark): Verdict[] =>
       mark.kind === 'observation' &&
@@ -154,12 +147,12 @@ async function counted(
 /** What a film is made of; `keys` are the numbers of its key frames. */
 async function formOf(film: string) {
   const lines: string[] = [];
-  const entries = 'stream=codec_name,width,height:packet=pts,dts,flags';
+  const entries = 'stream=codec_name,width,height:packet=pts,flags';
   await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'json', '-show_entries', entries, film], {
     onLine: (line) => lines.push(line),
   });
   const { packets, streams } = JSON.parse(lines.join('\n')) as {
-    packets: { pts: number; dts: number; flags: string }[];
+    packets: { pts: number; flags: string }[];
     streams: [{ codec_name: string; width: number; height: number }];
   };
   const [{ codec_name: codec, width, height }] = streams;

@@ -1,6 +1,5 @@
-import { copyFile, mkdir, readFile, stat } from 'node:fs/promises';
+import { copyFile, mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import { gunzipSync } from 'node:zlib';
 import type { JudgedBy } from '@wax-fist/contract/technique';
 import { padKinds } from '@wax-fist/core/moments';
 import { and, eq } from 'drizzle-orm';
@@ -13,11 +12,9 @@ import { groundFor } from '../features/sessions/ground.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addSteps, workOnClip, type ImportSurroundings } from '../jobs/work-on-clip.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
-import { marksFromTruth, type FilmTruth } from './marks-from-truth.ts';
+import { filmPath, truthOfFilm } from './footage.ts';
+import { marksFromTruth } from './marks-from-truth.ts';
 import type { DemoClip, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
-
-/** Films in the form of a review copy, each with what is true of it. */
-export const footage = join(import.meta.dirname, '../../simulator/footage');
 
 export interface DemoSurroundings extends ImportSurroundings {
   password: string;
@@ -114,7 +111,7 @@ async function addClip(surroundings: DemoSurroundings, { sessionId, film: told, 
   const id = uuid();
   const { db, storage, home } = surroundings;
   const { film, view, rows, done } = told;
-  const source = join(footage, `${film}.mp4`);
+  const source = filmPath(film);
   await mkdir(home, { recursive: true });
   // It has the form of a review copy already: making one would take longer than all the rest.
   for (const file of ['original', 'film.mp4'] as const) {
@@ -132,8 +129,5 @@ async function addClip(surroundings: DemoSurroundings, { sessionId, film: told, 
   await workOnClip(surroundings, id, true);
   if (planned) await db.update(round).set({ planned }).where(eq(round.clipId, id));
   if (!rows) return;
-  await addToLog(db, id, marksFromTruth(await truthOfFilm(film), { ...judging, view, rows }, said.at), said.by);
+  await addToLog(db, id, marksFromTruth(truthOfFilm(film), { ...judging, view, rows }, said.at), said.by);
 }
-
-export const truthOfFilm = async (film: string): Promise<FilmTruth> =>
-  JSON.parse(gunzipSync(await readFile(join(footage, `${film}.truth.json.gz`))).toString()) as FilmTruth;
