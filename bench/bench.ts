@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { signedIn } from '../e2e/coach.ts';
-import { demoClipId } from '../e2e/demo-truth.ts';
+import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchImport } from './import.ts';
@@ -83,7 +83,7 @@ const passes = 5;
 async function benchBench(): Promise<void> {
   const club = await runningClub();
   const page = await signedIn();
-  await page.goto(`/review/${await demoClipId('maren-second-lead-side')}`);
+  await page.goto(`/review/${await demoFilmId('maren-second-lead-side')}`);
   await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
   await page.waitForLoadState('networkidle');
   /** Several passes with a pause between; of their quantiles the median counts. */

@@ -1,4 +1,4 @@
-import { alignSounds, findHits, hitsOf, noEdits } from '../core/moments/index.ts';
+import { alignSounds, findHits, hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import { disturbances, type Disturbance } from '../simulator/sound/disturbance.ts';
 import { practiceSound, thirdOf, type Practice } from '../simulator/sound/practice.ts';
 import { twoMicrophones } from '../simulator/sound/two-microphones.ts';
@@ -60,7 +60,7 @@ export function benchHits(): Line[] {
       const begun = performance.now();
       const found = findHits(low, rate);
       speeds.push((seconds * 1000) / (performance.now() - begun));
-      return score(hitsOf({ sound: found }, noEdits).map(({ time }) => time), hits.map(({ at }) => at * 1000)); // prettier-ignore
+      return score(hitsOf({ sound: found }, noHitEdits).map(({ time }) => time), hits.map(({ at }) => at * 1000)); // prettier-ignore
     });
     const total = (key: 'right' | 'told' | 'there'): number => scores.reduce((sum, one) => sum + one[key], 0);
     const f1 = (2 * total('right')) / (total('told') + total('there'));

@@ -2,8 +2,8 @@ import { copyFile, mkdtemp, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
-import { clip, clipStep } from '../server/db/schema/index.ts';
-import { addSteps, workOnClip } from '../server/jobs/work-on-clip.ts';
+import { film, filmStep } from '../server/db/schema/index.ts';
+import { addSteps, workOnFilm } from '../server/jobs/work-on-film.ts';
 import { runMedia } from '../server/media/program.ts';
 import { reviewPicture } from '../server/media/review-copy.ts';
 import { ffmpeg } from '../server/test/films.ts';
@@ -17,13 +17,13 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
   const source = join(folder, 'source.mp4');
   // Twelve seconds as a phone records it: 1080p, moving, noisy, with sound.
   await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=1920x1080:r=30:d=12,noise=alls=8:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=12', '-c:v', 'libx264', '-preset', 'ultrafast', '-crf', '23', '-pix_fmt', 'yuv420p', '-c:a', 'aac', source); // prettier-ignore
-  const { surroundings } = server;
-  const { clipId } = await addScene(server);
-  const { db, storage, settings } = surroundings;
+  const { services } = server;
+  const { filmId } = await addScene(server);
+  const { db, storage, settings } = services;
   await copyFile(source, join(folder, 'original'));
-  await storage.keep(join(folder, 'original'), clipId, 'original');
-  await addSteps(db, clipId);
-  const work = (rest: boolean) => workOnClip({ db, storage, home: settings.home, worker: 'bench' }, clipId, rest);
+  await storage.keep(join(folder, 'original'), filmId, 'original');
+  await addSteps(db, filmId);
+  const work = (rest: boolean) => workOnFilm({ db, storage, home: settings.home, worker: 'bench' }, filmId, rest);
 
   const timed = async (work: () => Promise<unknown>): Promise<number> => {
     const begun = performance.now();
@@ -36,8 +36,8 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
     const bare = await timed(() =>
       runMedia('ffmpeg', ['-y', '-i', source, '-map', '0:v:0', '-map', '0:a:0', '-c:a', 'aac', '-b:a', '96k', '-ac', '1', ...reviewPicture, '-f', 'mp4', join(folder, 'bare.mp4')]),
     ); // prettier-ignore
-    await db.update(clip).set({ state: 'waiting' }).where(eq(clip.id, clipId));
-    await db.update(clipStep).set({ state: 'waiting', attempts: 0 }).where(eq(clipStep.clipId, clipId));
+    await db.update(film).set({ state: 'waiting' }).where(eq(film.id, filmId));
+    await db.update(filmStep).set({ state: 'waiting', attempts: 0 }).where(eq(filmStep.filmId, filmId));
     const playable = await timed(() => work(false));
     ratios.push(playable / bare);
     whole.push((playable + (await timed(() => work(true)))) / bare);

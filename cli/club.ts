@@ -1,6 +1,6 @@
 import { accountEndpoints } from '@wax-fist/contract/accounts';
 import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type ReplyOf } from '@wax-fist/contract/endpoint';
-import type { Failure } from '@wax-fist/contract/failure';
+import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 
 /** A club's server, and who is signed in there. */
 export interface Club {
@@ -28,7 +28,7 @@ async function request(url: string, endpoint: Endpoint, params: Record<string, s
     throw new Error(`No server answers at ${url}. Start it, or set WAX_URL.`);
   });
   if (response.ok) return response;
-  const failure = (await response.json().catch(() => undefined)) as Failure | undefined;
+  const failure = (await response.json().catch(() => undefined)) as RefusalAnswer | undefined;
   throw new Error(failure?.message ?? `The server at ${url} answers with ${response.status}.`);
 }
 

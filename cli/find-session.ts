@@ -1,6 +1,6 @@
 import { sessionEndpoints, type SessionRow } from '@wax-fist/contract/sessions';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
-import type { RoundKind } from '@wax-fist/core/moments';
+import type { RoundKind } from '@wax-fist/core/rounds';
 import { format } from 'date-fns';
 import { v7 as uuid } from 'uuid';
 import { askClub, type Club } from './club.ts';

@@ -1,4 +1,4 @@
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { sessionEndpoints, type SessionRow } from '@wax-fist/contract/sessions';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { expect } from 'chai';
@@ -75,9 +75,9 @@ describe('bin/wax import', function () {
     );
     expect(run.code, run.said).to.equal(0);
     const [session] = await sessions();
-    expect(session).to.deep.include({ heldOn: '2026-03-04', roundKind: 'focus mitts', rung: 4, clips: 1 });
-    const clipId = run.out.split('\t')[0]!;
-    const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
+    expect(session).to.deep.include({ heldOn: '2026-03-04', roundKind: 'focus mitts', rung: 4, films: 1 });
+    const filmId = run.out.split('\t')[0]!;
+    const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId });
     expect(body).to.deep.include({ state: 'ready', view: 'front', fileName: 'phone.mp4', sessionId: session!.id });
     expect(run.said)
       .to.match(/phone\.mp4: sent/)
@@ -88,9 +88,9 @@ describe('bin/wax import', function () {
     const known = await importing('--session', '2026-03-04', 'phone.mp4');
     expect(known.code).to.equal(0);
     expect(known.said).to.match(/is here already \(Bo Lind, 2026-03-04, front\)/);
-    expect((await sessions())[0]!.clips).to.equal(1);
+    expect((await sessions())[0]!.films).to.equal(1);
     expect((await importing('--session', '2026-03-04', '--again', '--no-wait', 'phone.mp4')).code).to.equal(0);
-    expect((await sessions())[0]!.clips).to.equal(2);
+    expect((await sessions())[0]!.films).to.equal(2);
   });
 
   it('one broken file does not hold the others up, and is told with its reason', async () => {
@@ -130,7 +130,7 @@ describe('bin/wax import', function () {
     expect(second.code, second.said).to.equal(0);
     // What went over the line the second time is the rest, and a little talk.
     expect(line.sent() - before).to.be.below(size * 0.75);
-    const clipId = second.out.split('\t')[0]!;
-    expect((await coach.ask<Clip>(footageEndpoints.showClip, { clipId })).body).to.deep.include({ state: 'ready', bytes: size });
+    const filmId = second.out.split('\t')[0]!;
+    expect((await coach.ask<Film>(footageEndpoints.showFilm, { filmId })).body).to.deep.include({ state: 'ready', bytes: size });
   });
 });

@@ -1,4 +1,4 @@
-import { soundOfWave, type Sound } from '@wax-fist/core/moments';
+import { soundOfWave, type Sound } from '@wax-fist/core/sound';
 import type { Ms } from '@wax-fist/core/units';
 import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';

@@ -1,4 +1,4 @@
-import { footageEndpoints, uploadPath, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, uploadPath, type Film } from '@wax-fist/contract/footage';
 import type { View } from '@wax-fist/core/technique';
 import { createReadStream } from 'node:fs';
 import { mkdir, stat } from 'node:fs/promises';
@@ -30,7 +30,7 @@ export interface FilmWish {
 }
 
 /** Sends a film by resumable upload and hands it to the import. @throws Error in words for the person */
-export async function sendFilm(club: Club, { path, sessionId, view, progress }: FilmWish): Promise<Clip> {
+export async function sendFilm(club: Club, { path, sessionId, view, progress }: FilmWish): Promise<Film> {
   const storagePath = memory(process.env);
   await mkdir(dirname(storagePath), { recursive: true });
   const urlStorage = new FileUrlStorage(storagePath);
@@ -60,9 +60,9 @@ export async function sendFilm(club: Club, { path, sessionId, view, progress }: 
   });
   const id = uuid();
   const uploadId = upload.url!.split('/').at(-1)!;
-  const clip = await askClub(club, footageEndpoints.addClip, { clipId: id }, { id, sessionId, uploadId, fileName, view });
+  const film = await askClub(club, footageEndpoints.addFilm, { filmId: id }, { id, sessionId, uploadId, fileName, view });
   // Only now is it forgotten: were it cut off before, the next run would hand over what has arrived.
   for (const { urlStorageKey } of await urlStorage.findUploadsByFingerprint(fingerprint))
     await urlStorage.removeUpload(urlStorageKey);
-  return clip;
+  return film;
 }

@@ -4,8 +4,8 @@ import { v4, v7 } from 'uuid';
 import { correctionDraftShape, correctionEventDraftShape } from './corrections.ts';
 import { filledPath, roles, type Endpoint } from './endpoint.ts';
 import { endpoints } from './endpoints.ts';
-import { clipDraftShape } from './footage.ts';
-import { logBatchShape } from './review.ts';
+import { filmDraftShape } from './footage.ts';
+import { markBatchShape } from './review.ts';
 import { day, id, instant, note } from './shapes.ts';
 
 describe('endpoints', () => {
@@ -30,7 +30,7 @@ describe('endpoints', () => {
   });
 
   it('fill their parameters in so that nothing leaks into the path', () => {
-    expect(filledPath('/api/clips/:clipId/log', { clipId: 'a/../b?c' })).to.equal('/api/clips/a%2F..%2Fb%3Fc/log');
+    expect(filledPath('/api/films/:filmId/marks', { filmId: 'a/../b?c' })).to.equal('/api/films/a%2F..%2Fb%3Fc/marks');
   });
 });
 
@@ -57,14 +57,14 @@ describe('shapes', () => {
 
   it('an upload cannot be named by a path', () => {
     const draft = { id: v7(), sessionId: v7(), uploadId: '../../secret', fileName: 'a.mp4', view: 'front' };
-    expect(clipDraftShape.isValidSync(draft)).to.equal(false);
-    expect(clipDraftShape.isValidSync({ ...draft, uploadId: 'a1b2c3' })).to.equal(true);
+    expect(filmDraftShape.isValidSync(draft)).to.equal(false);
+    expect(filmDraftShape.isValidSync({ ...draft, uploadId: 'a1b2c3' })).to.equal(true);
   });
 
   it('a batch of marks may be mixed, and each is checked by its own kind', () => {
     const strike = { kind: 'strike', id: v7(), strikeId: v7(), saidAt: new Date().toISOString(), technique: 'jab', launchFrame: 1, contactFrame: 2, homeFrame: 3, removed: false };
     const word = { kind: 'observation', id: v7(), strikeId: v7(), saidAt: new Date().toISOString(), checkpointId: 'st.chin', verdict: null, note: null, view: 'front', checklistVersion: 1 };
-    const holds = (...entries: unknown[]) => logBatchShape.isValidSync({ entries });
+    const holds = (...entries: unknown[]) => markBatchShape.isValidSync({ marks: entries });
     expect(holds(strike, word)).to.equal(true);
     expect(holds({ ...strike, homeFrame: 0 })).to.equal(false);
     expect(holds({ ...word, verdict: undefined })).to.equal(false);

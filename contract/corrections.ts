@@ -4,6 +4,8 @@ import { coaches, endpoint } from './endpoint.ts';
 import { day, frame, id, instant, note } from './shapes.ts';
 import { tallyShape } from './review.ts';
 
+/** What a correction's events come to. */
+export const correctionStates = ['open', 'closed'] as const;
 export const correctionEventKinds = ['opened', 'cue-given', 're-checked', 'closed', 're-opened'] as const;
 
 /** One line of a correction's history. */
@@ -31,7 +33,7 @@ export const correctionShape = object({
   openedIn: id(),
   openedOn: string().required(),
   recheckOn: string().nullable().defined(),
-  state: string().oneOf(['open', 'closed']).required(),
+  state: string().oneOf(correctionStates).required(),
   /** The trainee's newest session: where the answer is. */
   newestSession: id(),
   history: array(correctionEventShape.required()).required(),
@@ -65,7 +67,7 @@ export const correctionEventDraftShape = object({
 /** A strike that shows a correction's fault, or the thing done well. */
 export const evidenceShape = object({
   strikeId: id(),
-  clipId: id(),
+  filmId: id(),
   sessionId: id(),
   heldOn: string().required(),
   view: string().oneOf(views).required(),

@@ -1,9 +1,13 @@
 import { accountEndpoints } from './accounts.ts';
-import { techniqueEndpoints } from './technique.ts';
+import { alignmentEndpoints } from './alignments.ts';
+import { callEndpoints } from './calls.ts';
+import { checklistEndpoints } from './checklists.ts';
 import { correctionEndpoints } from './corrections.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
-import { momentsEndpoints } from './moments.ts';
+import { roundEndpoints } from './rounds.ts';
+import { schoolEndpoints } from './schools.ts';
+import { stillEndpoints } from './stills.ts';
 import { reviewEndpoints } from './review.ts';
 import { sessionEndpoints } from './sessions.ts';
 import { todayEndpoints } from './today.ts';
@@ -15,10 +19,14 @@ export const endpoints = {
   ...traineeEndpoints,
   ...sessionEndpoints,
   ...footageEndpoints,
-  ...momentsEndpoints,
+  ...roundEndpoints,
+  ...alignmentEndpoints,
   ...reviewEndpoints,
   ...correctionEndpoints,
   ...todayEndpoints,
-  ...techniqueEndpoints,
+  ...checklistEndpoints,
+  ...schoolEndpoints,
+  ...callEndpoints,
+  ...stillEndpoints,
   ...healthEndpoints,
 };

@@ -4,14 +4,14 @@ import { coaches, endpoint } from './endpoint.ts';
 import { count, id } from './shapes.ts';
 
 /** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
-export const clipStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
+export const filmStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
 export const importSteps = ['probe', 'review-copy', 'timeline', 'film-strip', 'sound', 'hits', 'views', 'motion'] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */
 export const stepStates = ['waiting', 'working', 'done', 'skipped', 'failed', 'stopped'] as const;
 export type StepState = (typeof stepStates)[number];
 
-export const clipStepShape = object({
+export const filmStepShape = object({
   step: string().oneOf(importSteps).required(),
   state: string().oneOf(stepStates).required(),
   /** 0 to 1 within the step. */
@@ -21,18 +21,18 @@ export const clipStepShape = object({
   /** Why it failed, or is tried again. */
   reason: string().nullable().defined(),
 });
-export type ClipStep = InferType<typeof clipStepShape>;
+export type FilmStep = InferType<typeof filmStepShape>;
 
 export const stripShape = object({ pictures: count(), width: count(), height: count() });
 
-export const clipShape = object({
+export const filmShape = object({
   id: id(),
   sessionId: id(),
   view: string().oneOf(views).required(),
   fileName: string().required(),
   bytes: number().required(),
-  state: string().oneOf(clipStates).required(),
-  steps: array(clipStepShape.required()).required(),
+  state: string().oneOf(filmStates).required(),
+  steps: array(filmStepShape.required()).required(),
   /** Why it could not be imported, or what was odd about it. */
   remark: string().nullable().defined(),
   /** Milliseconds; null until known. */
@@ -50,20 +50,20 @@ export const clipShape = object({
   /** The coach has said that this round is done. */
   done: boolean().required(),
 });
-export type Clip = InferType<typeof clipShape>;
+export type Film = InferType<typeof filmShape>;
 
-export const clipDraftShape = object({
+export const filmDraftShape = object({
   id: id(),
   sessionId: id(),
   uploadId: string().matches(/^[\w-]+$/).required(),
   fileName: string().trim().max(255).required(),
   view: string().oneOf(views, 'From where was it filmed?').required(),
 }); // prettier-ignore
-export type ClipDraft = InferType<typeof clipDraftShape>;
+export type FilmDraft = InferType<typeof filmDraftShape>;
 
 /** A film that is here already, told when somebody chooses the same file again. */
 export const knownFilmShape = object({
-  clipId: id(),
+  filmId: id(),
   sessionId: id(),
   fileName: string().required(),
   view: string().oneOf(views).required(),
@@ -73,27 +73,27 @@ export const knownFilmShape = object({
 export type KnownFilm = InferType<typeof knownFilmShape>;
 
 export const footageEndpoints = {
-  addClip: endpoint('PUT', '/api/clips/:clipId', coaches, { body: clipDraftShape, reply: clipShape }),
-  showClip: endpoint('GET', '/api/clips/:clipId', coaches, { reply: clipShape }),
-  changeClip: endpoint('PATCH', '/api/clips/:clipId', coaches, {
+  addFilm: endpoint('PUT', '/api/films/:filmId', coaches, { body: filmDraftShape, reply: filmShape }),
+  showFilm: endpoint('GET', '/api/films/:filmId', coaches, { reply: filmShape }),
+  changeFilm: endpoint('PATCH', '/api/films/:filmId', coaches, {
     body: object({ view: string().oneOf(views).optional(), done: boolean().optional() }),
-    reply: clipShape,
+    reply: filmShape,
   }),
   /** Goes on with steps that failed or were stopped. */
-  retryClip: endpoint('POST', '/api/clips/:clipId/retry', coaches, { reply: clipShape }),
-  stopClip: endpoint('POST', '/api/clips/:clipId/stop', coaches, { reply: clipShape }),
-  filmsKnownBy: endpoint('GET', '/api/films/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
-  removeClip: endpoint('DELETE', '/api/clips/:clipId', coaches),
-  clipsInWork: endpoint('GET', '/api/sessions/:sessionId/clips', coaches, { reply: array(clipShape.required()).required() }),
+  retryFilm: endpoint('POST', '/api/films/:filmId/retry', coaches, { reply: filmShape }),
+  stopFilm: endpoint('POST', '/api/films/:filmId/stop', coaches, { reply: filmShape }),
+  filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
+  removeFilm: endpoint('DELETE', '/api/films/:filmId', coaches),
+  sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', coaches, { reply: array(filmShape.required()).required() }),
   /** Bytes. */
-  clipFilm: endpoint('GET', '/api/clips/:clipId/film.mp4', coaches),
-  clipTimeline: endpoint('GET', '/api/clips/:clipId/timeline', coaches),
-  clipStrip: endpoint('GET', '/api/clips/:clipId/strip.jpg', coaches),
-  clipLoudness: endpoint('GET', '/api/clips/:clipId/loudness', coaches),
+  filmVideo: endpoint('GET', '/api/films/:filmId/film.mp4', coaches),
+  filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', coaches),
+  filmStrip: endpoint('GET', '/api/films/:filmId/strip.jpg', coaches),
+  filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', coaches),
   /** 16 kHz mono from the first frame on. */
-  clipSound: endpoint('GET', '/api/clips/:clipId/sound.wav', coaches),
+  filmSound: endpoint('GET', '/api/films/:filmId/sound.wav', coaches),
   /** Movement of each frame, see `movementOf`. */
-  clipMotion: endpoint('GET', '/api/clips/:clipId/motion.bin', coaches),
+  filmMotion: endpoint('GET', '/api/films/:filmId/motion.bin', coaches),
 };
 
 /** Where resumable uploads (the open tus protocol) go. */

@@ -1,11 +1,11 @@
 import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
-import { array, boolean, lazy, number, object, string, type InferType } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { count, frame, id, instant, note } from './shapes.ts';
 
 /** A strike as last told: what was thrown and when. Removing it is one more statement. */
-export const strikeEntryShape = object({
+export const strikeMarkShape = object({
   kind: string().oneOf(['strike']).required(),
   id: id(),
   strikeId: id(),
@@ -20,10 +20,10 @@ export const strikeEntryShape = object({
   'A strike is launched, lands and comes home, in this order.',
   ({ launchFrame, contactFrame, homeFrame }) => launchFrame <= contactFrame && contactFrame <= homeFrame,
 );
-export type StrikeEntry = InferType<typeof strikeEntryShape>;
+export type StrikeMark = InferType<typeof strikeMarkShape>;
 
 /** A coach's word on one checkpoint of one strike. A null verdict takes an earlier word back. */
-export const observationEntryShape = object({
+export const observationMarkShape = object({
   kind: string().oneOf(['observation']).required(),
   id: id(),
   strikeId: id(),
@@ -36,28 +36,38 @@ export const observationEntryShape = object({
   anyway: boolean().default(false),
   checklistVersion: number().integer().min(1).required(),
 });
-export type ObservationEntry = InferType<typeof observationEntryShape>;
+export type ObservationMark = InferType<typeof observationMarkShape>;
 
-export type LogEntry = StrikeEntry | ObservationEntry;
+/** Every kind of mark that the log takes, with its shape. */
+export const markShapes = { strike: strikeMarkShape, observation: observationMarkShape };
+export type MarkKind = keyof typeof markShapes;
+export type Mark = StrikeMark | ObservationMark;
 
-const logEntryShape = lazy((entry: { kind?: string } | undefined) =>
-  entry?.kind === 'strike' ? strikeEntryShape : observationEntryShape,
+const isMarkKind = (kind: unknown): kind is MarkKind => typeof kind === 'string' && Object.hasOwn(markShapes, kind);
+const markOfUnknownKind = mixed<never>()
+  .defined()
+  .test('known', 'This kind of mark is not known here.', () => false);
+const markShape = lazy((mark: { kind?: unknown } | null | undefined) =>
+  isMarkKind(mark?.kind) ? markShapes[mark.kind] : markOfUnknownKind,
 );
 
-export const logBatchShape = object({
-  entries: array(logEntryShape).max(500, 'At most 500 marks at once.').required(),
+/** Most marks in one request. */
+export const mostMarks = 500;
+
+export const markBatchShape = object({
+  marks: array(markShape).max(mostMarks, `At most ${mostMarks} marks at once.`).required(),
 });
 
 const saidBy = { saidBy: string().required() };
 /** What counts now. */
 export const reviewShape = object({
-  strikes: array(strikeEntryShape.shape(saidBy).required()).required(),
-  observations: array(observationEntryShape.shape(saidBy).required()).required(),
+  strikes: array(strikeMarkShape.shape(saidBy).required()).required(),
+  observations: array(observationMarkShape.shape(saidBy).required()).required(),
 });
 export type Review = InferType<typeof reviewShape>;
 
 export const historyShape = array(
-  object({ entry: observationEntryShape.required(), saidBy: string().required(), counts: boolean().required() }).required(),
+  object({ mark: observationMarkShape.required(), saidBy: string().required(), counts: boolean().required() }).required(),
 ).required();
 
 export const tallyShape = object({ clean: count(), watch: count(), fault: count(), cantSee: count() });
@@ -75,9 +85,9 @@ export const sessionTallyShape = object({
 export type SessionTally = InferType<typeof sessionTallyShape>;
 
 export const reviewEndpoints = {
-  showReview: endpoint('GET', '/api/clips/:clipId/review', coaches, { reply: reviewShape }),
-  addToLog: endpoint('PUT', '/api/clips/:clipId/log', coaches, {
-    body: logBatchShape,
+  showReview: endpoint('GET', '/api/films/:filmId/review', coaches, { reply: reviewShape }),
+  writeMarks: endpoint('PUT', '/api/films/:filmId/marks', coaches, {
+    body: markBatchShape,
     reply: object({ kept: array(string().required()).required() }),
   }),
   strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', coaches, { reply: historyShape }),

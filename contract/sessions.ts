@@ -1,9 +1,9 @@
-import { roundKinds } from '@wax-fist/core/moments';
+import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { clipShape } from './footage.ts';
-import { judgedByShape, type JudgedBy } from './technique.ts';
+import { filmShape } from './footage.ts';
+import { judgedByShape, type JudgedBy } from './schools.ts';
 import { count, day, id, note, shortText } from './shapes.ts';
 import { traineeShape } from './trainees.ts';
 
@@ -21,21 +21,21 @@ const sessionFields = {
 };
 
 /** By what a session is judged. Both stay as they were when it was entered, until they are changed here. */
-const ground = { checklistVersion: number().integer().min(1).required(), judgedBy: judgedByShape.required() };
+const standard = { checklistVersion: number().integer().min(1).required(), judgedBy: judgedByShape.required() };
 
 export const sessionDraftShape = object({ id: id(), traineeId: id(), ...sessionFields });
-export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields, ...ground });
+export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields, ...standard });
 export type Session = Omit<InferType<typeof sessionShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 export type SessionDraft = InferType<typeof sessionDraftShape>;
 
 export const sessionDetailShape = sessionShape.shape({
   trainee: traineeShape.required(),
-  clips: array(clipShape.required()).required(),
+  films: array(filmShape.required()).required(),
   holder: traineeShape.nullable().defined(),
 });
 export type SessionDetail = Omit<InferType<typeof sessionDetailShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 
-export const sessionRowShape = sessionShape.shape({ traineeName: string().required(), clips: count(), strikes: count() });
+export const sessionRowShape = sessionShape.shape({ traineeName: string().required(), films: count(), strikes: count() });
 export type SessionRow = InferType<typeof sessionRowShape>;
 
 export const sessionEndpoints = {

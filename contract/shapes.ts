@@ -1,4 +1,4 @@
-import { date, number, string } from 'yup';
+import { date, lazy, number, object, string, type AnyObject, type ISchema, type ObjectSchema } from 'yup';
 
 /** Ids are version 7 UUIDs, made where the thing is made. */
 export const id = () =>
@@ -25,3 +25,20 @@ export const shortText = (what: string) => string().trim().max(120, `${what}: at
 export const note = () => string().trim().max(2000, 'A note can have at most 2,000 letters.');
 export const count = () => number().integer().min(0).required();
 export const frame = () => number().integer().min(0).required();
+
+/** One line of free text. */
+export const textLine = (what: string) => string().trim().max(200, `${what}: at most 200 letters.`);
+/** A time within a film, in milliseconds from its first frame. */
+export const milliseconds = () => number().min(0).required();
+/** The version of something that is saved as a whole. */
+export const version = () => number().integer().min(0).required();
+
+/** Any number of named values of one shape. @param missing what is said when there is none; without it, none is an empty record */
+export const recordOf = <V>(value: () => ISchema<V>, missing?: string) =>
+  lazy((given: unknown) => {
+    const names = typeof given === 'object' && given !== null ? Object.keys(given) : [];
+    const record = object(Object.fromEntries(names.map((name) => [name, value()]))) as ObjectSchema<AnyObject> as ObjectSchema<
+      Record<string, V>
+    >;
+    return missing === undefined ? record.default({}).required() : record.default(undefined).required(missing);
+  });

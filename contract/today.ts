@@ -1,5 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
-import { clipShape } from './footage.ts';
+import { filmShape } from './footage.ts';
 import { correctionShape } from './corrections.ts';
 import { coaches, endpoint } from './endpoint.ts';
 import { id } from './shapes.ts';
@@ -8,7 +8,7 @@ import { id } from './shapes.ts';
 export const todayShape = object({
   footage: array(
     object({
-      clip: clipShape.required(),
+      film: filmShape.required(),
       traineeId: id(),
       traineeName: string().required(),
       heldOn: string().required(),

@@ -23,7 +23,7 @@ export const traineeRowShape = traineeShape.shape({
   sessions: count(),
   lastSession: string().nullable().defined(),
   openCorrections: count(),
-  clipsToReview: number().required(),
+  filmsToReview: number().required(),
 });
 export type TraineeRow = InferType<typeof traineeRowShape>;
 

@@ -6,7 +6,7 @@ type Unit<Name extends string> = number & { readonly [unit]?: Name };
 
 /** Milliseconds. */
 export type Ms = Unit<'ms'>;
-/** Index of a frame in its clip's timeline, from 0. Never a time times a rate. */
+/** Index of a frame in its film's timeline, from 0. Never a time times a rate. */
 export type FrameIndex = Unit<'frame'>;
 /** A share between 0 and 1. */
 export type Ratio = Unit<'ratio'>;

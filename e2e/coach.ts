@@ -37,7 +37,7 @@ export async function addSession(page: Page, date?: string): Promise<void> {
 export async function sendFilm(page: Page, path: string): Promise<void> {
   await page.locator('input[type=file]').setInputFiles(path);
   const allTheSame = page.getByRole('button', { name: 'Send all the same' });
-  await allTheSame.or(page.locator('.clip')).first().waitFor();
+  await allTheSame.or(page.locator('.film')).first().waitFor();
   if (await allTheSame.isVisible()) await allTheSame.click();
 }
 

@@ -1,6 +1,6 @@
-import { frameAt, timelineOf } from '@wax-fist/core/moments';
+import { frameAt, timelineOf } from '@wax-fist/core/film';
 import { eq } from 'drizzle-orm';
-import { clip } from '../server/db/schema/index.ts';
+import { film } from '../server/db/schema/index.ts';
 import { truthOfFilm } from '../server/demo/footage.ts';
 import { runningClub } from './running-club.ts';
 
@@ -29,11 +29,11 @@ export function trueStrikes(film: string): TrueStrike[] {
 }
 
 /** Where a film of the demo club is reviewed. */
-export async function demoClipId(film: string): Promise<string> {
+export async function demoFilmId(name: string): Promise<string> {
   const { db } = await runningClub();
   const [row] = await db
-    .select({ id: clip.id })
-    .from(clip)
-    .where(eq(clip.fileName, `${film}.mp4`));
+    .select({ id: film.id })
+    .from(film)
+    .where(eq(film.fileName, `${name}.mp4`));
   return row!.id;
 }

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, shownFrame, signedIn } from './coach.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { expectNoProblems } from './running-club.ts';
 
 describe('filming', function () {
   this.timeout(120_000);
@@ -13,7 +13,7 @@ describe('filming', function () {
     await page.getByRole('link', { name: 'Film rounds now' }).click();
   });
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   it('shows what the camera sees and how loud it is', async () => {
     await page.waitForFunction(() => (document.querySelector('.camera video') as HTMLVideoElement | null)?.videoWidth);
@@ -42,7 +42,7 @@ describe('filming', function () {
     await page.getByText('Work, round 2 of 2').waitFor();
     await page.getByText('2 rounds in the session').waitFor({ timeout: 30_000 });
     await page.getByRole('link', { name: 'Back to the session' }).click();
-    const films = page.locator('.clip[data-state="ready"]');
+    const films = page.locator('.film[data-state="ready"]');
     await films.nth(1).waitFor({ timeout: 60_000 });
     expect(await films.getByText(/Round [12], /).count()).to.equal(2);
     for (const length of await films.locator('.number').allInnerTexts()) expect(length).to.match(/0:0[56]/);

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, filmOnBench, press, shownFrame, signedIn } from './coach.ts';
 import { access, frames, numberedFilms, type Access } from './numbered-films.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { expectNoProblems } from './running-club.ts';
 
 /** The same accesses on every run. */
 function scattered(count: number, seed: number): number[] {
@@ -24,7 +24,7 @@ describe('every frame that is asked for is the one that is drawn', function () {
   let folder: string;
   before(async () => (folder = await mkdtemp(join(tmpdir(), 'wax-fist-numbered-'))));
   after(() => rm(folder, { recursive: true }));
-  expectNoTroubles();
+  expectNoProblems();
 
   async function bench(name: string, change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
     const path = join(folder, name);

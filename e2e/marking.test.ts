@@ -3,24 +3,24 @@ import { and, eq } from 'drizzle-orm';
 import type { Page } from 'playwright-core';
 import { observation, signIn, strike } from '../server/db/schema/index.ts';
 import { allSaved, press, signedIn, throughTheDoor } from './coach.ts';
-import { demoClipId, trueStrikes } from './demo-truth.ts';
-import { expectNoTroubles, runningClub } from './running-club.ts';
+import { demoFilmId, trueStrikes } from './demo-truth.ts';
+import { expectNoProblems, runningClub } from './running-club.ts';
 
 const film = 'maren-second-front';
 
 describe('marking', function () {
   this.timeout(120_000);
   let page: Page;
-  let clipId: string;
+  let filmId: string;
   before(async () => {
     page = await signedIn();
-    clipId = await demoClipId(film);
+    filmId = await demoFilmId(film);
   });
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   const open = async (on = page): Promise<void> => {
-    await on.goto(`/review/${clipId}`);
+    await on.goto(`/review/${filmId}`);
     await on.getByLabel('The walk').getByRole('heading').waitFor();
     await on.locator('.stage canvas:not([data-frame="-1"])').waitFor();
   };
@@ -29,7 +29,7 @@ describe('marking', function () {
     return db
       .select({ checkpointId: observation.checkpointId, verdict: observation.verdict, note: observation.note, strikeId: strike.id, contact: strike.contactFrame, superseded: observation.superseded })
       .from(observation)
-      .innerJoin(strike, and(eq(strike.id, observation.strikeId), eq(strike.clipId, clipId)));
+      .innerJoin(strike, and(eq(strike.id, observation.strikeId), eq(strike.filmId, filmId)));
   }; // prettier-ignore
   const standing = async () => (await counting()).filter(({ superseded, verdict }) => !superseded && verdict);
   const rows = () => page.locator('[data-row]').evaluateAll((all) => all.map((row) => (row as HTMLElement).dataset.row!));

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { press, signedIn } from './coach.ts';
 import { badFilms, made } from '../server/test/films.ts';
-import { coachEmail, expectNoTroubles, password, runningClub } from './running-club.ts';
+import { coachEmail, expectNoProblems, password, runningClub } from './running-club.ts';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -34,7 +34,7 @@ describe('pages', function () {
   let page: Page;
   before(async () => (page = await signedIn()));
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   const visits: [what: string, go: () => Promise<unknown>][] = [
     ['Checklists', async () => {
@@ -136,7 +136,7 @@ describe('pages', function () {
 });
 
 describe('the door', () => {
-  expectNoTroubles();
+  expectNoProblems();
 
   it('asks first, then leads to where one wanted to go; a wrong password is told', async () => {
     const page = await (await runningClub()).page();

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { press, signedIn } from './coach.ts';
-import { demoClipId, trueStrikes } from './demo-truth.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { demoFilmId, trueStrikes } from './demo-truth.ts';
+import { expectNoProblems } from './running-club.ts';
 
 const film = 'maren-first-lead-side';
 
@@ -11,11 +11,11 @@ describe('playing', function () {
   let page: Page;
   before(async () => {
     page = await signedIn();
-    await page.goto(`/review/${await demoClipId(film)}`);
+    await page.goto(`/review/${await demoFilmId(film)}`);
     await page.locator('.phases canvas:not([data-frame="-1"])').nth(4).waitFor();
   });
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   const now = async (): Promise<number> => Number((await page.locator('.where').innerText()).match(/frame (\d+)/)![1]) - 1;
 

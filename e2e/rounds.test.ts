@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, press, sendFilm, shownFrame, signedIn } from './coach.ts';
 import { filmPath, trueStrikes } from './demo-truth.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { expectNoProblems } from './running-club.ts';
 
 describe('hits, rounds and two views', function () {
   this.timeout(180_000);
@@ -11,7 +11,7 @@ describe('hits, rounds and two views', function () {
   const contacts = trueStrikes('maren-first-lead-side').map(({ contact }) => contact);
   before(async () => (page = await signedIn()));
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   const hits = async (): Promise<number> => Number(await page.locator('.tools .count b').innerText());
   /** Where the playhead is, also while the picture is still on its way. */
@@ -150,8 +150,8 @@ describe('hits, rounds and two views', function () {
     await page.locator('input[type=file]').setInputFiles(filmPath('maren-first-front'));
     await page.getByRole('button', { name: 'Send all the same' }).click();
     await page.getByText('maren-first-front.mp4').waitFor();
-    const first = page.locator('.clip', { hasText: 'maren-first-lead-side' });
-    await page.locator('.clip[data-state="ready"]').nth(1).waitFor({ timeout: 90_000 });
+    const first = page.locator('.film', { hasText: 'maren-first-lead-side' });
+    await page.locator('.film[data-state="ready"]').nth(1).waitFor({ timeout: 90_000 });
     expect(await page.getByLabel(/^From where/).evaluateAll((all) => all.map((field) => (field as HTMLSelectElement).value))).to.deep.equal(['lead-side', 'front']); // prettier-ignore
     await first.getByRole('link', { name: /Review|Go on/ }).click();
     await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();

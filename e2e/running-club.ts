@@ -8,11 +8,12 @@ import { join } from 'node:path';
 import { Pool } from 'pg';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { connect, migrateDatabase, type Database } from '../server/db/connection.ts';
+import { connect, type Database } from '../server/db/connection.ts';
+import { migrateDatabase } from '../server/db/migrate.ts';
 import { loadDemoClub } from '../server/demo/load.ts';
 import { folderStorage } from '../server/storage/folder.ts';
 
-/** A server that was stopped on purpose, or an answer that a test wanted refused, to the player as well, is no trouble. */
+/** A server that was stopped on purpose, or an answer that a test wanted refused, to the player as well, is no problem. */
 const wanted = /Failed to load resource|Retrying failed fetch|Error fetching .*: 401|Error while reading response stream/;
 
 export const password = 'a password of the tests';
@@ -23,10 +24,10 @@ export interface RunningClub {
   base: string;
   db: Database;
   home: string;
-  /** A page of a fresh browser profile; whatever goes wrong in it is remembered and told by `troubles`. */
+  /** A page of a fresh browser profile; whatever goes wrong in it is remembered and told by `problems`. */
   page: (change?: { forget?: 'VideoDecoder' }) => Promise<Page>;
   /** Errors of pages since the last time asked, without those that a stopped server causes. */
-  troubles: () => string[];
+  problems: () => string[];
   /** Where every open page stands and what can be read on it: what one wants to know when a test has failed. */
   standing: () => Promise<string[]>;
   /** Kills the server, does something, and has the server back whatever came of it: the tests after this one need it. */
@@ -137,7 +138,7 @@ async function start(): Promise<RunningClub> {
     ],
   });
   ends.push(() => browser.close());
-  let troubles: string[] = [];
+  let problems: string[] = [];
 
   return {
     base,
@@ -149,15 +150,15 @@ async function start(): Promise<RunningClub> {
       // The TypeScript loader gives functions their names through this helper, also those that run in the page.
       await page.addInitScript('globalThis.__name ??= (value) => value');
       if (forget) await page.addInitScript((name) => void Reflect.deleteProperty(globalThis, name), forget);
-      page.on('pageerror', ({ message }) => void (wanted.test(message) || troubles.push(message)));
+      page.on('pageerror', ({ message }) => void (wanted.test(message) || problems.push(message)));
       page.on('console', (line) => {
-        if (line.type() === 'error' && !wanted.test(line.text())) troubles.push(line.text());
+        if (line.type() === 'error' && !wanted.test(line.text())) problems.push(line.text());
       });
       return page;
     },
-    troubles() {
-      const told = troubles;
-      troubles = [];
+    problems() {
+      const told = problems;
+      problems = [];
       return told;
     },
     standing: () =>
@@ -182,6 +183,6 @@ async function start(): Promise<RunningClub> {
 }
 
 /** To be called in every file: no page may have complained, be it about a script or about the content policy. */
-export function expectNoTroubles(): void {
-  afterEach(async () => expect((await runningClub()).troubles()).to.deep.equal([]));
+export function expectNoProblems(): void {
+  afterEach(async () => expect((await runningClub()).problems()).to.deep.equal([]));
 }

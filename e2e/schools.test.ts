@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, filmOnBench, goTo, press, sendFilm, shownFrame, signedIn } from './coach.ts';
 import { numberedFilms } from './numbered-films.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { expectNoProblems } from './running-club.ts';
 
 /** Checklists, schools and call books, from the page where they are changed to the bench where they hold. */
 describe('schools, checklists and calls', function () {
@@ -24,7 +24,7 @@ describe('schools, checklists and calls', function () {
     await page.context().close();
     await rm(folder, { recursive: true });
   });
-  expectNoTroubles();
+  expectNoProblems();
 
   const walk = () => page.getByLabel('The walk');
   const row = (id: string) => page.locator(`.row:has([data-row="${id}"])`);

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { CDPSession, Page } from 'playwright-core';
 import { ffmpeg } from '../server/test/films.ts';
 import { addSession, addTrainee, signedIn } from './coach.ts';
-import { expectNoTroubles, runningClub } from './running-club.ts';
+import { expectNoProblems, runningClub } from './running-club.ts';
 
 /** Bytes a second. */
 const slow = 4e6;
@@ -29,7 +29,7 @@ describe('uploads', function () {
   const atLeast = async (name: string, megabytes: number): Promise<void> => {
     while ((await sent(name)) < megabytes) await page.waitForTimeout(50);
   };
-  const arrived = (name: string): Promise<void> => page.locator('.clip', { hasText: name }).waitFor({ timeout: 60_000 });
+  const arrived = (name: string): Promise<void> => page.locator('.film', { hasText: name }).waitFor({ timeout: 60_000 });
 
   before(async () => {
     folder = await mkdtemp(join(tmpdir(), 'wax-fist-uploads-'));
@@ -43,7 +43,7 @@ describe('uploads', function () {
     await page.context().close();
     await rm(folder, { recursive: true });
   });
-  expectNoTroubles();
+  expectNoProblems();
 
   it('two films go side by side, one is paused and goes on where it stopped', async () => {
     await speed(slow);
@@ -98,13 +98,13 @@ describe('uploads', function () {
     await row.getByText('This film is here already: Una Testing').waitFor();
     await page.getByRole('button', { name: 'Drop two.avi' }).click();
     await row.waitFor({ state: 'detached' });
-    expect(await page.locator('.clip', { hasText: 'two.avi' }).count()).to.equal(1);
+    expect(await page.locator('.film', { hasText: 'two.avi' }).count()).to.equal(1);
   });
 
   it('work on a film is stopped when told to, and goes on', async () => {
     await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=1920x1080:r=60:d=20', '-c:v', 'libx264', '-preset', 'ultrafast', join(folder, 'long.mp4')); // prettier-ignore
     await page.locator('input[type=file]').setInputFiles(join(folder, 'long.mp4'));
-    const row = page.locator('.clip', { hasText: 'long.mp4' });
+    const row = page.locator('.film', { hasText: 'long.mp4' });
     await row.getByText('making the review copy').waitFor({ timeout: 60_000 });
     await page.getByRole('button', { name: 'Stop working on long.mp4' }).click();
     await row.getByText('Stopped. The original is safe').waitFor();

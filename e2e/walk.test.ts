@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, filmOnBench, goTo, press, shownFrame, signedIn } from './coach.ts';
 import { filmPath, trueStrikes } from './demo-truth.ts';
-import { expectNoTroubles } from './running-club.ts';
+import { expectNoProblems } from './running-club.ts';
 
 const dayBefore = (days: number): string => new Date(Date.now() - days * 24 * 3600 * 1000).toISOString().slice(0, 10);
 
@@ -12,7 +12,7 @@ describe('from a film to a correction, and to its answer in the next session', f
   let page: Page;
   before(async () => (page = await signedIn()));
   after(() => page.context().close());
-  expectNoTroubles();
+  expectNoProblems();
 
   /** Tags the first jabs of a film at their contacts and judges their return: fault where the truth says so. */
   async function mark(film: string, count: number): Promise<number> {

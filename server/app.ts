@@ -1,14 +1,18 @@
 import compression from 'compression';
 import express, { Router, type ErrorRequestHandler, type Express } from 'express';
 import { pinoHttp } from 'pino-http';
-import type { Failure } from '@wax-fist/contract/failure';
+import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { accountRoutes } from './features/accounts/routes.ts';
-import { techniqueRoutes } from './features/technique/routes.ts';
+import { alignmentRoutes } from './features/alignments/routes.ts';
+import { callRoutes } from './features/calls/routes.ts';
+import { checklistRoutes } from './features/checklists/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
-import { momentsRoutes } from './features/moments/routes.ts';
+import { roundRoutes } from './features/rounds/routes.ts';
+import { schoolRoutes } from './features/schools/routes.ts';
+import { stillRoutes } from './features/stills/routes.ts';
 import { reviewRoutes } from './features/review/routes.ts';
 import { sessionRoutes } from './features/sessions/routes.ts';
 import { todayRoutes } from './features/today/routes.ts';
@@ -16,11 +20,11 @@ import { traineeRoutes } from './features/trainees/routes.ts';
 import { pages, strictHeaders } from './http/pages.ts';
 import { notFound, Refusal } from './http/refusal.ts';
 import { ownPagesOnly, signInSessions } from './http/sign-in.ts';
-import type { Surroundings } from './surroundings.ts';
+import type { Services } from './services.ts';
 
 /** The whole server, without a port: the tests put it on one of their own. */
-export function appOf(surroundings: Surroundings, webFolder: string): Express {
-  const { log, pool, settings } = surroundings;
+export function appOf(services: Services, webFolder: string): Express {
+  const { log, pool, settings } = services;
   const uploads = uploadsIn(settings);
   const app = express();
   app.disable('x-powered-by');
@@ -32,19 +36,23 @@ export function appOf(surroundings: Surroundings, webFolder: string): Express {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  healthRoutes(router, surroundings);
+  healthRoutes(router, services);
   router.use('/api', signInSessions(pool, settings), ownPagesOnly);
   uploads.mount(router);
   router.use('/api', express.json({ limit: '1mb' }));
-  accountRoutes(router, surroundings);
-  traineeRoutes(router, surroundings);
-  techniqueRoutes(router, surroundings);
-  sessionRoutes(router, surroundings);
-  footageRoutes(router, surroundings, uploads);
-  momentsRoutes(router, surroundings);
-  reviewRoutes(router, surroundings);
-  correctionRoutes(router, surroundings);
-  todayRoutes(router, surroundings);
+  accountRoutes(router, services);
+  traineeRoutes(router, services);
+  checklistRoutes(router, services);
+  schoolRoutes(router, services);
+  callRoutes(router, services);
+  stillRoutes(router, services);
+  sessionRoutes(router, services);
+  footageRoutes(router, services, uploads);
+  roundRoutes(router, services);
+  alignmentRoutes(router, services);
+  reviewRoutes(router, services);
+  correctionRoutes(router, services);
+  todayRoutes(router, services);
   router.use('/api', () => {
     throw notFound('address');
   });
@@ -63,7 +71,7 @@ const answerFailure: ErrorRequestHandler = (error: unknown, request, response, n
   response.status(status).json(failure);
 };
 
-function told(error: unknown): { status: number; failure: Failure } {
+function told(error: unknown): { status: number; failure: RefusalAnswer } {
   if (error instanceof Refusal) return { status: error.status, failure: { message: error.message, fields: error.fields } };
   const status = (error as { status?: unknown } | undefined)?.status;
   if (status === 413) return { status, failure: { message: 'This is too much at once.' } };

@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 import pino from 'pino';
 import { appOf } from './app.ts';
-import { connect, migrateDatabase } from './db/connection.ts';
+import { connect } from './db/connection.ts';
+import { migrateDatabase } from './db/migrate.ts';
 import { openQueue } from './jobs/queue.ts';
 import { settingsFrom } from './settings.ts';
 import { storageFrom } from './storage/open.ts';

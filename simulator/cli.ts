@@ -46,9 +46,9 @@ async function render(name: string | undefined, wish: Wish): Promise<void> {
     throw new Error(`The scene has no ${wish.view} camera; it has ${scene.cameras.map(({ view }) => view).join(', ')}.`);
   const { style, out, truth, quality, seconds } = wish;
   // Loaded only now: the renderer is by far the largest part of the command line.
-  const { renderClip, writeTruth } = await import('./render/render.ts');
+  const { renderFilm, writeTruth } = await import('./render/render.ts');
   if (!out) return writeTruth(truth!, scene, camera, seconds);
-  const frameTime = await renderClip({
+  const frameTime = await renderFilm({
     scene,
     camera,
     style,

@@ -1,4 +1,4 @@
-import type { Stance } from './body/skeleton.ts';
+import type { Stance } from '@wax-fist/core/technique';
 import { hairStyles, legStyles, topStyles, type Look } from './look.ts';
 import { habitIds, isHabit, type HabitId } from './motion/habit.ts';
 import { holderFaults, type HolderFaultId } from './motion/fault/holder.ts';

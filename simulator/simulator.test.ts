@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { frameAt, loudnessAround, loudnessOf, timelineOf } from '@wax-fist/core/moments';
+import { frameAt, timelineOf } from '@wax-fist/core/film';
+import { loudnessAround, loudnessOf } from '@wax-fist/core/sound';
 import { jointAngle, jointNames, referenceStature, type Body, type JointName } from './body/skeleton.ts';
 import { bagTravel } from './motion/bag.ts';
 import { bagFace } from './motion/station.ts';
@@ -10,7 +11,7 @@ import type { Performance } from './motion/thrown-round.ts';
 import { renderCommand } from './cli.ts';
 import { baseScene as base, hand, many, scene, span } from './rounds-under-test.ts';
 import { checkedScene, type Scene, type SceneFault } from './scene.ts';
-import { soundOf } from './sound/sound.ts';
+import { soundOfScene } from './sound/sound.ts';
 import { sampleRate } from './sound/voices.ts';
 import { wavOf } from './sound/wav.ts';
 import { isMove } from './motion/technique/single.ts';
@@ -145,7 +146,7 @@ describe('truth', () => {
 
 describe('sound', () => {
   const loud = (round: Performance, shown: Scene): Uint8Array => {
-    const samples = soundOf(shown, round);
+    const samples = soundOfScene(shown, round);
     const perRead = sampleRate / 16_000;
     return loudnessOf(
       samples.filter((_, index) => index % perRead === 0),

@@ -120,7 +120,7 @@ function secondsOf(moment: StillMoment, { launch, contact, leave, home }: Thrown
 }
 
 /** Where the pictures that ship lie. */
-export const stillsFolder = join(here, '..', 'web', 'features', 'technique', 'stills');
+export const stillsFolder = join(here, '..', 'web', 'features', 'stills', 'pictures');
 export const pathOf = (root: string, { folder, name }: Still): string => join(root, folder, `${name}.webp`);
 
 async function writePicture(picture: Buffer, path: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { alignSounds } from '@wax-fist/core/moments';
+import { alignSounds } from '@wax-fist/core/sound';
 import { Command } from 'commander';
 import { soundOf } from '../media-file.ts';
 import { inSeconds, printJson, rounded } from '../seconds.ts';

@@ -1,4 +1,4 @@
-import { hitsOf, listenTo, noEdits, usualSensitivity } from '@wax-fist/core/moments';
+import { hitsOf, listenTo, noHitEdits, usualSensitivity } from '@wax-fist/core/sound';
 import { Command, InvalidArgumentError } from 'commander';
 import { inSeconds, printJson, rounded } from '../seconds.ts';
 import { soundOf } from '../media-file.ts';
@@ -22,7 +22,7 @@ export const hitsCommand = (): Command =>
     .action(async (path: string, { json, sensitivity }: { json?: boolean; sensitivity: number }) => {
       const { samples, sampleRate } = await soundOf(path);
       const { hits: sound } = listenTo(samples, sampleRate);
-      const hits = hitsOf({ sound }, { ...noEdits, sensitivity }).map(({ time, sound: heard }) => ({
+      const hits = hitsOf({ sound }, { ...noHitEdits, sensitivity }).map(({ time, sound: heard }) => ({
         t: inSeconds(time),
         level: rounded(heard!.level, 2),
         attack: rounded(heard!.attack, 1),

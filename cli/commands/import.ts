@@ -1,6 +1,6 @@
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { rungName } from '@wax-fist/core/correction';
-import { roundKinds, type RoundKind } from '@wax-fist/core/moments';
+import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { views, type View } from '@wax-fist/core/technique';
 import { Command, Option } from 'commander';
 import { basename, resolve } from 'node:path';
@@ -35,13 +35,13 @@ function reporter(name: string): (what: string) => void {
 const percent = (share: number): string => `${Math.floor(share * 100)}%`;
 
 /** Waits until a film can be reviewed. @throws Error with the reason when it cannot be */
-async function readyForReview(club: Club, clip: Clip, report: (what: string) => void): Promise<void> {
-  for (let now = clip; now.state !== 'ready';) {
+async function readyForReview(club: Club, film: Film, report: (what: string) => void): Promise<void> {
+  for (let now = film; now.state !== 'ready';) {
     if (now.state === 'failed' || now.state === 'stopped') throw new Error(now.remark ?? 'The import was stopped.');
     const step = now.steps.find(({ state }) => state === 'working');
     report(step ? `${step.step} ${percent(step.progress)}` : 'waits its turn');
     await new Promise((done) => setTimeout(done, 500));
-    now = await askClub(club, footageEndpoints.showClip, { clipId: clip.id });
+    now = await askClub(club, footageEndpoints.showFilm, { filmId: film.id });
   }
 }
 
@@ -51,12 +51,12 @@ async function importOne(club: Club, sessionId: string, path: string, { view, ag
   if (known.length > 0) {
     const { traineeName, heldOn, view: seen } = known[0]!;
     report(`is here already (${traineeName}, ${heldOn}, ${seen}); --again sends it all the same`);
-    process.stdout.write(`${known[0]!.clipId}\t${path}\n`);
+    process.stdout.write(`${known[0]!.filmId}\t${path}\n`);
   } else {
-    const clip = await sendFilm(club, { path, sessionId, view, progress: (share) => report(`sent ${percent(share)}`) });
-    if (wait) await readyForReview(club, clip, report);
+    const film = await sendFilm(club, { path, sessionId, view, progress: (share) => report(`sent ${percent(share)}`) });
+    if (wait) await readyForReview(club, film, report);
     report(wait ? 'can be reviewed' : 'is with the server');
-    process.stdout.write(`${clip.id}\t${path}\n`);
+    process.stdout.write(`${film.id}\t${path}\n`);
   }
   if (process.stderr.isTTY) process.stderr.write('\n');
 }

@@ -50,7 +50,7 @@ export function numberOf({ calls }: CallBook, technique: TechniqueId): string | 
 }
 
 /** What is wrong with a book, in words, by number; empty when nothing is. */
-export function bookTroubles({ calls }: CallBook, isTechnique: (id: string) => boolean): { place: string; says: string }[] {
+export function bookProblems({ calls }: CallBook, isTechnique: (id: string) => boolean): { place: string; says: string }[] {
   const entries = Object.entries(calls);
   if (entries.length === 0) return [{ place: 'calls', says: 'A call book needs at least one number.' }];
   return entries.flatMap(([number, technique]) => {

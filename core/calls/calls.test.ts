@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { isMeasureId, shippedCatalogue, techniques } from '../technique/index.ts';
 import {
-  bookTroubles,
+  bookProblems,
   callsOf,
   eightCall,
   matchAttempts,
@@ -161,12 +161,12 @@ describe('a combination that is said', () => {
 describe('call books', () => {
   const known = (id: string): boolean => shippedCatalogue.techniques.has(id);
   it('that are ready-made are sound, and so is the way to the body', () => {
-    for (const book of readyBooks) expect(bookTroubles(book, known)).to.deep.equal([]);
+    for (const book of readyBooks) expect(bookProblems(book, known)).to.deep.equal([]);
     for (const pair of Object.entries(toTheBody)) for (const id of pair) expect(known(id) && !isMeasureId(id)).to.equal(true);
   });
 
   it('tell what is wrong with them', () => {
-    const says = (calls: Record<string, string>): string[] => bookTroubles({ name: 'x', calls }, known).map((one) => `${one.place}: ${one.says}`); // prettier-ignore
+    const says = (calls: Record<string, string>): string[] => bookProblems({ name: 'x', calls }, known).map((one) => `${one.place}: ${one.says}`); // prettier-ignore
     expect(says({})[0]).to.include('at least one');
     expect(says({ '1': 'jabb' })[0])
       .to.include('calls.1')

@@ -1,6 +1,6 @@
 export * from './book.ts';
 export * from './combination.ts';
 export * from './parse.ts';
-export * from './say.ts';
+export * from './in-words.ts';
 export * from './match.ts';
 export * from './recipe.ts';

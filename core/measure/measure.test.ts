@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { timelineOf } from '../moments/index.ts';
+import { timelineOf } from '../film/index.ts';
 import type { Band } from '../technique/index.ts';
 import { leastSure, proposalFor, sharesIn, snapRatio } from './index.ts';
 

@@ -1,4 +1,5 @@
-import { gapAt, timeOf, type FrameTimeline, type StrikeMoments } from '../moments/index.ts';
+import { gapAt, timeOf, type FrameTimeline } from '../film/index.ts';
+import type { StrikeMoments } from '../strikes/index.ts';
 import type { MeasureId } from '../technique/index.ts';
 import type { Measured } from './measured.ts';
 

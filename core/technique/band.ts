@@ -14,7 +14,7 @@ export const verdictIn = ({ clean, watch }: Band, value: number): BandVerdict =>
   within(clean, value) ? 'clean' : within(watch, value) ? 'watch' : 'fault';
 
 /** What is wrong with a band, in words; undefined when nothing is. */
-export function bandTrouble({ clean, watch }: Band): string | undefined {
+export function bandProblem({ clean, watch }: Band): string | undefined {
   const ends = [...clean, ...watch].filter((end) => end !== null);
   if (ends.length === 0) return 'A band needs at least one end.';
   if (ends.some((end) => !Number.isFinite(end))) return 'The ends of a band are numbers.';

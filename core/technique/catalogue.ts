@@ -26,7 +26,11 @@ export const shippedVersion = 1;
 /** The catalogue with a club's edits. The edits have been checked. */
 export const catalogueOf = (edits: ClubEdits): Catalogue => ({
   techniques: byId<Technique>(techniques, edits.techniques),
-  checkpoints: byId<Checkpoint>(checkpoints, edits.checkpoints),
+  // Checklists that were kept before anybody asked whom a checkpoint is about are about the trainee.
+  checkpoints: byId<Checkpoint>(
+    checkpoints,
+    edits.checkpoints.map((own) => ({ ...own, subject: (own as Partial<Checkpoint>).subject ?? 'trainee' })),
+  ),
   edited: new Map(Object.entries(edits.checklists)),
 });
 

@@ -9,7 +9,8 @@ import { stanceCheckpoints } from './checkpoints/stance.ts';
 import { strikeCheckpoints } from './checkpoints/strike.ts';
 import type { Checkpoint } from './checkpoints/row.ts';
 
-export type { Checkpoint } from './checkpoints/row.ts';
+export { subjects } from './checkpoints/row.ts';
+export type { Checkpoint, Subject } from './checkpoints/row.ts';
 
 const table = [
   ...stanceCheckpoints,

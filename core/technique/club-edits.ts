@@ -1,8 +1,6 @@
-import { bandTrouble, within, type Band } from './band.ts';
+import type { Band } from './band.ts';
 import type { Checkpoint, CheckpointId } from './checkpoint.ts';
-import { fixedFor } from './schools/fixed-faults.ts';
 import type { Technique, TechniqueId } from './technique.ts';
-import { shippedCatalogue } from './catalogue.ts';
 
 /** A row of a technique's checklist as a club wants it. What is left out stays as it ships. */
 export interface EditedRow {
@@ -21,74 +19,7 @@ export interface ClubEdits {
   checklists: Readonly<Record<TechniqueId, readonly EditedRow[]>>;
 }
 
-export const noEdits: ClubEdits = { checkpoints: [], techniques: [], checklists: {} };
+export const noClubEdits: ClubEdits = { checkpoints: [], techniques: [], checklists: {} };
 
 /** Ids of a club's own things begin so, and never meet one that ships. */
 export const ownPrefix = 'own.';
-
-export interface EditTrouble {
-  /** Where in the document, e.g. `checklists.jab[3].band`. */
-  place: string;
-  says: string;
-}
-
-/** Everything that is wrong with a club's edits beyond their shape; empty when they can be used. */
-export function editTroubles(edits: ClubEdits): EditTrouble[] {
-  const troubles: EditTrouble[] = [];
-  const tell = (place: string, says: string): void => void troubles.push({ place, says });
-  const checkpoints = new Map(shippedCatalogue.checkpoints);
-  const techniques = new Map(shippedCatalogue.techniques);
-  ownThings(edits.checkpoints, checkpoints, 'checkpoints', tell);
-  edits.checkpoints.forEach((one, place) => {
-    for (const cause of one.causes)
-      if (!checkpoints.has(cause)) tell(`checkpoints[${place}].causes`, `There is no checkpoint “${cause}”.`);
-  });
-  ownThings(edits.techniques, techniques, 'techniques', tell);
-  edits.techniques.forEach((one, place) => {
-    if (one.checkpoints.length === 0) tell(`techniques[${place}].checkpoints`, 'A technique needs at least one checkpoint.');
-    for (const id of one.checkpoints)
-      if (!checkpoints.has(id)) tell(`techniques[${place}].checkpoints`, `There is no checkpoint “${id}”.`);
-  });
-  for (const [technique, rows] of Object.entries(edits.checklists)) {
-    if (!techniques.has(technique)) tell(`checklists.${technique}`, `There is no technique “${technique}”.`);
-    const met = new Set<string>();
-    rows.forEach((row, index) => {
-      const place = `checklists.${technique}[${index}]`;
-      if (!checkpoints.has(row.checkpointId)) tell(`${place}.checkpointId`, `There is no checkpoint “${row.checkpointId}”.`);
-      if (met.has(row.checkpointId)) tell(`${place}.checkpointId`, `“${row.checkpointId}” is in this checklist twice.`);
-      met.add(row.checkpointId);
-      rowTroubles(technique, row, place, tell);
-    });
-    if (rows.length > 0 && rows.every(({ hidden }) => hidden)) tell(`checklists.${technique}`, 'Every row is hidden.');
-  }
-  return troubles;
-}
-
-function ownThings<T extends { id: string }>(
-  things: readonly T[],
-  known: Map<string, T>,
-  list: string,
-  tell: (place: string, says: string) => void,
-): void {
-  things.forEach((thing, place) => {
-    if (!thing.id.startsWith(ownPrefix)) tell(`${list}[${place}].id`, `An id of your own begins with “${ownPrefix}”.`);
-    if (known.has(thing.id)) tell(`${list}[${place}].id`, `“${thing.id}” is there twice.`);
-    known.set(thing.id, thing);
-  });
-}
-
-function rowTroubles(technique: string, row: EditedRow, place: string, tell: (place: string, says: string) => void): void {
-  const fixed = fixedFor(technique, row.checkpointId);
-  if (fixed && row.hidden) tell(`${place}.hidden`, `${fixed.says} is a fault in every school; this row cannot be hidden.`);
-  if (!row.band) return;
-  const trouble = bandTrouble(row.band);
-  if (trouble) return tell(`${place}.band`, trouble);
-  const [least, most] = fixed?.within ?? [null, null];
-  const [from, to] = row.band.watch;
-  const loose =
-    (least !== null && !within([least, null], from ?? -Infinity)) || (most !== null && !within([null, most], to ?? Infinity));
-  if (fixed && loose) tell(`${place}.band`, `${fixed.says} is a fault in every school: ${boundInWords(least, most)}.`);
-}
-
-const boundInWords = (least: number | null, most: number | null): string =>
-  least === null ? `not above ${most}` : `not below ${least}`;

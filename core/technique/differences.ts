@@ -5,7 +5,7 @@ import type { ClubEdits, EditedRow } from './club-edits.ts';
 import { termOf, type School } from './schools/school.ts';
 import { walkStops } from './family.ts';
 
-export interface Difference {
+export interface ChecklistDifference {
   technique: string;
   /** Empty when the technique as a whole is meant. */
   checkpoint: string;
@@ -19,10 +19,10 @@ export const bandInWords = ({ clean, watch }: Band): string => `clean ${spanInWo
 const sameBand = (one: Band | undefined, other: Band | undefined): boolean => JSON.stringify(one) === JSON.stringify(other);
 
 /** What somebody who knows `before` has to know of `after`, technique by technique. */
-export function differencesOfEdits(before: ClubEdits, after: ClubEdits): Difference[] {
+export function differencesOfEdits(before: ClubEdits, after: ClubEdits): ChecklistDifference[] {
   const [one, other] = [catalogueOf(before), catalogueOf(after)];
   const ids = [...new Set([...one.techniques.keys(), ...other.techniques.keys()])];
-  return ids.flatMap((id): Difference[] => {
+  return ids.flatMap((id): ChecklistDifference[] => {
     if (!other.techniques.has(id)) return [{ technique: techniqueIn(one, id).name, checkpoint: '', says: 'taken out' }];
     const { name } = techniqueIn(other, id);
     if (!one.techniques.has(id)) return [{ technique: name, checkpoint: '', says: 'new' }];
@@ -70,14 +70,14 @@ export function differencesOfSchools(
   before: School,
   after: School,
   techniques?: readonly string[],
-): Difference[] {
+): ChecklistDifference[] {
   const ids = techniques ?? [...catalogue.techniques.keys()];
   return ids.flatMap((id) => {
     const { name } = techniqueIn(catalogue, id);
     const rows = (school: School): Map<string, ChecklistRow> =>
       new Map(checklistFor(catalogue, id, { school, view: 'quarter' }).map((row) => [row.checkpoint.id, row]));
     const [was, is] = [rows(before), rows(after)];
-    const said: Difference[] = [];
+    const said: ChecklistDifference[] = [];
     const [oldName, newName] = [termOf(before, id) ?? name, termOf(after, id) ?? name];
     if (oldName !== newName) said.push({ technique: name, checkpoint: '', says: `called “${newName}”` });
     for (const [key, { checkpoint }] of was) if (!is.has(key)) said.push({ technique: name, checkpoint: checkpoint.name, says: 'no longer looked at' }); // prettier-ignore

@@ -4,9 +4,9 @@ import {
   checklistFor,
   checkpointIn,
   differencesOfEdits,
-  editTroubles,
+  editProblems,
   findInCatalogue,
-  noEdits,
+  noClubEdits,
   rowsOf,
   shippedCatalogue,
   techniqueIn,
@@ -19,7 +19,7 @@ import {
 
 const rows: readonly EditedRow[] = rowsOf(shippedCatalogue, 'jab');
 const edits = (jab: readonly EditedRow[], change: Partial<ClubEdits> = {}): ClubEdits => ({
-  ...noEdits,
+  ...noClubEdits,
   checklists: { jab },
   ...change,
 });
@@ -56,14 +56,14 @@ describe('a club’s own checklists', () => {
       techniques: [technique],
       checklists: { jab: [...rows, { checkpointId: own.id }] },
     };
-    expect(editTroubles(of)).to.deep.equal([]);
+    expect(editProblems(of)).to.deep.equal([]);
     expect(ids(of)).to.include('own.rope');
     expect(ids(of, 'own.long-jab')).to.deep.equal(['own.rope', 'sm.straight']);
     expect(findInCatalogue(catalogueOf(of), 'long jab')[0]!.id).to.equal('own.long-jab');
   });
 
-  const troubles: [name: string, edits: ClubEdits, place: string, says: string][] = [
-    ['a technique that is not there', { ...noEdits, checklists: { jabb: rows } }, 'checklists.jabb', '“jabb”'],
+  const problems: [name: string, edits: ClubEdits, place: string, says: string][] = [
+    ['a technique that is not there', { ...noClubEdits, checklists: { jabb: rows } }, 'checklists.jabb', '“jabb”'],
     ['a checkpoint that is not there', edits([{ checkpointId: 'sm.nothing' }]), 'checklists.jab[0].checkpointId', 'sm.nothing'],
     ['a row twice', edits([...rows, rows[0]!]), `checklists.jab[${rows.length}].checkpointId`, 'twice'],
     ['nothing left to look at', edits(rows.slice(0, 1).map((row) => ({ ...row, hidden: true }))), 'checklists.jab', 'hidden'],
@@ -71,30 +71,32 @@ describe('a club’s own checklists', () => {
     ['a locked elbow allowed', changed('sm.extension', { band: { clean: [165, 180], watch: [150, 185] } }), '.band', 'every school'],
     ['a bent wrist hidden', changed('sm.wrist', { hidden: true }), '.hidden', 'every school'],
     ['an open end where one is fixed', changed('sm.wrist', { band: { clean: [-5, null], watch: [-9, null] } }), '.band', 'not above 18'],
-    ['an id that is ours', { ...noEdits, checkpoints: [{ ...own, id: 'st.width' }] }, 'checkpoints[0].id', 'own.'],
-    ['an id twice', { ...noEdits, checkpoints: [own, own] }, 'checkpoints[1].id', 'twice'],
-    ['a cause that is not there', { ...noEdits, checkpoints: [{ ...own, causes: ['x'] }] }, 'checkpoints[0].causes', '“x”'],
-    ['a technique of nothing', { ...noEdits, techniques: [{ ...technique, checkpoints: [] }] }, 'techniques[0].checkpoints', 'at least one'],
+    ['an id that is ours', { ...noClubEdits, checkpoints: [{ ...own, id: 'st.width' }] }, 'checkpoints[0].id', 'own.'],
+    ['an id twice', { ...noClubEdits, checkpoints: [own, own] }, 'checkpoints[1].id', 'twice'],
+    ['a cause that is not there', { ...noClubEdits, checkpoints: [{ ...own, causes: ['x'] }] }, 'checkpoints[0].causes', '“x”'],
+    ['a technique of nothing', { ...noClubEdits, techniques: [{ ...technique, checkpoints: [] }] }, 'techniques[0].checkpoints', 'at least one'],
   ]; // prettier-ignore
-  for (const [name, of, place, says] of troubles) {
+  for (const [name, of, place, says] of problems) {
     it(`tell the place of ${name}`, () => {
-      const found = editTroubles(of).find((trouble) => trouble.place.endsWith(place));
-      expect(found?.says, JSON.stringify(editTroubles(of))).to.include(says);
+      const found = editProblems(of).find((problem) => problem.place.endsWith(place));
+      expect(found?.says, JSON.stringify(editProblems(of))).to.include(says);
     });
   }
 
   it('say in words how one version differs from another', () => {
     const told = (before: ClubEdits, after: ClubEdits): string[] =>
       differencesOfEdits(before, after).map(({ technique: of, checkpoint, says }) => `${of} / ${checkpoint}: ${says}`);
-    expect(told(noEdits, noEdits)).to.deep.equal([]);
-    expect(told(noEdits, changed('sm.snap', { hidden: true }))).to.include('Jab / Snap: hidden');
-    expect(told(changed('sm.snap', { hidden: true }), noEdits)).to.include('Jab / Snap: shown again');
+    expect(told(noClubEdits, noClubEdits)).to.deep.equal([]);
+    expect(told(noClubEdits, changed('sm.snap', { hidden: true }))).to.include('Jab / Snap: hidden');
+    expect(told(changed('sm.snap', { hidden: true }), noClubEdits)).to.include('Jab / Snap: shown again');
     expect(told(changed('sm.snap', { cue: 'Hot' }), changed('sm.snap', {}))).to.deep.equal(['Jab / Snap: cue as it ships']);
     expect(told(changed('sm.snap', {}), changed('sm.snap', { band: { clean: [null, 1], watch: [null, 2] } }))).to.deep.equal([
       'Jab / Snap: band: clean up to 1, watch up to 2',
     ]);
     expect(told(edits(rows), edits([...rows].reverse()))).to.deep.equal(['Jab / : another order']);
-    expect(told(noEdits, { ...noEdits, techniques: [technique], checkpoints: [own] })).to.deep.equal(['Long jab / : new']);
+    expect(told(noClubEdits, { ...noClubEdits, techniques: [technique], checkpoints: [own] })).to.deep.equal([
+      'Long jab / : new',
+    ]);
     expect(told(edits([...rows, { checkpointId: own.id }], { checkpoints: [own] }), edits(rows))).to.deep.equal([
       'Jab / Rope between the feet: taken out',
     ]);

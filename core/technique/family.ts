@@ -32,14 +32,3 @@ export const walkStops = [
   'feet', 'hips', 'leg', 'striking hand', 'other hand', 'head', 'after', 'round', 'holder',
 ] as const; // prettier-ignore
 export type WalkStop = (typeof walkStops)[number];
-
-export const phases = ['ready', 'launch', 'contact', 'home', 'exit'] as const;
-export type Phase = (typeof phases)[number];
-
-export const phaseNames: Record<Phase, string> = {
-  ready: 'Ready',
-  launch: 'Launch',
-  contact: 'Contact',
-  home: 'Home',
-  exit: 'Exit',
-};

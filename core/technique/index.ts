@@ -9,6 +9,7 @@ export * from './schools/switch.ts';
 export * from './schools/school.ts';
 export * from './schools/fixed-faults.ts';
 export * from './club-edits.ts';
+export * from './edit-problems.ts';
 export * from './catalogue.ts';
 export * from './checklist.ts';
 export * from './differences.ts';

@@ -78,4 +78,5 @@ const table = {
 
 export type MeasureId = keyof typeof table;
 export const measures: Readonly<Record<MeasureId, Measure>> = table;
+export const measureIds = Object.keys(table) as MeasureId[];
 export const isMeasureId = (id: string): id is MeasureId => Object.hasOwn(table, id);

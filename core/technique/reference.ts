@@ -1,5 +1,5 @@
 import type { Checkpoint } from './checkpoint.ts';
-import type { Phase } from './family.ts';
+import type { Phase } from '../strikes/index.ts';
 import type { View } from './view.ts';
 
 /** The moment at which a reference still shows something: a phase, or the middle of the way there. */

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  bandTrouble,
+  bandProblem,
   catalogueOf,
   checklistFor,
   checkpointIn,
@@ -11,8 +11,7 @@ import {
   isMeasureId,
   matchUpOf,
   measures,
-  noEdits,
-  phases,
+  noClubEdits,
   severities,
   shippedCatalogue,
   strikeFamilies,
@@ -21,7 +20,7 @@ import {
   techniqueKinds,
   techniques,
   usualSchool,
-  usualStars,
+  usuallyStarred,
   verdictIn,
   views,
   walkOf,
@@ -29,6 +28,7 @@ import {
   type Judging,
   type View,
 } from './index.ts';
+import { phases } from '../strikes/index.ts';
 
 const seenFrom = (view: View, change: Partial<Judging> = {}): Judging => ({ school: usualSchool, view, ...change });
 
@@ -78,7 +78,7 @@ describe('catalogue of checkpoints', () => {
 
 describe('measures', () => {
   it('have bands in which what is clean lies inside of what is one to watch', () => {
-    for (const [id, { band }] of Object.entries(measures)) if (band) expect(bandTrouble(band), id).to.equal(undefined);
+    for (const [id, { band }] of Object.entries(measures)) if (band) expect(bandProblem(band), id).to.equal(undefined);
   });
 
   it('that have no band of their own get one from every technique that uses them, or from a school', () => {
@@ -104,7 +104,7 @@ describe('measures', () => {
     ['a watch that ends where clean is open', { clean: [0, null], watch: [0, 2] }, 'lies inside'],
     ['an end that is no number', { clean: [0, Number.NaN], watch: [0, 3] }, 'numbers'],
   ] as const) {
-    it(`refuse a band with ${name}`, () => expect(bandTrouble(band)).to.include(says));
+    it(`refuse a band with ${name}`, () => expect(bandProblem(band)).to.include(says));
   }
 });
 
@@ -131,7 +131,7 @@ describe('techniques', () => {
       for (const id of technique.chain) checkpointIn(shippedCatalogue, id);
       for (const id of Object.keys(technique.bands)) expect(technique.checkpoints, `band of ${technique.id}`).to.include(id);
       for (const zone of technique.zones) expect(targetZones).to.include(zone);
-      for (const band of Object.values(technique.bands)) expect(bandTrouble(band!)).to.equal(undefined);
+      for (const band of Object.values(technique.bands)) expect(bandProblem(band!)).to.equal(undefined);
       expect(technique.risk, technique.id).to.match(/\.$/);
     }
   });
@@ -216,11 +216,11 @@ describe('checklist', () => {
 });
 
 describe('walk', () => {
-  const checklist = checklistFor(catalogueOf(noEdits), 'cross', seenFrom('lead-side'));
+  const checklist = checklistFor(catalogueOf(noClubEdits), 'cross', seenFrom('lead-side'));
   const ids = (rows: readonly { checkpoint: { id: string } }[]): string[] => rows.map(({ checkpoint: { id } }) => id);
 
   it('in short has the starred rows that can be seen, in walking order', () => {
-    expect(ids(walkOf(checklist, new Set(usualStars), false))).to.deep.equal([
+    expect(ids(walkOf(checklist, new Set(usuallyStarred), false))).to.deep.equal([
       'pv.rear-turn', 'sm.telegraph', 'sm.straight', 'gd.return-line', 'gd.other-hand',
     ]); // prettier-ignore
   });

@@ -31,7 +31,7 @@ export interface Technique {
   alsoSaid: readonly string[];
   checkpoints: readonly CheckpointId[];
   /** Where it differs from what its measures ask in general, by checkpoint. */
-  bands: Readonly<Partial<Record<CheckpointId, Band>>>;
+  bands: Readonly<Record<CheckpointId, Band>>;
   zones: readonly TargetZone[];
   /** Faults that usually bring each other about, first cause first. */
   chain: readonly CheckpointId[];
@@ -49,6 +49,9 @@ const written = ({ lists, beyond, bands = {}, without = {}, ...row }: TechniqueR
   bands,
   without,
 });
+
+/** What is said of whoever holds the pads belongs to none of the strikes it was seen on: it is told under this technique. */
+export const holdingTechnique: TechniqueId = 'holding' satisfies ShippedTechniqueId;
 
 export const techniques: readonly (Technique & { id: ShippedTechniqueId })[] = (table as readonly TechniqueRow[]).map(
   (row) => written(row) as Technique & { id: ShippedTechniqueId },

@@ -1,14 +1,13 @@
-import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
-import { migrate } from 'drizzle-orm/node-postgres/migrator';
-import { join } from 'node:path';
+import { drizzle, type NodePgDatabase, type NodePgQueryResultHKT } from 'drizzle-orm/node-postgres';
+import type { PgDatabase } from 'drizzle-orm/pg-core';
 import { Pool } from 'pg';
-import { addReadyMade } from './ready-made.ts';
 import * as schema from './schema/index.ts';
 
-export type Database = NodePgDatabase<typeof schema>;
+/** Whatever can be asked: the database, or a transaction in it. */
+export type Database = PgDatabase<NodePgQueryResultHKT, typeof schema>;
 
 export interface Connection {
-  db: Database;
+  db: NodePgDatabase<typeof schema>;
   pool: Pool;
   close(): Promise<void>;
 }
@@ -31,10 +30,3 @@ export async function alone<T>(pool: Pool, act: () => Promise<T>): Promise<T> {
     client.release();
   }
 }
-
-/** Brings the database to the newest form, with what ships in it; safe to run again and from several processes. */
-export const migrateDatabase = ({ db, pool }: Connection): Promise<void> =>
-  alone(pool, async () => {
-    await migrate(db, { migrationsFolder: join(import.meta.dirname, 'migrations') });
-    await addReadyMade(db);
-  });

@@ -1,6 +1,6 @@
 import { parseCombination, sixCall } from '@wax-fist/core/calls';
 import { changeBetween } from '@wax-fist/core/correction';
-import { padKinds } from '@wax-fist/core/moments';
+import { padKinds } from '@wax-fist/core/rounds';
 import { emptyTally, seen, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
 import { checklistFor, readySchools, shippedCatalogue, usualSchool, type School } from '@wax-fist/core/technique';
 import { expect } from 'chai';
@@ -14,8 +14,8 @@ import type { DemoSession, DemoSubject } from './person.ts';
 
 const schoolOf = (id: string | undefined): School => readySchools.find((school) => school.id === id) ?? usualSchool;
 /** A session's films, with how they are judged. */
-const judgedIn = ({ clips, roundKind }: DemoSession, schoolId: string | undefined) =>
-  clips.map((clip) => ({ ...clip, school: schoolOf(schoolId), withHolder: padKinds.includes(roundKind) }));
+const judgedIn = ({ films, roundKind }: DemoSession, schoolId: string | undefined) =>
+  films.map((film) => ({ ...film, school: schoolOf(schoolId), withHolder: padKinds.includes(roundKind) }));
 const judged = demoTrainees.flatMap(({ schoolId, sessions }) => sessions.flatMap((session) => judgedIn(session, schoolId)));
 
 describe('demo club', () => {
@@ -23,11 +23,11 @@ describe('demo club', () => {
     for (const { email } of demoCoaches) expect(email).to.match(/\.example$/);
   });
 
-  for (const { film, view, rows = [], school, withHolder } of judged) {
-    it(`${film} ships with its truth, is small, and is judged only on rows that its view shows`, () => {
-      expect(existsSync(join(footage, `${film}.truth.json.gz`))).to.equal(true);
-      expect(statSync(filmPath(film)).size).to.be.below(4e6);
-      const thrown = new Set(truthOfFilm(film).strikes.map(({ technique }) => technique));
+  for (const { name, view, rows = [], school, withHolder } of judged) {
+    it(`${name} ships with its truth, is small, and is judged only on rows that its view shows`, () => {
+      expect(existsSync(join(footage, `${name}.truth.json.gz`))).to.equal(true);
+      expect(statSync(filmPath(name)).size).to.be.below(4e6);
+      const thrown = new Set(truthOfFilm(name).strikes.map(({ technique }) => technique));
       const shown = [...thrown]
         .flatMap((id) => checklistFor(shippedCatalogue, id, { school, view, withHolder }))
         .filter((row) => row.shown)
@@ -35,8 +35,8 @@ describe('demo club', () => {
       expect(shown).to.include.members([...rows]);
     });
 
-    it(`${film} has the form of a review copy: frames in order, a key frame every fifteen, small enough`, async () => {
-      const { width, height, codec, keys, inOrder } = await formOf(filmPath(film));
+    it(`${name} has the form of a review copy: frames in order, a key frame every fifteen, small enough`, async () => {
+      const { width, height, codec, keys, inOrder } = await formOf(filmPath(name));
       expect(codec).to.equal('h264');
       expect(Math.max(width, height)).to.be.at.most(1280);
       expect([width % 2, height % 2]).to.deep.equal([0, 0]);
@@ -47,7 +47,7 @@ describe('demo club', () => {
 
   it('shows every film that ships, and all of them are small', () => {
     const films = readdirSync(footage).filter((name) => name.endsWith('.mp4'));
-    expect(films.sort()).to.deep.equal(judged.map(({ film }) => `${film}.mp4`).sort());
+    expect(films.sort()).to.deep.equal(judged.map(({ name }) => `${name}.mp4`).sort());
     const bytes = readdirSync(footage).reduce((sum, name) => sum + statSync(join(footage, name)).size, 0);
     expect(bytes).to.be.below(80e6);
   });
@@ -73,8 +73,8 @@ describe('demo club', () => {
   it('speaks only of corrections that were opened before, from rows that were judged', () => {
     for (const { sessions } of demoTrainees) {
       const open = new Set<string>();
-      for (const { corrections = [], words = [], clips } of sessions) {
-        const rows = clips.flatMap((clip) => clip.rows ?? []);
+      for (const { corrections = [], words = [], films } of sessions) {
+        const rows = films.flatMap((film) => film.rows ?? []);
         for (const { technique, checkpointId } of [...corrections, ...words]) expect(rows, technique).to.include(checkpointId);
         for (const { technique, checkpointId } of words) expect(open).to.include(`${technique} ${checkpointId}`);
         for (const { technique, checkpointId } of corrections) open.add(`${technique} ${checkpointId}`);
@@ -128,8 +128,8 @@ describe('what the demo club tells', () => {
 
 /** What the marks of a session's reviewed films come to, for one thing. */
 function counted(session: DemoSession, schoolId: string | undefined, { technique, checkpointId }: DemoSubject): Tally {
-  for (const { film, rows = [], ...judging } of judgedIn(session, schoolId)) {
-    const marks = marksFromTruth(truthOfFilm(film), { ...judging, rows }, new Date(0));
+  for (const { name, rows = [], ...judging } of judgedIn(session, schoolId)) {
+    const marks = marksFromTruth(truthOfFilm(name), { ...judging, rows }, new Date(0));
     const techniqueOf = new Map(marks.flatMap((mark) => (mark.kind === 'strike' ? [[mark.strikeId, mark.technique]] : [])));
     const said = marks.flatMap((mark): Verdict[] =>
       mark.kind === 'observation' &&
@@ -145,10 +145,10 @@ function counted(session: DemoSession, schoolId: string | undefined, { technique
 }
 
 /** What a film is made of; `keys` are the numbers of its key frames. */
-async function formOf(film: string) {
+async function formOf(path: string) {
   const lines: string[] = [];
   const entries = 'stream=codec_name,width,height:packet=pts,flags';
-  await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'json', '-show_entries', entries, film], {
+  await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'json', '-show_entries', entries, path], {
     onLine: (line) => lines.push(line),
   });
   const { packets, streams } = JSON.parse(lines.join('\n')) as {

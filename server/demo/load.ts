@@ -1,29 +1,29 @@
 import { copyFile, mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { JudgedBy } from '@wax-fist/contract/technique';
-import { padKinds } from '@wax-fist/core/moments';
+import type { JudgedBy } from '@wax-fist/contract/schools';
+import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { account, callSet, clip, clipStep, round, trainee, trainingSession } from '../db/schema/index.ts';
+import { account, callSet, film, filmStep, round, trainee, trainingSession } from '../db/schema/index.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
-import { addCorrectionEvent, openCorrection } from '../features/corrections/say.ts';
-import { addToLog } from '../features/review/add-to-log.ts';
-import { groundFor } from '../features/sessions/ground.ts';
+import { addCorrectionEvent, openCorrection } from '../features/corrections/write-corrections.ts';
+import { writeMarks } from '../features/review/write-marks.ts';
+import { standardFor } from '../features/sessions/standard.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
-import { addSteps, workOnClip, type ImportSurroundings } from '../jobs/work-on-clip.ts';
+import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
 import { filmPath, truthOfFilm } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
-import type { DemoClip, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
+import type { DemoFilm, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
 
-export interface DemoSurroundings extends ImportSurroundings {
+export interface DemoSurroundings extends ImportServices {
   password: string;
   say: (line: string) => void;
 }
 
 /** Fills an empty database with the demo club, its coaches all with this password. */
-export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void> {
-  const { db, password, say } = surroundings;
+export async function loadDemoClub(services: DemoSurroundings): Promise<void> {
+  const { db, password, say } = services;
   const passwordHash = await hashedPassword(password);
   const coaches = demoCoaches.map((coach) => ({ id: uuid(), passwordHash, ...coach }));
   await db.insert(account).values(coaches);
@@ -42,7 +42,7 @@ export async function loadDemoClub(surroundings: DemoSurroundings): Promise<void
       say(`${name}, session ${place + 1} of ${sessions.length}: working the footage in …`);
       const holderId = session.holder ? people.get(session.holder)!.id : null;
       const said = { by: coaches[0]!.id, at: eveningBefore(session.daysAgo) };
-      await addSession(surroundings, { session, traineeId, holderId, schoolId: schoolId ?? null, opened, said });
+      await addSession(services, { session, traineeId, holderId, schoolId: schoolId ?? null, opened, said });
     }
   }
   // Two at a time: working a film in is mostly waiting for other programs.
@@ -75,18 +75,18 @@ interface Held {
 }
 
 async function addSession(
-  surroundings: DemoSurroundings,
+  services: DemoSurroundings,
   { session, traineeId, holderId, schoolId, opened, said }: Held,
 ): Promise<void> {
-  const { db } = surroundings;
-  const { clips, corrections = [], words = [], place, kit, roundKind, rung, holderStance, schoolNote, planned } = session;
+  const { db } = services;
+  const { films, corrections = [], words = [], place, kit, roundKind, rung, holderStance, schoolNote, planned } = session;
   const id = uuid();
-  const ground = await groundFor(db, schoolId);
+  const standard = await standardFor(db, schoolId);
   const fields = { place, kit, roundKind, rung, holderId, holderStance, schoolNote };
-  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), ...fields, ...ground });
+  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), ...fields, ...standard });
   const withHolder = padKinds.includes(roundKind);
-  for (const film of clips)
-    await addClip(surroundings, { sessionId: id, film, planned, said, judging: { school: ground.judgedBy, withHolder } });
+  for (const film of films)
+    await addFilm(services, { sessionId: id, film, planned, said, judging: { school: standard.judgedBy, withHolder } });
   for (const { recheckAfter, ...wanted } of corrections) {
     const correctionId = uuid();
     const recheckOn = daysAfter(said.at, recheckAfter);
@@ -101,17 +101,17 @@ async function addSession(
 
 interface Filmed {
   sessionId: string;
-  film: DemoClip;
+  film: DemoFilm;
   planned: string | undefined;
   said: { by: string; at: Date };
   judging: { school: JudgedBy; withHolder: boolean };
 }
 
-async function addClip(surroundings: DemoSurroundings, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
+async function addFilm(services: DemoSurroundings, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
   const id = uuid();
-  const { db, storage, home } = surroundings;
-  const { film, view, rows, done } = told;
-  const source = filmPath(film);
+  const { db, storage, home } = services;
+  const { name, view, rows, done } = told;
+  const source = filmPath(name);
   await mkdir(home, { recursive: true });
   // It has the form of a review copy already: making one would take longer than all the rest.
   for (const file of ['original', 'film.mp4'] as const) {
@@ -120,14 +120,14 @@ async function addClip(surroundings: DemoSurroundings, { sessionId, film: told, 
     await storage.keep(copy, id, file);
   }
   const { size } = await stat(source);
-  await db.insert(clip).values({ id, sessionId, view, fileName: `${film}.mp4`, bytes: size, done, addedBy: said.by });
+  await db.insert(film).values({ id, sessionId, view, fileName: `${name}.mp4`, bytes: size, done, addedBy: said.by });
   await addSteps(db, id);
   await db
-    .update(clipStep)
+    .update(filmStep)
     .set({ state: 'done', progress: 1 })
-    .where(and(eq(clipStep.clipId, id), eq(clipStep.step, 'review-copy')));
-  await workOnClip(surroundings, id, true);
-  if (planned) await db.update(round).set({ planned }).where(eq(round.clipId, id));
+    .where(and(eq(filmStep.filmId, id), eq(filmStep.step, 'review-copy')));
+  await workOnFilm(services, id, true);
+  if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
-  await addToLog(db, id, marksFromTruth(truthOfFilm(film), { ...judging, view, rows }, said.at), said.by);
+  await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);
 }

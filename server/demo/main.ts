@@ -1,6 +1,7 @@
 import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { connect, migrateDatabase } from '../db/connection.ts';
+import { connect } from '../db/connection.ts';
+import { migrateDatabase } from '../db/migrate.ts';
 import { account, trainee } from '../db/schema/index.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';

@@ -1,5 +1,5 @@
-import type { LogEntry } from '@wax-fist/contract/review';
-import { frameAt, timelineOf } from '@wax-fist/core/moments';
+import type { Mark } from '@wax-fist/contract/review';
+import { frameAt, timelineOf } from '@wax-fist/core/film';
 import type { Verdict } from '@wax-fist/core/review';
 import {
   checklistFor,
@@ -42,7 +42,7 @@ export interface MarkedBy {
 const watchBelow = 0.62;
 
 /** The marks that a careful coach would have set on a film whose truth is known. */
-export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy, saidAt: Date): LogEntry[] {
+export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy, saidAt: Date): Mark[] {
   const timeline = timelineOf(truth.frameTimes);
   return truth.strikes.flatMap((strike, place) => {
     const { technique } = strike;
@@ -50,7 +50,7 @@ export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy,
     const strikeId = uuid();
     const shownFaults = [...strike.faults, ...(strike.held ?? [])];
     const said = { strikeId, saidAt: new Date(saidAt.getTime() + place * 9000).toISOString() };
-    const marks: LogEntry[] = [
+    const marks: Mark[] = [
       {
         kind: 'strike',
         id: uuid(),

@@ -1,12 +1,12 @@
 import type { SessionDraft } from '@wax-fist/contract/sessions';
 import type { TraineeDraft } from '@wax-fist/contract/trainees';
 import type { CheckpointId, TechniqueId, View } from '@wax-fist/core/technique';
-import type { CorrectionEventDraft } from '../features/corrections/say.ts';
+import type { CorrectionEventDraft } from '../features/corrections/write-corrections.ts';
 
 /** A film of the demo club, and how far its review has come. */
-export interface DemoClip {
+export interface DemoFilm {
   /** Name in the footage folder, without ending. */
-  film: string;
+  name: string;
   view: View;
   /** Rows judged on every strike; none leaves the strikes tagged only. Undefined leaves the film untouched. */
   rows?: readonly CheckpointId[];
@@ -45,7 +45,7 @@ export interface DemoSession extends Omit<
   holderStance?: SessionDraft['holderStance'];
   /** What the round is made of, in words. */
   planned?: string;
-  clips: readonly DemoClip[];
+  films: readonly DemoFilm[];
   corrections?: readonly DemoCorrection[];
   words?: readonly DemoWord[];
 }

@@ -1,11 +1,11 @@
-import type { Failure } from '@wax-fist/contract/failure';
+import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 
 /** A request that cannot be met, told in words for the person who made it. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly fields?: Failure['fields'],
+    readonly fields?: RefusalAnswer['fields'],
   ) {
     super(message);
   }

@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express';
 import { pipeline } from 'node:stream/promises';
-import type { ClipFile, Storage } from '../storage/storage.ts';
+import type { FilmFile, Storage } from '../storage/storage.ts';
 import { notFound } from './refusal.ts';
 
 /** Sends a stored file, or the part of it that was asked for (one byte range, RFC 9110). */
@@ -8,10 +8,10 @@ export async function sendStored(
   request: Request,
   response: Response,
   storage: Storage,
-  clipId: string,
-  file: ClipFile,
+  filmId: string,
+  file: FilmFile,
 ): Promise<void> {
-  const bytes = await storage.bytes(clipId, file);
+  const bytes = await storage.bytes(filmId, file);
   if (bytes === undefined) throw notFound('film');
   response.type(file).set('Accept-Ranges', 'bytes');
   const asked = request.range(bytes);
@@ -27,5 +27,5 @@ export async function sendStored(
     return;
   }
   // A browser that stops reading in the middle of a film is no failure.
-  await pipeline(await storage.read(clipId, file, range), response).catch(() => response.destroy());
+  await pipeline(await storage.read(filmId, file, range), response).catch(() => response.destroy());
 }

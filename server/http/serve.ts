@@ -7,7 +7,7 @@ import { requireRole, type SignedIn } from './sign-in.ts';
 import { notFound, Refusal } from './refusal.ts';
 
 /** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
-export interface Asked<E extends Endpoint> {
+export interface CheckedRequest<E extends Endpoint> {
   params: ParamsOf<E>;
   body: BodyOf<E>;
   account: SignedIn;
@@ -15,8 +15,11 @@ export interface Asked<E extends Endpoint> {
   response: Response;
 }
 
-type Answer<E extends Endpoint> = E['reply'] extends Schema ? ReplyOf<E> | Promise<ReplyOf<E>> : void | Promise<void>;
-export type Handler<E extends Endpoint> = (asked: Asked<E>) => Answer<E>;
+/** What a handler may hand over: it is written out at once, so it need not be its own to change. */
+type ReadonlyDeep<T> = T extends object ? { readonly [Key in keyof T]: ReadonlyDeep<T[Key]> } : T;
+type Reply<E extends Endpoint> = ReadonlyDeep<ReplyOf<E>>;
+type Answer<E extends Endpoint> = E['reply'] extends Schema ? Reply<E> | Promise<Reply<E>> : void | Promise<void>;
+export type Handler<E extends Endpoint> = (asked: CheckedRequest<E>) => Answer<E>;
 
 /** Checks a body against its shape; throws a refusal that names every field at fault. */
 async function checkedBody<E extends Endpoint>(endpoint: E, body: unknown): Promise<BodyOf<E>> {

@@ -1,5 +1,5 @@
 import type { ImportStep } from '@wax-fist/contract/footage';
-import type { StepWork } from './step.ts';
+import type { StepWork } from './import-step.ts';
 import { filmStripStep } from './steps/film-strip.ts';
 import { hitsStep } from './steps/hits.ts';
 import { motionStep } from './steps/motion.ts';

@@ -1,4 +1,4 @@
-import { footageEndpoints, importSteps, type Clip, type ImportStep } from '@wax-fist/contract/footage';
+import { footageEndpoints, importSteps, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
 import { eq, sql } from 'drizzle-orm';
 import { spawn, type ChildProcess } from 'node:child_process';
@@ -7,12 +7,12 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { clip, clipStep } from '../db/schema/index.ts';
+import { film, filmStep } from '../db/schema/index.ts';
 import { blows, ffmpeg, made } from '../test/films.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
 import { openQueue } from './queue.ts';
 import { importRules } from './import-steps.ts';
-import { addSteps, workOnClip } from './work-on-clip.ts';
+import { addSteps, workOnFilm } from './work-on-film.ts';
 
 describe('the steps of an import', () => {
   it('need only steps that come before them, and what is essential needs nothing else', () => {
@@ -47,7 +47,7 @@ describe('workers', function () {
   });
 
   function startWorker(): ChildProcess {
-    const { home, databaseUrl } = server.surroundings.settings;
+    const { home, databaseUrl } = server.services.settings;
     const environment = { ...process.env, WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_LOG: 'silent' };
     const worker = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'worker.ts')], { env: environment, stdio: 'inherit' });
     workers.push(worker);
@@ -61,7 +61,7 @@ describe('workers', function () {
   }
 
   it('that start at the same moment on an empty database do not lock each other out', async () => {
-    const { pool, settings } = server.surroundings;
+    const { pool, settings } = server.services;
     await pool.query('drop schema if exists pgboss cascade');
     const opened = await Promise.all(Array.from({ length: 5 }, () => openQueue(settings.databaseUrl, pool, () => undefined)));
     await Promise.all(opened.map((queue) => queue.stop()));
@@ -71,89 +71,89 @@ describe('workers', function () {
   const longFilm = (path: string) =>
     ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=640x480:r=30:d=10,noise=alls=7:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=10', '-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path); // prettier-ignore
   async function queued(make: (path: string) => Promise<unknown>): Promise<string> {
-    const { db, storage, queue } = server.surroundings;
+    const { db, storage, queue } = server.services;
     const id = uuid();
     await storage.keep(await made(folder, `${id}.mp4`, make), id, 'original');
-    await db.insert(clip).values({ id, sessionId, view: 'front', fileName: 'round.mp4', bytes: 1000 });
+    await db.insert(film).values({ id, sessionId, view: 'front', fileName: 'round.mp4', bytes: 1000 });
     await addSteps(db, id);
-    await queue.importClip(id);
+    await queue.importFilm(id);
     return id;
   }
-  const shown = async (clipId: string): Promise<Clip> => (await coach.ask<Clip>(footageEndpoints.showClip, { clipId })).body;
-  const stepOf = (film: Clip, step: ImportStep) => film.steps.find((one) => one.step === step)!;
-  async function until(clipId: string, holds: (film: Clip) => boolean): Promise<Clip> {
+  const shown = async (filmId: string): Promise<Film> => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId })).body;
+  const stepOf = (film: Film, step: ImportStep) => film.steps.find((one) => one.step === step)!;
+  async function until(filmId: string, holds: (film: Film) => boolean): Promise<Film> {
     for (;;) {
-      const film = await shown(clipId);
+      const film = await shown(filmId);
       if (holds(film)) return film;
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }
-  const halfWay = (film: Clip): boolean => stepOf(film, 'review-copy').progress > 0.05;
-  const over = (film: Clip): boolean => film.steps.every(({ state }) => state !== 'waiting' && state !== 'working');
+  const halfWay = (film: Film): boolean => stepOf(film, 'review-copy').progress > 0.05;
+  const over = (film: Film): boolean => film.steps.every(({ state }) => state !== 'waiting' && state !== 'working');
 
   it('a film whose worker is killed half way is worked in by the next one, and the time left is told', async () => {
     const worker = startWorker();
-    const clipId = await queued(longFilm);
-    const film = await until(clipId, halfWay);
+    const filmId = await queued(longFilm);
+    const film = await until(filmId, halfWay);
     expect(stepOf(film, 'review-copy').left).to.be.above(0);
     await killed(worker, 'SIGKILL');
     startWorker();
-    const done = await until(clipId, over);
+    const done = await until(filmId, over);
     expect(done.state).to.equal('ready');
     expect(done.steps.map(({ state }) => state)).to.deep.equal(importSteps.map(() => 'done'));
-    const attempts = await server.surroundings.db.select({ attempts: clipStep.attempts, step: clipStep.step }).from(clipStep).where(eq(clipStep.clipId, clipId));
+    const attempts = await server.services.db.select({ attempts: filmStep.attempts, step: filmStep.step }).from(filmStep).where(eq(filmStep.filmId, filmId));
     expect(attempts.find(({ step }) => step === 'review-copy')!.attempts).to.equal(2);
     expect(attempts.find(({ step }) => step === 'probe')!.attempts).to.equal(1);
   }); // prettier-ignore
 
   it('a worker that is told to end gives its step back at once', async () => {
     const worker = startWorker();
-    const clipId = await queued(longFilm);
-    await until(clipId, halfWay);
+    const filmId = await queued(longFilm);
+    await until(filmId, halfWay);
     await killed(worker, 'SIGTERM');
-    const film = await shown(clipId);
+    const film = await shown(filmId);
     expect(stepOf(film, 'review-copy').state).to.equal('waiting');
-    await coach.ask(footageEndpoints.stopClip, { clipId });
+    await coach.ask(footageEndpoints.stopFilm, { filmId });
   });
 
   it('a coach can stop an import, and go on with it later', async () => {
     startWorker();
-    const clipId = await queued(longFilm);
-    await until(clipId, halfWay);
-    const stopped = await coach.ask<Clip>(footageEndpoints.stopClip, { clipId });
+    const filmId = await queued(longFilm);
+    await until(filmId, halfWay);
+    const stopped = await coach.ask<Film>(footageEndpoints.stopFilm, { filmId });
     expect(stopped.body.state).to.equal('stopped');
     await new Promise((resolve) => setTimeout(resolve, 2500));
-    const still = await shown(clipId);
+    const still = await shown(filmId);
     expect(still.state).to.equal('stopped');
     expect(still.steps.some(({ state }) => state === 'working')).to.equal(false);
-    await coach.ask(footageEndpoints.retryClip, { clipId });
-    expect((await until(clipId, over)).state).to.equal('ready');
+    await coach.ask(footageEndpoints.retryFilm, { filmId });
+    expect((await until(filmId, over)).state).to.equal('ready');
   });
 
   it('two workers share the films, and do nothing twice', async () => {
-    const clips = await Promise.all(Array.from({ length: 4 }, () => queued((path) => blows(4, 0, path))));
+    const films = await Promise.all(Array.from({ length: 4 }, () => queued((path) => blows(4, 0, path))));
     startWorker();
     startWorker();
-    for (const clipId of clips) expect((await until(clipId, over)).state).to.equal('ready');
-    const rows = await server.surroundings.db.select().from(clipStep).where(sql`${clipStep.clipId} in ${clips}`);
+    for (const filmId of films) expect((await until(filmId, over)).state).to.equal('ready');
+    const rows = await server.services.db.select().from(filmStep).where(sql`${filmStep.filmId} in ${films}`);
     expect(new Set(rows.map(({ attempts }) => attempts))).to.deep.equal(new Set([1]));
     expect(new Set(rows.map(({ worker }) => worker)).size).to.equal(2);
   }); // prettier-ignore
 
   it('a step that breaks off three times is given up, in words; the review goes on without it', async () => {
-    const { db, storage, settings } = server.surroundings;
-    const clipId = await queued((path) => blows(3, 0, path));
+    const { db, storage, settings } = server.services;
+    const filmId = await queued((path) => blows(3, 0, path));
     const lame = { ...storage, keep: (path: string, id: string, file: Parameters<typeof storage.keep>[2]) => (file === 'strip.jpg' ? Promise.reject(new Error('disk full')) : storage.keep(path, id, file)) }; // prettier-ignore
-    const work = () => workOnClip({ db, storage: lame, home: settings.home, worker: 'lame' }, clipId, true);
+    const work = () => workOnFilm({ db, storage: lame, home: settings.home, worker: 'lame' }, filmId, true);
     for (const attempt of [1, 2]) {
       await work().then(
         () => expect.fail(`attempt ${attempt} should have been thrown on, so that the queue tries again`),
         (error: Error) => expect(error.message).to.equal('disk full'),
       );
-      expect(stepOf(await shown(clipId), 'film-strip')).to.deep.include({ state: 'waiting', reason: 'It broke off and is tried again.' }); // prettier-ignore
+      expect(stepOf(await shown(filmId), 'film-strip')).to.deep.include({ state: 'waiting', reason: 'It broke off and is tried again.' }); // prettier-ignore
     }
     await work();
-    const film = await shown(clipId);
+    const film = await shown(filmId);
     expect(film.state).to.equal('ready');
     expect(stepOf(film, 'film-strip')).to.deep.include({ state: 'failed' });
     expect(stepOf(film, 'film-strip').reason).to.match(/3 times/);

@@ -2,25 +2,25 @@ import type { Pool } from 'pg';
 import PgBoss from 'pg-boss';
 import { alone } from '../db/connection.ts';
 
-const importQueue = 'import-clip';
+const importQueue = 'import-film';
 /** What leads to a review goes before what only adds to one. */
 const priorities = { review: 10, rest: 0 } as const;
 export type ImportPart = keyof typeof priorities;
 
 interface Job {
-  clipId: string;
+  filmId: string;
   part: ImportPart;
 }
 
 export interface Queue {
-  /** Asks any worker to work on this clip. Asking twice before one has begun is asking once. */
-  importClip(clipId: string, part?: ImportPart): Promise<void>;
+  /** Asks any worker to work on this film. Asking twice before one has begun is asking once. */
+  importFilm(filmId: string, part?: ImportPart): Promise<void>;
   /** Takes jobs one at a time until stopped. */
-  work(onImport: (clipId: string, part: ImportPart) => Promise<void>): Promise<void>;
+  work(onImport: (filmId: string, part: ImportPart) => Promise<void>): Promise<void>;
   stop(): Promise<void>;
 }
 
-/** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the clip. */
+/** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the film. */
 export async function openQueue(databaseUrl: string, pool: Pool, onError: (error: Error) => void): Promise<Queue> {
   const boss = new PgBoss({ connectionString: databaseUrl, max: 4 });
   boss.on('error', onError);
@@ -29,13 +29,13 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
     await boss.createQueue(importQueue, { name: importQueue, policy: 'short', retryLimit: 2, retryDelay: 2, retryBackoff: true, expireInHours: 12 }); // prettier-ignore
   });
   return {
-    async importClip(clipId, part = 'review') {
-      const job: Job = { clipId, part };
-      await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${clipId} ${part}` });
+    async importFilm(filmId, part = 'review') {
+      const job: Job = { filmId, part };
+      await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${filmId} ${part}` });
     },
     async work(onImport) {
       await boss.work<Job>(importQueue, { pollingIntervalSeconds: 0.5, batchSize: 1, priority: true }, async ([job]) => {
-        if (job) await onImport(job.data.clipId, job.data.part);
+        if (job) await onImport(job.data.filmId, job.data.part);
       });
     },
     stop: () => boss.stop({ graceful: true, timeout: 3000, wait: true }),

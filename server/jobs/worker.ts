@@ -1,7 +1,8 @@
 import { hostname } from 'node:os';
 import { sql } from 'drizzle-orm';
 import pino from 'pino';
-import { connect, migrateDatabase } from '../db/connection.ts';
+import { connect } from '../db/connection.ts';
+import { migrateDatabase } from '../db/migrate.ts';
 import { workerSign } from '../db/schema/index.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';

@@ -40,7 +40,7 @@ export async function pictureSize(film: string): Promise<{ width: number; height
 export const stripPictures = 48;
 export const stripHeight = 54;
 
-/** One row of small pictures, evenly over the clip, from key frames only (fast, and near enough for a strip). */
+/** One row of small pictures, evenly over the film, from key frames only (fast, and near enough for a strip). */
 export async function makeFilmStrip(film: string, strip: string, duration: number): Promise<void> {
   const every = duration / 1000 / stripPictures;
   await runMedia('ffmpeg', [

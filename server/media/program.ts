@@ -10,7 +10,7 @@ export class MediaFailure extends Error {
   }
 }
 
-export interface Run {
+export interface ProgramOptions {
   /** Called with every line of standard output as it comes. */
   onLine?: (line: string) => void;
   /** Called with raw standard output instead of lines. */
@@ -23,7 +23,11 @@ export interface Run {
 export class Stopped extends Error {}
 
 /** Runs ffmpeg or ffprobe; nothing else of the product starts a process. @throws MediaFailure */
-export function runMedia(program: 'ffmpeg' | 'ffprobe', words: string[], { onLine, onBytes, signal }: Run = {}): Promise<void> {
+export function runMedia(
+  program: 'ffmpeg' | 'ffprobe',
+  words: string[],
+  { onLine, onBytes, signal }: ProgramOptions = {},
+): Promise<void> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) return reject(new Stopped());
     const child = spawn(program, ['-hide_banner', '-loglevel', 'error', ...words], { stdio: ['ignore', 'pipe', 'pipe'] });

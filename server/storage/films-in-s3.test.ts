@@ -1,12 +1,13 @@
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { filledPath } from '@wax-fist/contract/endpoint';
-import { momentsEndpoints, type Moments } from '@wax-fist/contract/moments';
+import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { expect } from 'chai';
 import { access, mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { importFilm } from '../test/import-film.ts';
 import { blows, made } from '../test/films.ts';
+import { filmsFolder } from './storage.ts';
 import { startS3 } from '../test/s3-store.ts';
 import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
 
@@ -37,14 +38,14 @@ describe('a club whose films lie in an S3 store', function () {
   it('imports, plays from the middle, and removes one, with nothing of it on its own disk', async () => {
     const coach = await server.as('coach');
     const { sessionId } = await addScene(server);
-    const film = await made(folder, 'bag.mp4', (path) => blows(5, 0, path));
-    const clip = await importFilm(coach, sessionId, film);
-    expect(clip.state, clip.remark ?? '').to.equal('ready');
-    expect(clip.steps.map(({ state }) => state)).to.not.include('failed');
-    const { body: moments } = await coach.ask<Moments>(momentsEndpoints.showMoments, { clipId: clip.id });
+    const original = await made(folder, 'bag.mp4', (path) => blows(5, 0, path));
+    const film = await importFilm(coach, sessionId, original);
+    expect(film.state, film.remark ?? '').to.equal('ready');
+    expect(film.steps.map(({ state }) => state)).to.not.include('failed');
+    const { body: moments } = await coach.ask<HitsAndRounds>(roundEndpoints.showHitsAndRounds, { filmId: film.id });
     expect(moments.sound).to.have.length.of.at.least(4);
 
-    const path = filledPath(footageEndpoints.clipFilm.path, { clipId: clip.id });
+    const path = filledPath(footageEndpoints.filmVideo.path, { filmId: film.id });
     const whole = new Uint8Array(await (await coach.fetch(path)).arrayBuffer());
     const part = await coach.fetch(path, { headers: { range: 'bytes=1000-1999' } });
     expect(part.status).to.equal(206);
@@ -52,11 +53,11 @@ describe('a club whose films lie in an S3 store', function () {
     expect(new Uint8Array(await part.arrayBuffer())).to.deep.equal(whole.slice(1000, 2000));
 
     const kept = async (): Promise<string[]> =>
-      (await readdir(join(folder, 's3'), { recursive: true })).filter((name) => name.includes(clip.id));
+      (await readdir(join(folder, 's3'), { recursive: true })).filter((name) => name.includes(film.id));
     expect(await kept()).to.not.deep.equal([]);
-    const onDisk = join(server.surroundings.settings.home, 'clips', clip.id, 'film.mp4');
+    const onDisk = join(server.services.settings.home, filmsFolder, film.id, 'film.mp4');
     expect(await access(onDisk).then(() => true, () => false)).to.equal(false); // prettier-ignore
-    expect((await coach.ask(footageEndpoints.removeClip, { clipId: clip.id })).status).to.equal(204);
+    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(204);
     expect((await coach.fetch(path)).status).to.equal(404);
   });
 });

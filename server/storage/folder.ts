@@ -1,15 +1,15 @@
 import { createReadStream } from 'node:fs';
 import { access, constants, copyFile, mkdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import type { ClipFile, Storage } from './storage.ts';
+import { filmsFolder, type FilmFile, type Storage } from './storage.ts';
 
-/** Bytes in a folder of this machine: `<home>/clips/<clip>/<file>`. */
+/** Bytes in a folder of this machine: `<home>/clips/<film>/<file>`. */
 export function folderStorage(home: string): Storage {
-  const root = join(home, 'clips');
-  const pathOf = (clipId: string, file: ClipFile): string => join(root, clipId, file);
+  const root = join(home, filmsFolder);
+  const pathOf = (filmId: string, file: FilmFile): string => join(root, filmId, file);
   return {
-    async keep(path, clipId, file) {
-      const target = pathOf(clipId, file);
+    async keep(path, filmId, file) {
+      const target = pathOf(filmId, file);
       await mkdir(dirname(target), { recursive: true });
       await rename(path, target).catch(async (error: NodeJS.ErrnoException) => {
         if (error.code !== 'EXDEV') throw error;
@@ -19,14 +19,14 @@ export function folderStorage(home: string): Storage {
         await rm(path);
       });
     },
-    async bring(clipId, file) {
-      await access(pathOf(clipId, file));
-      return pathOf(clipId, file);
+    async bring(filmId, file) {
+      await access(pathOf(filmId, file));
+      return pathOf(filmId, file);
     },
     letGo: () => Promise.resolve(),
-    read: (clipId, file, range) => Promise.resolve(createReadStream(pathOf(clipId, file), range)),
-    bytes: (clipId, file) => stat(pathOf(clipId, file)).then(({ size }) => size, () => undefined), // prettier-ignore
-    remove: (clipId) => rm(join(root, clipId), { recursive: true, force: true }),
+    read: (filmId, file, range) => Promise.resolve(createReadStream(pathOf(filmId, file), range)),
+    bytes: (filmId, file) => stat(pathOf(filmId, file)).then(({ size }) => size, () => undefined), // prettier-ignore
+    remove: (filmId) => rm(join(root, filmId), { recursive: true, force: true }),
     async check() {
       await mkdir(root, { recursive: true });
       await access(root, constants.W_OK);

@@ -5,7 +5,7 @@ import { mkdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import type { ClipFile, Storage } from './storage.ts';
+import { filmsFolder, type FilmFile, type Storage } from './storage.ts';
 
 export interface S3Settings {
   endpoint: string;
@@ -15,7 +15,7 @@ export interface S3Settings {
   secretAccessKey: string;
 }
 
-/** Bytes in any S3-compatible store, as `clips/<clip>/<file>`; what programs have to read is copied into `<home>/copies` meanwhile. */
+/** Bytes in any S3-compatible store, as `clips/<film>/<file>`; what programs have to read is copied into `<home>/copies` meanwhile. */
 export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settings, home: string): Storage {
   const client = new S3Client({
     endpoint,
@@ -26,18 +26,18 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
     requestChecksumCalculation: 'WHEN_REQUIRED',
     responseChecksumValidation: 'WHEN_REQUIRED',
   });
-  const keyOf = (clipId: string, file: string): string => `clips/${clipId}/${file}`;
+  const keyOf = (filmId: string, file: string): string => `${filmsFolder}/${filmId}/${file}`;
   /** Two workers of one machine have copies of their own: one lets go while the other still reads. */
   const copies = join(home, 'copies', String(process.pid));
-  const copyOf = (clipId: string, file: ClipFile): string => join(copies, clipId, file);
-  const read: Storage['read'] = async (clipId, file, range) => {
+  const copyOf = (filmId: string, file: FilmFile): string => join(copies, filmId, file);
+  const read: Storage['read'] = async (filmId, file, range) => {
     const Range = range && `bytes=${range.start}-${range.end}`;
-    const { Body } = await client.send(new GetObjectCommand({ Bucket: bucket, Key: keyOf(clipId, file), Range }));
+    const { Body } = await client.send(new GetObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file), Range }));
     return Body as Readable;
   };
-  const bytes: Storage['bytes'] = async (clipId, file) => {
+  const bytes: Storage['bytes'] = async (filmId, file) => {
     try {
-      return (await client.send(new HeadObjectCommand({ Bucket: bucket, Key: keyOf(clipId, file) }))).ContentLength;
+      return (await client.send(new HeadObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file) }))).ContentLength;
     } catch (error) {
       if (error instanceof NotFound) return undefined;
       throw error;
@@ -46,27 +46,27 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
   return {
     read,
     bytes,
-    async keep(path, clipId, file) {
+    async keep(path, filmId, file) {
       // In parts, so that a film of gigabytes neither fills the memory nor begins again after one lost packet.
-      await new Upload({ client, params: { Bucket: bucket, Key: keyOf(clipId, file), Body: createReadStream(path) } }).done();
+      await new Upload({ client, params: { Bucket: bucket, Key: keyOf(filmId, file), Body: createReadStream(path) } }).done();
       // Whoever made it is likely to read it next.
-      const copy = copyOf(clipId, file);
+      const copy = copyOf(filmId, file);
       await mkdir(dirname(copy), { recursive: true });
       await rename(path, copy).catch(() => rm(path));
     },
-    async bring(clipId, file) {
-      const copy = copyOf(clipId, file);
+    async bring(filmId, file) {
+      const copy = copyOf(filmId, file);
       const held = await stat(copy).then(({ size }) => size, () => undefined); // prettier-ignore
-      if (held !== undefined && held === (await bytes(clipId, file))) return copy;
+      if (held !== undefined && held === (await bytes(filmId, file))) return copy;
       await mkdir(dirname(copy), { recursive: true });
       const part = `${copy}.part`;
-      await pipeline(await read(clipId, file), createWriteStream(part));
+      await pipeline(await read(filmId, file), createWriteStream(part));
       await rename(part, copy);
       return copy;
     },
-    letGo: (clipId) => rm(join(copies, clipId), { recursive: true, force: true }),
-    async remove(clipId) {
-      const { Contents = [] } = await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix: keyOf(clipId, '') }));
+    letGo: (filmId) => rm(join(copies, filmId), { recursive: true, force: true }),
+    async remove(filmId) {
+      const { Contents = [] } = await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix: keyOf(filmId, '') }));
       if (Contents.length === 0) return;
       await client.send(
         new DeleteObjectsCommand({ Bucket: bucket, Delete: { Objects: Contents.map(({ Key }) => ({ Key: Key! })) } }),

@@ -6,15 +6,15 @@ import { text } from 'node:stream/consumers';
 import { startS3 } from '../test/s3-store.ts';
 import { folderStorage } from './folder.ts';
 import { s3Storage } from './s3.ts';
-import { sha256Of, type Storage } from './storage.ts';
+import { filmsFolder, sha256Of, type Storage } from './storage.ts';
 
 /** Each kind of storage on fresh ground, and how to make it unusable. */
 const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakIt: () => Promise<void>; end: () => Promise<void> }>> = {
   'a folder': async (home) => ({
     storage: folderStorage(home),
     async breakIt() {
-      await rm(join(home, 'clips'), { recursive: true });
-      await writeFile(join(home, 'clips'), '');
+      await rm(join(home, filmsFolder), { recursive: true });
+      await writeFile(join(home, filmsFolder), '');
     },
     end: () => Promise.resolve(),
   }),
@@ -48,11 +48,11 @@ for (const [kind, make] of Object.entries(kinds)) {
     it('takes a file over byte for byte, and nothing stays behind', async () => {
       const path = await arrived('a film');
       const hash = await sha256Of(path);
-      await storage.keep(path, 'clip', 'original');
-      const copy = await storage.bring('clip', 'original');
+      await storage.keep(path, 'film', 'original');
+      const copy = await storage.bring('film', 'original');
       expect(await readFile(copy, 'utf8')).to.equal('a film');
       expect(await sha256Of(copy)).to.equal(hash);
-      expect(await storage.bytes('clip', 'original')).to.equal(6);
+      expect(await storage.bytes('film', 'original')).to.equal(6);
       await access(path).then(
         () => expect.fail('the file is there twice'),
         () => undefined,
@@ -60,21 +60,21 @@ for (const [kind, make] of Object.entries(kinds)) {
     });
 
     it('gives a file in parts, and again after its copies were dropped', async () => {
-      await storage.keep(await arrived('a film of a round'), 'clip', 'film.mp4');
-      expect(await text(await storage.read('clip', 'film.mp4', { start: 2, end: 5 }))).to.equal('film');
-      expect(await text(await storage.read('clip', 'film.mp4'))).to.equal('a film of a round');
-      await storage.letGo('clip');
-      expect(await readFile(await storage.bring('clip', 'film.mp4'), 'utf8')).to.equal('a film of a round');
+      await storage.keep(await arrived('a film of a round'), 'film', 'film.mp4');
+      expect(await text(await storage.read('film', 'film.mp4', { start: 2, end: 5 }))).to.equal('film');
+      expect(await text(await storage.read('film', 'film.mp4'))).to.equal('a film of a round');
+      await storage.letGo('film');
+      expect(await readFile(await storage.bring('film', 'film.mp4'), 'utf8')).to.equal('a film of a round');
     });
 
     it('writes a file anew when a step is done again', async () => {
-      await storage.keep(await arrived('first'), 'clip', 'sound.wav');
-      await storage.keep(await arrived('second one'), 'clip', 'sound.wav');
-      expect(await readFile(await storage.bring('clip', 'sound.wav'), 'utf8')).to.equal('second one');
+      await storage.keep(await arrived('first'), 'film', 'sound.wav');
+      await storage.keep(await arrived('second one'), 'film', 'sound.wav');
+      expect(await readFile(await storage.bring('film', 'sound.wav'), 'utf8')).to.equal('second one');
     });
 
-    it('keeps clips apart and removes one without touching the other', async () => {
-      for (const clip of ['one', 'two']) await storage.keep(await arrived(clip), clip, 'original');
+    it('keeps films apart and removes one without touching the other', async () => {
+      for (const film of ['one', 'two']) await storage.keep(await arrived(film), film, 'original');
       await storage.remove('one');
       await storage.remove('one');
       expect(await readFile(await storage.bring('two', 'original'), 'utf8')).to.equal('two');

@@ -3,8 +3,11 @@ import { createReadStream } from 'node:fs';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
-/** What is kept of a clip. The original is never touched. */
-export type ClipFile = 'original' | 'film.mp4' | 'strip.jpg' | 'sound.wav' | 'motion.bin';
+/** What is kept of a film. The original is never touched. */
+export type FilmFile = 'original' | 'film.mp4' | 'strip.jpg' | 'sound.wav' | 'motion.bin';
+
+/** Where films lie in a store. It keeps the name it first had, so that what is kept there is found. */
+export const filmsFolder = 'clips';
 
 /** First and last byte, both included. */
 export interface ByteRange {
@@ -15,15 +18,15 @@ export interface ByteRange {
 /** Where bytes live. */
 export interface Storage {
   /** Takes over a finished file of this machine; it is gone from its old place afterwards. */
-  keep(path: string, clipId: string, file: ClipFile): Promise<void>;
+  keep(path: string, filmId: string, file: FilmFile): Promise<void>;
   /** A path of this machine from which programs such as ffmpeg can read. It must not be changed. */
-  bring(clipId: string, file: ClipFile): Promise<string>;
+  bring(filmId: string, file: FilmFile): Promise<string>;
   /** Drops copies that `bring` made. */
-  letGo(clipId: string): Promise<void>;
-  read(clipId: string, file: ClipFile, range?: ByteRange): Promise<Readable>;
+  letGo(filmId: string): Promise<void>;
+  read(filmId: string, file: FilmFile, range?: ByteRange): Promise<Readable>;
   /** Undefined when it is not there. */
-  bytes(clipId: string, file: ClipFile): Promise<number | undefined>;
-  remove(clipId: string): Promise<void>;
+  bytes(filmId: string, file: FilmFile): Promise<number | undefined>;
+  remove(filmId: string): Promise<void>;
   /** Throws when nothing can be written. */
   check(): Promise<void>;
 }

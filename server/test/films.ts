@@ -117,7 +117,7 @@ export const brokenOff: Maker = async (path) => {
 };
 
 /** Presentation times of the frames that a player would show, in milliseconds. */
-export async function shownTimes(path: string): Promise<number[]> {
+export async function timesShown(path: string): Promise<number[]> {
   const words = [
     '-v',
     'error',

@@ -1,11 +1,11 @@
-import { footageEndpoints, uploadPath, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, uploadPath, type Film } from '@wax-fist/contract/footage';
 import { readFile } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import type { Visitor } from './server-under-test.ts';
 
 /** Sends a film and waits until every step of its import has ended. */
-export async function importFilm(coach: Visitor, sessionId: string, path: string): Promise<Clip> {
+export async function importFilm(coach: Visitor, sessionId: string, path: string): Promise<Film> {
   const bytes = await readFile(path);
   const headers = {
     'tus-resumable': '1.0.0',
@@ -16,9 +16,9 @@ export async function importFilm(coach: Visitor, sessionId: string, path: string
   const uploadId = begun.headers.get('location')!.split('/').at(-1)!;
   const id = uuid();
   const draft = { id, sessionId, uploadId, fileName: basename(path), view: 'front' };
-  await coach.ask(footageEndpoints.addClip, { clipId: id }, draft);
+  await coach.ask(footageEndpoints.addFilm, { filmId: id }, draft);
   for (;;) {
-    const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId: id });
+    const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId: id });
     if (body.steps.every(({ state }) => state !== 'waiting' && state !== 'working')) return body;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }

@@ -8,17 +8,18 @@ import { join } from 'node:path';
 import { Pool } from 'pg';
 import pino from 'pino';
 import { v7 as uuid } from 'uuid';
-import { groundFor } from '../features/sessions/ground.ts';
+import { standardFor } from '../features/sessions/standard.ts';
 import { appOf } from '../app.ts';
-import { connect, migrateDatabase } from '../db/connection.ts';
-import { account, clip, trainee, trainingSession, workerSign } from '../db/schema/index.ts';
-import { packTimeline, timelineOf } from '@wax-fist/core/moments';
+import { connect } from '../db/connection.ts';
+import { migrateDatabase } from '../db/migrate.ts';
+import { account, film, trainee, trainingSession, workerSign } from '../db/schema/index.ts';
+import { packTimeline, timelineOf } from '@wax-fist/core/film';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { openQueue } from '../jobs/queue.ts';
 import { takeJobs } from '../jobs/take-jobs.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
-import type { Surroundings } from '../surroundings.ts';
+import type { Services } from '../services.ts';
 
 export const password = 'rope and canvas';
 
@@ -74,7 +75,7 @@ export class Visitor {
 
 export interface ServerUnderTest {
   base: string;
-  surroundings: Surroundings;
+  services: Services;
   visitor: () => Visitor;
   /** A visitor signed in with this role. */
   as: (role: Role) => Promise<Visitor>;
@@ -113,14 +114,14 @@ export async function startServer({ works = true, environment = {} }: StartWishe
   for (const [role, id] of Object.entries(ids) as [Role, string][]) {
     await connection.db.insert(account).values({ id, role, passwordHash, name: `A ${role}`, email: `${role}@club.example` });
   }
-  const surroundings: Surroundings = { ...connection, settings, storage, queue, log };
+  const services: Services = { ...connection, settings, storage, queue, log };
   const server = await new Promise<Server>((resolve) => {
-    const started = appOf(surroundings, join(home, 'no-web')).listen(0, '127.0.0.1', () => resolve(started));
+    const started = appOf(services, join(home, 'no-web')).listen(0, '127.0.0.1', () => resolve(started));
   });
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   return {
     base,
-    surroundings,
+    services,
     visitor: () => new Visitor(base),
     as: (role) => new Visitor(base).signIn(`${role}@club.example`),
     accountId: (role) => ids[role],
@@ -137,20 +138,20 @@ export async function startServer({ works = true, environment = {} }: StartWishe
   };
 }
 
-export interface Scene {
+export interface ClubScene {
   traineeId: string;
   sessionId: string;
-  clipId: string;
+  filmId: string;
 }
 
 /** A trainee, a session and a film that is ready: 600 frames at 60 a second. */
 export async function addScene(
-  { surroundings: { db } }: ServerUnderTest,
+  { services: { db } }: ServerUnderTest,
   heldOn = '2026-03-01',
   rung = 3,
   person = uuid(),
-): Promise<Scene> {
-  const scene = { traineeId: person, sessionId: uuid(), clipId: uuid() };
+): Promise<ClubScene> {
+  const scene = { traineeId: person, sessionId: uuid(), filmId: uuid() };
   await db
     .insert(trainee)
     .values({ id: scene.traineeId, name: 'Somebody', stance: 'orthodox', grade: 'improver' })
@@ -161,11 +162,11 @@ export async function addScene(
     heldOn,
     roundKind: 'heavy bag',
     rung,
-    ...(await groundFor(db, null)),
+    ...(await standardFor(db, null)),
   });
   const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
-  await db.insert(clip).values({
-    id: scene.clipId,
+  await db.insert(film).values({
+    id: scene.filmId,
     sessionId: scene.sessionId,
     view: 'lead-side',
     fileName: 'round.mp4',

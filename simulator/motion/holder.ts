@@ -1,6 +1,6 @@
 import { Matrix4, Vector3 } from 'three';
 import { addChange, baseStance, type Channel, type Pose } from '../body/pose.ts';
-import { referenceStature, solve, type Body, type BoneName, type JointName, type Side } from '../body/skeleton.ts';
+import { referenceStature, solve, type Body, type BoneName, type JointName, type BodySide } from '../body/skeleton.ts';
 import type { Scene, SceneHolder } from '../scene.ts';
 import type { HeldFault, HolderFaultId } from './fault/holder.ts';
 import type { Holding, ThrownPart, ThrownStrike } from './thrown-round.ts';
@@ -19,7 +19,7 @@ const waitingHeight: Partial<Record<StationId, number>> = { mitts: 1.4, 'thai-pa
 const towardsTrainee = new Vector3(0, 0, -1);
 
 interface Hold {
-  side: Side | 'both';
+  side: BodySide | 'both';
   contact: number;
   point: Vector3;
   normal: Vector3;
@@ -65,7 +65,7 @@ export function holdFor(
     parts.flatMap((part): Hold[] => {
       const limb = limbOf(part.model);
       if (!limb) return [];
-      const striking: Side = (limb === 'lead') !== southpaw ? 'left' : 'right';
+      const striking: BodySide = (limb === 'lead') !== southpaw ? 'left' : 'right';
       const body = bodyAt(part.contact);
       const point = part.model.kind === 'kick' ? meetingPoint(body, striking, part.model) : gloveFront(body, striking, part.model.kind === 'hand' ? part.model.meets : 'glove');
       const from = striking === 'left' ? 1 : -1;
@@ -77,7 +77,7 @@ export function holdFor(
     }),
   ); // prettier-ignore
 
-  const nearest = (side: Side, seconds: number): { hold: Hold; amount: number } | undefined => {
+  const nearest = (side: BodySide, seconds: number): { hold: Hold; amount: number } | undefined => {
     let best: { hold: Hold; amount: number } | undefined;
     for (const hold of holds) {
       if (Math.abs(hold.contact - seconds) > 0.5 || (hold.side !== side && hold.side !== 'both')) continue;
@@ -87,7 +87,7 @@ export function holdFor(
     return best;
   };
   /** Where a pad's face is. */
-  const faceAt = (side: Side, seconds: number): { face: Vector3; normal: Vector3 } => {
+  const faceAt = (side: BodySide, seconds: number): { face: Vector3; normal: Vector3 } => {
     const rest = new Vector3(side === 'left' ? 0.13 : -0.13, waitingHeight[scene.station ?? 'mitts'] ?? 1.4, 0.36).multiplyScalar(
       own,
     );

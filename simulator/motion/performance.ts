@@ -2,16 +2,16 @@ import { solve, type Body } from '../body/skeleton.ts';
 import type { Scene } from '../scene.ts';
 import { faultModel } from './fault/index.ts';
 import { holdFor } from './holder.ts';
-import type { Contribution, StrikeMoments } from './part.ts';
+import type { Contribution, StrikeTimes } from './part.ts';
 import { planRound } from './plan/round.ts';
 import { beforeSeries } from './plan/series.ts';
 import { afterOf, aheadOf, gap } from './plan/spacing.ts';
 import { throwOne } from './plan/throw.ts';
 import { upAndBack } from './shape.ts';
 import { isBeat, isKick, isMove, waysOf } from './technique/single.ts';
-import { speedBagBeat } from './technique/speed-bag.ts';
+import { speedBagRhythm } from './technique/speed-bag.ts';
 import { partsOf, seriesOf } from './technique/thrown.ts';
-import type { Hit, Performance, ThrownStrike } from './thrown-round.ts';
+import type { Impact, Performance, ThrownStrike } from './thrown-round.ts';
 
 /** Even a good beat is a little uneven: spread over its length. */
 const evenBeat = 0.02;
@@ -23,7 +23,7 @@ const afterLast = 0.6;
 /** Off the line after the last strike: gone and back. */
 const exitTime = 0.75;
 /** Off the line to one side, low, as soon as the hand is home. */
-const exitOf = ({ home }: StrikeMoments, side: number): Contribution[] => [
+const exitOf = ({ home }: StrikeTimes, side: number): Contribution[] => [
   {
     change: { 'pelvis.x': side * 0.08, 'pelvis.y': -0.05, 'pelvis.roll': side * -4, 'chest.roll': side * -14, 'head.roll': side * -4, 'leadHand.x': side * 0.07, 'rearHand.x': side * 0.07 },
     shape: upAndBack(home - 0.06, home + 0.18, home + 0.4, home + exitTime),
@@ -61,7 +61,7 @@ export function perform(scene: Scene): Performance {
       strikes.push(strike);
       before = strike;
       launch = isBeat(technique)
-        ? strike.contact + speedBagBeat * random.normal(1, evenBeat + sumOf(strike, 'uneven')) - opening.outTime
+        ? strike.contact + speedBagRhythm * random.normal(1, evenBeat + sumOf(strike, 'uneven')) - opening.outTime
         : strike.leave + 0.09 * random.normal(1, 0.15);
       clock = strike.home;
     } // prettier-ignore
@@ -96,7 +96,7 @@ export function perform(scene: Scene): Performance {
 }
 
 /** Leather comes back in about a tenth of a second. */
-const dentOf = (hits: readonly Hit[], seconds: number): number =>
+const dentOf = (hits: readonly Impact[], seconds: number): number =>
   Math.min(1, hits.reduce((sum, { at, weight }) => (seconds < at || seconds > at + 0.3 ? sum : sum + weight * 1.6 * Math.exp((at - seconds) / 0.045)), 0)); // prettier-ignore
 
 /** What faults add: seconds, or unevenness of a beat. */

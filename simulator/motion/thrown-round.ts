@@ -1,16 +1,16 @@
 import type { ShippedCheckpointId } from '@wax-fist/core/technique';
 import type { Vector3 } from 'three';
-import type { Body, Side } from '../body/skeleton.ts';
+import type { Body, BodySide } from '../body/skeleton.ts';
 import type { BagHit } from './bag.ts';
 import type { HeldFault } from './fault/holder.ts';
-import type { StrikeMoments } from './part.ts';
+import type { StrikeTimes } from './part.ts';
 import type { StationId } from './station.ts';
 import type { Single, SingleModel } from './technique/single.ts';
 import type { Thrown } from './technique/thrown.ts';
 
 /** Where a pad is and where it looks, in the room. */
 export interface Pad {
-  side: Side;
+  side: BodySide;
   position: Vector3;
   normal: Vector3;
 }
@@ -24,7 +24,7 @@ export interface Holding {
 }
 
 /** One movement as it was done, with what its faults made of it. */
-export interface ThrownPart extends StrikeMoments {
+export interface ThrownPart extends StrikeTimes {
   technique: Single;
   model: SingleModel;
   /** At contact; 0 for what is no strike with a hand. Degrees. */
@@ -32,7 +32,7 @@ export interface ThrownPart extends StrikeMoments {
 }
 
 /** One thrown strike, move or series with everything that is true of it. Seconds of the round, degrees. */
-export interface ThrownStrike extends StrikeMoments {
+export interface ThrownStrike extends StrikeTimes {
   technique: Thrown;
   /** Place in its combination, from 1, and how many there are. */
   place: number;
@@ -43,7 +43,7 @@ export interface ThrownStrike extends StrikeMoments {
   /** When anything of it begins: a switch, a step off the line, a step in. */
   begins: number;
   /** When its feet step, with the foot that should go first; none where they stay. */
-  feet?: StrikeMoments & { first: 'lead' | 'rear' };
+  feet?: StrikeTimes & { first: 'lead' | 'rear' };
   /** What the holder does wrong meanwhile; none where nobody holds. */
   held?: HeldFault[];
   /** Whether something is done after it. */
@@ -51,7 +51,7 @@ export interface ThrownStrike extends StrikeMoments {
 }
 
 /** Something that is heard and felt. */
-export interface Hit extends BagHit {
+export interface Impact extends BagHit {
   on: StationId;
   /** 0 a push, 1 a crack. */
   snap: number;
@@ -63,7 +63,7 @@ export interface Hit extends BagHit {
 export interface Performance {
   seconds: number;
   strikes: ThrownStrike[];
-  hits: Hit[];
+  hits: Impact[];
   /** When the bell rings: at the beginning and at the end of every round. */
   rings: number[];
   /** From first to last strike of each round. */

@@ -9,7 +9,8 @@ import {
   SkinnedMesh,
   Uint16BufferAttribute,
 } from 'three';
-import { bindPose, boneNames, solve, type Body, type BoneName, type Stance } from '../body/skeleton.ts';
+import type { Stance } from '@wax-fist/core/technique';
+import { bindPose, boneNames, solve, type Body, type BoneName } from '../body/skeleton.ts';
 import type { Look } from '../look.ts';
 import { figureParts } from './anatomy/figure-parts.ts';
 import type { Lump } from './field.ts';

@@ -1,5 +1,6 @@
 import { ACESFilmicToneMapping, PCFShadowMap, Scene as ThreeScene, WebGLRenderer } from 'three';
-import { referenceStature, type Stance } from '../body/skeleton.ts';
+import type { Stance } from '@wax-fist/core/technique';
+import { referenceStature } from '../body/skeleton.ts';
 import { cameraAt } from '../camera.ts';
 import type { Look } from '../look.ts';
 import { perform } from '../motion/performance.ts';

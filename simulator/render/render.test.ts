@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { checkedScene, type Scene } from '../scene.ts';
 import type { Truth } from '../truth/truth.ts';
-import { filmInBrowser, renderClip } from './render.ts';
+import { filmInBrowser, renderFilm } from './render.ts';
 
 const scene = checkedScene(JSON.parse(readFileSync(join(import.meta.dirname, '../scenes/short-jab-cross.json'), 'utf8')));
 const [camera] = scene.cameras;
@@ -20,7 +20,7 @@ describe('rendering', function () {
   /** Films the first frames and gives the sum of every decoded picture. */
   async function filmed(name: string, seed = scene.seed): Promise<{ sums: string[]; truth: Truth }> {
     const [out, truth] = [join(folder, `${name}.mp4`), join(folder, `${name}.gz`)];
-    await renderClip({ scene: { ...scene, seed }, camera: camera!, style: 'draft', out, truth, seconds: 0.2 });
+    await renderFilm({ scene: { ...scene, seed }, camera: camera!, style: 'draft', out, truth, seconds: 0.2 });
     const listing = execFileSync('ffmpeg', ['-loglevel', 'error', '-i', out, '-map', '0:v', '-f', 'framemd5', '-']).toString();
     const sums = listing.split('\n').filter((line) => /^\d/.test(line)).map((line) => line.split(',').at(-1)!.trim()); // prettier-ignore
     return { sums, truth: JSON.parse(gunzipSync(readFileSync(truth)).toString()) as Truth };
@@ -47,7 +47,7 @@ describe('rendering', function () {
   it('shows every frame when it was taken, be the camera ever so uneven, askew, upright or late', async () => {
     const [out, truth] = [join(folder, 'uneven.mp4'), join(folder, 'uneven.gz')];
     const phone = { ...camera!, uneven: 0.7, starts: 1.2, drift: 0.0002, roll: 5, pictureWidth: 180, pictureHeight: 320, exposure: 0.5 };
-    await renderClip({ scene, camera: phone, style: 'draft', out, truth, seconds: 0.4 });
+    await renderFilm({ scene, camera: phone, style: 'draft', out, truth, seconds: 0.4 });
     const { frameTimes } = JSON.parse(gunzipSync(readFileSync(truth)).toString()) as Truth;
     const listing = execFileSync('ffprobe', ['-v', 'error', '-select_streams', 'v', '-show_entries', 'frame=pts_time', '-of', 'csv=p=0', out]).toString();
     const times = listing.split('\n').filter((line) => /^[0-9]/.test(line)).map((line) => Number.parseFloat(line) * 1000); // prettier-ignore

@@ -12,7 +12,7 @@ import { build } from 'esbuild';
 import { chromium } from 'playwright-core';
 import { perform } from '../motion/performance.ts';
 import type { Scene, SceneCamera } from '../scene.ts';
-import { soundOf } from '../sound/sound.ts';
+import { soundOfScene } from '../sound/sound.ts';
 import { wavOf } from '../sound/wav.ts';
 import { truthOf } from '../truth/truth.ts';
 import { filmedSeconds, frameMoments, roundTime } from '../clock.ts';
@@ -29,7 +29,7 @@ export interface RenderOrder {
   truth?: string;
   /** x264 quality: lower is better and larger. */
   quality?: number;
-  /** Film only the first so many seconds. */
+  /** FilmScene only the first so many seconds. */
   seconds?: number;
   onProgress?: (done: number, total: number) => void;
 }
@@ -40,7 +40,7 @@ const jumpable = ['-g', '15', '-keyint_min', '15', '-sc_threshold', '0', '-bf', 
 const here = dirname(fileURLToPath(import.meta.url));
 
 /** Renders one scene from one camera to a video with sound and its truth. Returns milliseconds a frame. */
-export async function renderClip(order: RenderOrder): Promise<number> {
+export async function renderFilm(order: RenderOrder): Promise<number> {
   const { scene, camera } = order;
   const performance = perform(scene);
   const length = Math.min(order.seconds ?? Infinity, filmedSeconds(camera, performance.seconds));
@@ -49,7 +49,7 @@ export async function renderClip(order: RenderOrder): Promise<number> {
   const folder = await mkdtemp(join(tmpdir(), 'wax-fist-film-'));
   try {
     const wav = join(folder, 'round.wav');
-    await writeFile(wav, wavOf(heardBy(camera, soundOf(scene, performance), length)));
+    await writeFile(wav, wavOf(heardBy(camera, soundOfScene(scene, performance), length)));
     // At an even rate frames are piped as they come; taken unevenly they are kept, and strung together at their own times.
     const frames = camera.uneven ? await keptFrames(folder, moments) : undefined;
     const pictures = frames
@@ -107,7 +107,7 @@ export async function renderClip(order: RenderOrder): Promise<number> {
   }
 }
 
-/** Writes what is true of a clip without filming it. `seconds` of the camera's clock; the whole round when nothing is said. */
+/** Writes what is true of a film without filming it. `seconds` of the camera's clock; the whole round when nothing is said. */
 export async function writeTruth(file: string, scene: Scene, camera: SceneCamera, seconds?: number): Promise<void> {
   const performance = perform(scene);
   const length = Math.min(seconds ?? Infinity, filmedSeconds(camera, performance.seconds));
@@ -132,16 +132,16 @@ async function keptFrames(
 }
 
 /** Draws the given moments of the round in headless Chromium; each frame arrives as a JPEG, in order. Returns milliseconds a frame. */
-export type Film = (
+export type FilmScene = (
   order: Pick<RenderOrder, 'scene' | 'camera' | 'style' | 'onProgress'>,
   times: number[],
   onFrame: (picture: Buffer) => Promise<void>,
 ) => Promise<number>;
 
-export const filmInBrowser: Film = (...order) => inStudio((film) => film(...order));
+export const filmInBrowser: FilmScene = (...order) => inStudio((film) => film(...order));
 
 /** Opens a browser in which several films can be made, one after the other, and closes it again. */
-export async function inStudio<Result>(work: (film: Film) => Promise<Result>): Promise<Result> {
+export async function inStudio<Result>(work: (film: FilmScene) => Promise<Result>): Promise<Result> {
   const { outputFiles } = await build({
     entryPoints: [join(here, 'page.ts')],
     bundle: true,

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { alignSounds, findHits, findRings, hitsOf, noEdits, proposedRounds, speedBagBeat } from '@wax-fist/core/moments';
+import { alignSounds, findHits, findRings, hitsOf, noHitEdits } from '@wax-fist/core/sound';
+import { proposedRounds, speedBagBeat } from '@wax-fist/core/rounds';
 import { practiceSound, thirdOf, type Practice, type PracticeSound } from './practice.ts';
 import { disturbanceOf } from './disturbance.ts';
 import { twoMicrophones } from './two-microphones.ts';
@@ -9,7 +10,7 @@ const heard = (change: Partial<Practice> = {}): PracticeSound & { low: Float32Ar
   const sound = practiceSound({ seed: 4, seconds: 40, on: 'bag', ...change });
   return { ...sound, low: thirdOf(sound.samples) };
 };
-const found = (low: Float32Array) => hitsOf({ sound: findHits(low, rate) }, noEdits);
+const found = (low: Float32Array) => hitsOf({ sound: findHits(low, rate) }, noHitEdits);
 
 /** Counts what was found within 50 ms of what was there. */
 function score(times: readonly number[], truth: readonly number[]): { right: number; f1: number; errors: number[] } {

@@ -1,7 +1,7 @@
 import { seededRandom } from '../random.ts';
 import { disturb } from './disturb.ts';
 import type { Disturbance } from './disturbance.ts';
-import { beep, bell, breath, hit, inRoom, noise, step, track } from './voices.ts';
+import { beep, bell, breath, hit, inRoom, noise, footstep, track } from './voices.ts';
 
 /** A round of hits to be heard only, for trying what listens. */
 export interface Practice {
@@ -53,7 +53,7 @@ export function practiceSound({ seed, seconds, on, rings = [], rests = [], distu
       strike(at);
       at += random.between(0.16, 0.42);
     }
-    step(add, random, at);
+    footstep(add, random, at);
     at += random.between(0.9, 2.2);
   }
   inRoom(samples);

@@ -1,21 +1,21 @@
-import type { Hit, Performance } from '../motion/thrown-round.ts';
+import type { Impact, Performance } from '../motion/thrown-round.ts';
 import { stations, type Station } from '../motion/station.ts';
-import { speedBagBeat } from '../motion/technique/speed-bag.ts';
+import { speedBagRhythm } from '../motion/technique/speed-bag.ts';
 import { seededRandom, type Random } from '../random.ts';
 import type { Scene } from '../scene.ts';
 import { disturb } from './disturb.ts';
-import { bell, breath, hit, inRoom, noise, padHit, speedBagHit, step, track, type Add } from './voices.ts';
+import { bell, breath, hit, inRoom, noise, padHit, speedBagHit, footstep, track, type Add } from './voices.ts';
 
 /** What a hit sounds like, by what is hit. */
-const voices: Record<Station['sound'], (add: Add, random: Random, hit: Hit) => void> = {
+const voices: Record<Station['sound'], (add: Add, random: Random, hit: Impact) => void> = {
   bag: (add, random, { at, weight, snap }) => hit(add, random, at, weight, snap),
   pad: (add, random, { at, weight, snap }) => padHit(add, random, at, weight, snap),
-  'speed-bag': (add, random, { at, weight }) => speedBagHit(add, random, at, weight, speedBagBeat),
+  'speed-bag': (add, random, { at, weight }) => speedBagHit(add, random, at, weight, speedBagRhythm),
   none: () => undefined,
 };
 
 /** The sound of a round, mono, −1 to 1: hits, breath, steps, the room's own murmur with a few reflections, and what else is heard. */
-export function soundOf(scene: Scene, performance: Performance): Float32Array {
+export function soundOfScene(scene: Scene, performance: Performance): Float32Array {
   const random = seededRandom(scene.seed + 9001);
   const { samples, add } = track(performance.seconds);
   for (const one of performance.hits) {
@@ -23,7 +23,7 @@ export function soundOf(scene: Scene, performance: Performance): Float32Array {
     if (random.next() < 0.85) breath(add, random, one.at - 0.07);
   }
   for (const { contact, home, feet } of performance.strikes) {
-    for (const at of feet ? [feet.launch + 0.5 * (feet.contact - feet.launch), feet.contact, feet.home] : [contact - 0.012, home + 0.2]) step(add, random, at); // prettier-ignore
+    for (const at of feet ? [feet.launch + 0.5 * (feet.contact - feet.launch), feet.contact, feet.home] : [contact - 0.012, home + 0.2]) footstep(add, random, at); // prettier-ignore
   }
   inRoom(samples);
   for (const ring of performance.rings) bell(add, ring);

@@ -72,7 +72,7 @@ export function breath(add: Add, random: Random, seconds: number): void {
 }
 
 /** A rubber sole on a mat. */
-export function step(add: Add, random: Random, seconds: number): void {
+export function footstep(add: Add, random: Random, seconds: number): void {
   const scuff = noise(random, 200, 1800);
   add(seconds, 0.09, (t) => 0.035 * scuff() * Math.exp(-t / 0.03));
 }

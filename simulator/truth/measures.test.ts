@@ -1,4 +1,14 @@
-import { checklistFor, isMeasureId, shippedCatalogue, switches, usualSchool, verdictIn, type BandVerdict, type ChecklistRow, type ShippedCheckpointId } from '@wax-fist/core/technique'; // prettier-ignore
+import {
+  checklistFor,
+  isMeasureId,
+  shippedCatalogue,
+  switches,
+  usualSchool,
+  verdictIn,
+  type BandVerdict,
+  type ChecklistRow,
+  type ShippedCheckpointId,
+} from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { canShow, faultModels } from '../motion/fault/index.ts';
 import { habitIds, type HabitId } from '../motion/habit.ts';

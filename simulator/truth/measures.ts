@@ -12,7 +12,7 @@ import type { Single } from '../motion/technique/single.ts';
 import { chamber, kickLean, kickThrough, kneeLift, legReach, legTilt, shinPath } from './kicking.ts';
 import { exitAngle, exitTime, timeToBase } from './leaving.ts';
 import { elbowFlare, guardHeight, headPitch, heelHeight, kneeAngle, leadOrder, rearFootAngle, stanceLength, stanceWidth } from './ready.ts'; // prettier-ignore
-import { seen, type Seen } from './seen.ts';
+import { seenOf, type Seen } from './seen.ts';
 import {
   driveOrder,
   feetGap,
@@ -86,7 +86,7 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
   'sm.range': (one) => (isKick(one) ? legReach(one) : striking.reachUse(one)),
   'sm.rotation': striking.shoulderTurn,
   'sm.hip-stop': striking.hipFistLag,
-  'sm.snap': striking.snapRatio,
+  'sm.snap': striking.trueSnapRatio,
   'sm.through': striking.dwell,
   'sm.hook-angle': striking.elbowAngle,
   'sm.hook-plane': striking.forearmTilt,
@@ -146,7 +146,7 @@ const sameBand = (a: Band | undefined, b: Band | undefined): boolean => JSON.str
 const outside = (value: number, { clean: [from, to] }: Band): number =>
   Math.max((from ?? -Infinity) - value, value - (to ?? Infinity), 0);
 
-/** A series is as good as the worst of its parts that are judged; whether it was telegraphed is seen from the first. */
+/** A series is as good as the worst of its parts that are judged; whether it was telegraphed is seenOf from the first. */
 function valueOf(parts: readonly Seen[], id: ShippedCheckpointId, technique: Thrown): number | undefined {
   const measure = trueMeasure[id];
   if (!measure) return undefined;
@@ -165,7 +165,7 @@ export function trueMeasures(
   strike: ThrownStrike,
   wanted: Iterable<ShippedCheckpointId> = rowsOf(strike.technique).keys(),
 ): TrueValues {
-  const parts = strike.parts.map((part) => seen(round, strike, part));
+  const parts = strike.parts.map((part) => seenOf(round, strike, part));
   const values: TrueValues = {};
   for (const id of wanted) {
     const value = valueOf(parts, id, strike.technique);

@@ -1,15 +1,15 @@
-import type { Side } from '../body/skeleton.ts';
+import type { BodySide } from '../body/skeleton.ts';
 import { jointAngle } from '../body/skeleton.ts';
 import { degrees, footAngle, footLength, headHeight, middle, shoulderWidth, torso, type Joints, type Seen } from './seen.ts';
 
-const sides: readonly Side[] = ['left', 'right'];
+const sides: readonly BodySide[] = ['left', 'right'];
 
 export const stanceWidth = (joints: Joints): number => Math.abs(joints.leftAnkle.x - joints.rightAnkle.x) / shoulderWidth(joints);
 export const stanceLength = (joints: Joints): number => Math.abs(joints.leftAnkle.z - joints.rightAnkle.z) / torso(joints);
 /** The lower of the two fists over the chin. */
 export const guardHeight = (joints: Joints): number =>
   Math.min(...sides.map((side) => joints[`${side}Knuckles`].y - joints.chin.y)) / headHeight(joints);
-export const heelHeight = (joints: Joints, side: Side): number =>
+export const heelHeight = (joints: Joints, side: BodySide): number =>
   (joints[`${side}Heel`].y - joints[`${side}Toe`].y) / footLength(joints, side);
 /** The leg that is bent less. */
 export const kneeAngle = (joints: Joints): number =>

@@ -1,5 +1,5 @@
 import type { Vector3 } from 'three';
-import type { Body, Side } from '../body/skeleton.ts';
+import type { Body, BodySide } from '../body/skeleton.ts';
 import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
 import { limbOf } from '../motion/technique/single.ts';
 
@@ -19,14 +19,14 @@ export interface Seen {
   ready: Joints;
   landed: Joints;
   /** Side that strikes, the other one, and the sign of outwards for it. */
-  striking: Side;
-  idle: Side;
+  striking: BodySide;
+  idle: BodySide;
   outwards: 1 | -1;
   at(seconds: number): Joints;
   during(from: number, to: number): Joints[];
 }
 
-export function seen(round: Performance, strike: ThrownStrike, part: ThrownPart): Seen {
+export function seenOf(round: Performance, strike: ThrownStrike, part: ThrownPart): Seen {
   const known = new Map<number, Joints>();
   const at = (seconds: number): Joints => {
     const joints = known.get(seconds) ?? round.orthodoxAt(seconds).joints;
@@ -34,7 +34,7 @@ export function seen(round: Performance, strike: ThrownStrike, part: ThrownPart)
     return joints;
   };
   const limb = limbOf(part.model) ?? (part.model.kind === 'move' ? part.model.limb : undefined);
-  const striking: Side = limb === 'rear' ? 'right' : 'left';
+  const striking: BodySide = limb === 'rear' ? 'right' : 'left';
   return {
     round,
     strike,
@@ -56,15 +56,15 @@ export const torso = (joints: Joints): number => middle(joints, 'Shoulder').dist
 export const headHeight = (joints: Joints): number => torso(joints) * 0.45;
 export const headWidth = (joints: Joints): number => headHeight(joints) * 0.68;
 export const shoulderWidth = (joints: Joints): number => joints.leftShoulder.distanceTo(joints.rightShoulder);
-export const forearm = (joints: Joints, side: Side): number => joints[`${side}Elbow`].distanceTo(joints[`${side}Wrist`]);
-export const footLength = (joints: Joints, side: Side): number => joints[`${side}Heel`].distanceTo(joints[`${side}Toe`]);
+export const forearm = (joints: Joints, side: BodySide): number => joints[`${side}Elbow`].distanceTo(joints[`${side}Wrist`]);
+export const footLength = (joints: Joints, side: BodySide): number => joints[`${side}Heel`].distanceTo(joints[`${side}Toe`]);
 export const most = <One>(list: readonly One[], value: (one: One) => number): number => Math.max(...list.map(value));
 
-/** Direction of a line as seen from above, degrees from the line of attack. */
+/** Direction of a line as seenOf from above, degrees from the line of attack. */
 export const heading = (from: Vector3, to: Vector3): number => Math.atan2(to.x - from.x, to.z - from.z) * degrees;
 /** Difference of two directions, degrees, −180 to 180. */
 export const turnBetween = (from: number, to: number): number => ((((to - from + 180) % 360) + 360) % 360) - 180;
-export const footAngle = (joints: Joints, side: Side): number => heading(joints[`${side}Heel`], joints[`${side}Toe`]);
+export const footAngle = (joints: Joints, side: BodySide): number => heading(joints[`${side}Heel`], joints[`${side}Toe`]);
 export const fromLevel = (from: Vector3, to: Vector3): number => Math.asin((to.y - from.y) / to.distanceTo(from)) * degrees;
 /** Balance point: hips, shoulders and head with about the mass above and below them, after de Leva (1996). */
 export const balance = (joints: Joints): Vector3 =>

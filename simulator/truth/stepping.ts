@@ -1,6 +1,6 @@
 import type { Vector3 } from 'three';
-import type { Side } from '../body/skeleton.ts';
-import type { StrikeMoments } from '../motion/part.ts';
+import type { BodySide } from '../body/skeleton.ts';
+import type { StrikeTimes } from '../motion/part.ts';
 import { heading, middle, milliseconds, shoulderWidth, torso, turnBetween, type Joints, type Seen } from './seen.ts';
 
 const tick = 0.004;
@@ -9,12 +9,12 @@ const left = 0.012;
 const down = 0.004;
 
 const flat = (a: Vector3, b: Vector3): number => Math.hypot(a.x - b.x, a.z - b.z);
-const sideOf = (foot: 'lead' | 'rear'): Side => (foot === 'lead' ? 'left' : 'right');
-const other = (side: Side): Side => (side === 'left' ? 'right' : 'left');
+const sideOf = (foot: 'lead' | 'rear'): BodySide => (foot === 'lead' ? 'left' : 'right');
+const other = (side: BodySide): BodySide => (side === 'left' ? 'right' : 'left');
 
-interface Feet extends StrikeMoments {
-  first: Side;
-  second: Side;
+interface Feet extends StrikeTimes {
+  first: BodySide;
+  second: BodySide;
 }
 /** The step of a movement; undefined where the feet stay. */
 function feetOf({ strike: { feet } }: Seen): Feet | undefined {
@@ -34,7 +34,7 @@ export function stepOrder(seen: Seen): number | undefined {
   const feet = feetOf(seen);
   if (!feet) return undefined;
   const stood = start(seen, feet);
-  const leaves = (side: Side): number =>
+  const leaves = (side: BodySide): number =>
     first(feet.launch - 0.04, feet.contact + 0.3, (seconds) => flat(seen.at(seconds)[`${side}Toe`], stood[`${side}Toe`]) > left) ?? feet.contact + 0.3; // prettier-ignore
   return milliseconds(leaves(feet.first), leaves(feet.second));
 }
@@ -49,7 +49,7 @@ export function recoveryRatio(seen: Seen): number | undefined {
   }
   // The strike of a series is home by then, and with it what its own foot did.
   const end = seen.strike.parts.length > 1 || seen.part.model.kind === 'hand' ? seen.at(Math.max(feet.contact, seen.strike.home + 0.24)) : to;
-  const moved = (side: Side): number => flat(from[`${side}Toe`], end[`${side}Toe`]);
+  const moved = (side: BodySide): number => flat(from[`${side}Toe`], end[`${side}Toe`]);
   return moved(feet.second) / moved(feet.first);
 } // prettier-ignore
 export function stepLength(seen: Seen): number | undefined {

@@ -15,7 +15,7 @@ export function trunkLean({ landed, part, round }: Seen): number {
   const trunk = middle(landed, 'Shoulder').sub(middle(landed, 'Hip'));
   return Math.atan2(trunk.z * Math.cos(facing) + trunk.x * Math.sin(facing), trunk.y) * degrees;
 }
-export const snapRatio = ({ part: { launch, contact, home } }: Seen): number => (home - contact) / (contact - launch);
+export const trueSnapRatio = ({ part: { launch, contact, home } }: Seen): number => (home - contact) / (contact - launch);
 /** Against the head, so that whoever changes level is not said to drop the hand. */
 export function otherHandDrop({ ready, idle, part, during }: Seen): number {
   const underChin = (joints: Joints): number => joints.chin.y - joints[`${idle}Wrist`].y;

@@ -1,14 +1,14 @@
 import { jointNames, referenceStature, type JointName } from '../body/skeleton.ts';
 import { cameraAt, projected } from '../camera.ts';
 import { cameraTime, roundTime } from '../clock.ts';
-import type { StrikeMoments } from '../motion/part.ts';
+import type { StrikeTimes } from '../motion/part.ts';
 import type { Performance } from '../motion/thrown-round.ts';
 import type { Scene, SceneCamera } from '../scene.ts';
 import { trueMeasures, type TrueValues } from './measures.ts';
-import { surroundingsOf, visibilityOf } from './visibility.ts';
+import { obstaclesOf, visibilityOf } from './visibility.ts';
 
 /**
- * What is true of a rendered clip. Times in milliseconds of the camera's clock, from its first frame; pixels from the upper left
+ * What is true of a rendered film. Times in milliseconds of the camera's clock, from its first frame; pixels from the upper left
  * corner, metres in the room.
  */
 export interface Truth {
@@ -53,7 +53,7 @@ const rounded = (values: TrueValues): TrueValues =>
 const told = (faults: readonly { id: string; checkpoint: string; strength: number }[]) =>
   faults.map(({ id, checkpoint, strength }) => ({ id, checkpoint, strength: hundredths(strength) }));
 
-/** The truth of one camera's clip; `moments` are its frames in seconds of its own clock. */
+/** The truth of one camera's film; `moments` are its frames in seconds of its own clock. */
 export function truthOf(scene: Scene, camera: SceneCamera, performance: Performance, moments: readonly number[]): Truth {
   const pixels: number[][] = [];
   const metres: number[][] = [];
@@ -64,11 +64,11 @@ export function truthOf(scene: Scene, camera: SceneCamera, performance: Performa
     const lens = cameraAt(camera, scene, seconds);
     pixels.push(jointNames.flatMap((name) => projected(body.joints[name], lens, camera).map(tenths)));
     metres.push(jointNames.flatMap((name) => body.joints[name].toArray().map((value) => Math.round(value * 1000) / 1000)));
-    const around = surroundingsOf(scene, performance.bagAt(seconds), performance.holder?.bodyAt(seconds));
+    const around = obstaclesOf(scene, performance.bagAt(seconds), performance.holder?.bodyAt(seconds));
     visibility.push(visibilityOf(body, jointNames, lens, camera, around, size).join(''));
   }
   const onClock = (seconds: number): number => tenths(cameraTime(camera, seconds) * 1000);
-  const moments3 = ({ launch, contact, home }: StrikeMoments) => ({ launch: onClock(launch), contact: onClock(contact), home: onClock(home) }); // prettier-ignore
+  const moments3 = ({ launch, contact, home }: StrikeTimes) => ({ launch: onClock(launch), contact: onClock(contact), home: onClock(home) }); // prettier-ignore
   return {
     format: 'wax-fist-truth/1',
     scene,

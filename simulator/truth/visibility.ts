@@ -24,7 +24,7 @@ const capsules: readonly { from: JointName; to: JointName; radius: number }[] = 
 ];
 
 /** What stands in the room apart from the trainee: bags as upright columns, a holder as another body. */
-export interface Surroundings {
+export interface Obstacles {
   columns: readonly { x: number; z: number; radius: number; from: number; to: number }[];
   others: readonly Body[];
 }
@@ -32,7 +32,7 @@ export interface Surroundings {
 /** What hides a joint is at least so much nearer to the camera. Metres. */
 const nearer = 0.03;
 
-export function surroundingsOf(scene: Scene, travel: number, holder: Body | undefined): Surroundings {
+export function obstaclesOf(scene: Scene, travel: number, holder: Body | undefined): Obstacles {
   const size = scene.stature / referenceStature;
   const hangs = scene.station === undefined || scene.station === 'heavy-bag' || scene.station === 'uppercut-bag';
   const bag = { x: 0, z: (bagFace + bagRadius + travel) * size, radius: bagRadius, from: 0.7, to: 1.86 };
@@ -40,7 +40,7 @@ export function surroundingsOf(scene: Scene, travel: number, holder: Body | unde
 }
 
 /** Whether the line from a camera to a point is crossed before it is there. */
-function crossed(eye: Vector3, name: JointName, body: Body, { columns, others }: Surroundings, size: number): boolean {
+function crossed(eye: Vector3, name: JointName, body: Body, { columns, others }: Obstacles, size: number): boolean {
   const point = body.joints[name];
   const way = point.distanceTo(eye);
   const ray = new Ray(eye, point.clone().sub(eye).normalize());
@@ -64,7 +64,7 @@ function crossed(eye: Vector3, name: JointName, body: Body, { columns, others }:
 
 /** How each of the wanted joints is seen by a camera at one moment. */
 export function visibilityOf(
-  body: Body, names: readonly JointName[], lens: PerspectiveCamera, plan: SceneCamera, around: Surroundings, size: number,
+  body: Body, names: readonly JointName[], lens: PerspectiveCamera, plan: SceneCamera, around: Obstacles, size: number,
 ): Visibility[] {
   return names.map((name) => {
     const [x, y] = projected(body.joints[name], lens, plan);

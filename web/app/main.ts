@@ -2,7 +2,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { useAccount } from '../features/accounts/account-store.ts';
 import App from './App.vue';
-import { whenSignedOut } from './ask.ts';
+import { whenSignedOut } from './request.ts';
 import { router } from './router.ts';
 import './style.css';
 import { vuetify } from './theme.ts';

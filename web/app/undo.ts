@@ -1,13 +1,13 @@
 import { computed, shallowRef, type ComputedRef } from 'vue';
 
 /** One step: what stood before it and what it put in place. */
-export interface Step<T> {
+export interface UndoStep<T> {
   before: T[];
   after: T[];
 }
 
 export interface Undo<T> {
-  did(step: Step<T>): void;
+  did(step: UndoStep<T>): void;
   /** What has to be put back to undo the last step; undefined when there is none. */
   back(): T[] | undefined;
   forth(): T[] | undefined;
@@ -24,7 +24,7 @@ let made = 0;
 
 /** A line of steps that can be walked back and forth; a new step cuts off what lay ahead. */
 export function makeUndo<T>(): Undo<T> {
-  const steps = shallowRef<readonly (Step<T> & { at: number })[]>([]);
+  const steps = shallowRef<readonly (UndoStep<T> & { at: number })[]>([]);
   const place = shallowRef(0);
   return {
     did(step) {

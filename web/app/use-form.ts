@@ -1,6 +1,6 @@
 import { reactive, ref, type Ref } from 'vue';
 import { ValidationError, type InferType, type ObjectSchema, type AnyObject } from 'yup';
-import { Refused } from './ask.ts';
+import { Refused } from './request.ts';
 
 export interface Form<Draft, Checked> {
   draft: Draft;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref, shallowRef } from 'vue';
-import type { Film, Picture } from './frame-source.ts';
+import type { PlayableFilm, Picture } from './frame-source.ts';
 import { usePlayer, type Player } from './use-player.ts';
 
-const { film, width, height } = defineProps<{ film: Film; width: number; height: number }>();
+const { film, width, height } = defineProps<{ film: PlayableFilm; width: number; height: number }>();
 const emit = defineEmits<{ shown: [index: number] }>();
 
 const canvas = ref<HTMLCanvasElement>();

@@ -1,4 +1,4 @@
-import { timelineOf } from '@wax-fist/core/moments';
+import { timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { askTime } from './frame-source.ts';

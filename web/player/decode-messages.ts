@@ -1,6 +1,6 @@
 import type { FrameIndex } from '@wax-fist/core/units';
-import type { Film } from './frame-source.ts';
-import type { Run } from './window-plan.ts';
+import type { PlayableFilm } from './frame-source.ts';
+import type { FrameRun } from './window-plan.ts';
 
 export interface WantedStill {
   ticket: number;
@@ -9,9 +9,9 @@ export interface WantedStill {
 }
 
 export type ToDecoder =
-  | { kind: 'open'; film: Film }
+  | { kind: 'open'; film: PlayableFilm }
   /** Replaces any earlier fetch that is not done. */
-  | { kind: 'fetch'; runs: Run[] }
+  | { kind: 'fetch'; runs: FrameRun[] }
   | ({ kind: 'still' } & WantedStill)
   | { kind: 'forget'; ticket: number };
 

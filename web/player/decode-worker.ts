@@ -1,9 +1,9 @@
 import { ALL_FORMATS, Input, UrlSource, VideoSampleSink, type VideoSample } from 'mediabunny';
-import { frameAt } from '@wax-fist/core/moments';
+import { frameAt } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
 import type { FromDecoder, ToDecoder, WantedStill } from './decode-messages.ts';
-import { askTime, WrongFrame, type Film } from './frame-source.ts';
-import type { Run } from './window-plan.ts';
+import { askTime, WrongFrame, type PlayableFilm } from './frame-source.ts';
+import type { FrameRun } from './window-plan.ts';
 
 /** Room for rounding when a frame is asked for by its time, in milliseconds. */
 const grace = 0.5;
@@ -12,14 +12,14 @@ const tolerance = 0.75;
 
 const tell = (message: FromDecoder, transfer: Transferable[] = []): void => postMessage(message, { transfer });
 
-let film: Film;
+let film: PlayableFilm;
 let sink: Promise<VideoSampleSink>;
 /** Work that waits: what is left of the newest fetch, and stills. */
-let runs: Run[] = [];
+let runs: FrameRun[] = [];
 let stills: WantedStill[] = [];
 let busy = false;
 
-async function openSink({ url }: Film): Promise<VideoSampleSink> {
+async function openSink({ url }: PlayableFilm): Promise<VideoSampleSink> {
   const input = new Input({ source: new UrlSource(url), formats: ALL_FORMATS });
   const track = await input.getPrimaryVideoTrack();
   if (!track) throw new Error('This film has no picture.');
@@ -51,7 +51,7 @@ function handOver(sample: VideoSample, index: FrameIndex): void {
 }
 
 /** Decodes a run and hands it over; stops when a newer fetch has come in. */
-async function fetchRun([from, to]: Run): Promise<void> {
+async function fetchRun([from, to]: FrameRun): Promise<void> {
   const mine = runs;
   const end = to + 1 < film.timeline.length ? secondsOf(to + 1) : Infinity;
   for await (const sample of (await sink).samples(secondsOf(from), end)) {

@@ -1,13 +1,13 @@
 import type { FrameIndex } from '@wax-fist/core/units';
 import type { FromDecoder, ToDecoder } from './decode-messages.ts';
-import type { Direction, Film, FrameSource, Picture } from './frame-source.ts';
+import type { Direction, PlayableFilm, FrameSource, Picture } from './frame-source.ts';
 import { fetchPlan, inWindow } from './window-plan.ts';
 
 /** This many frames of a running fetch are waited for before it is replaced. */
 const patience = 8;
 
 /** Frames decoded in a worker, with a window of them kept round the playhead so that stepping costs nothing. */
-export function decodedFrames(film: Film): FrameSource {
+export function decodedFrames(film: PlayableFilm): FrameSource {
   const count = film.timeline.length;
   const worker = new Worker(new URL('./decode-worker.ts', import.meta.url), { type: 'module' });
   const held = new Map<FrameIndex, VideoFrame>();

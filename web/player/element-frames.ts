@@ -1,6 +1,6 @@
-import { frameAt } from '@wax-fist/core/moments';
+import { frameAt } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
-import { askTime, WrongFrame, type Film, type FrameSource, type Picture } from './frame-source.ts';
+import { askTime, WrongFrame, type PlayableFilm, type FrameSource, type Picture } from './frame-source.ts';
 
 /** Milliseconds beyond a frame's own time: the exact time gives the frame before now and then, the middle misses long gaps. */
 const grace = 4;
@@ -9,7 +9,7 @@ const tries = 4;
 const patience = 5000;
 
 /** Frames by seeking a plain video element: slower, and for browsers that cannot decode by themselves. */
-export function elementFrames(film: Film): FrameSource {
+export function elementFrames(film: PlayableFilm): FrameSource {
   const video = document.createElement('video');
   video.muted = true;
   video.preload = 'auto';

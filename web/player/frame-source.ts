@@ -1,7 +1,7 @@
 import type { FrameIndex, Ms } from '@wax-fist/core/units';
 
 /** A film as the player needs it: where it lies, and the true time of each of its frames. */
-export interface Film {
+export interface PlayableFilm {
   url: string;
   /** Milliseconds from the first frame, one for every frame. */
   timeline: Float64Array;
@@ -32,7 +32,7 @@ export interface FrameSource {
 export class WrongFrame extends Error {}
 
 /** How far beyond a frame's own time one has to ask to be sure of it: rounding must not give the frame before. */
-export const askTime = ({ timeline, firstFrameAt }: Film, index: FrameIndex, grace: Ms): Ms => {
+export const askTime = ({ timeline, firstFrameAt }: PlayableFilm, index: FrameIndex, grace: Ms): Ms => {
   const gap = (timeline[index + 1] ?? Infinity) - timeline[index]!;
   return firstFrameAt + timeline[index]! + Math.min(grace, gap / 2);
 };

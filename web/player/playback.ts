@@ -1,6 +1,6 @@
-import { frameAt } from '@wax-fist/core/moments';
+import { frameAt } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
-import { askTime, type Film } from './frame-source.ts';
+import { askTime, type PlayableFilm } from './frame-source.ts';
 
 export const speeds = [1, 0.5, 0.25, 0.125] as const;
 export type Speed = (typeof speeds)[number];
@@ -18,7 +18,7 @@ export interface Playback {
 
 /** Playing with sound through the plain video element, told in frames. */
 export function playbackOf(
-  film: Film,
+  film: PlayableFilm,
   video: HTMLVideoElement,
   onFrame: (index: FrameIndex) => void,
   onEnd: () => void,

@@ -1,12 +1,12 @@
-import { clampFrame } from '@wax-fist/core/moments';
+import { clampFrame } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
-import type { Direction, Film, FrameSource, Picture } from './frame-source.ts';
+import type { Direction, PlayableFilm, FrameSource, Picture } from './frame-source.ts';
 import { openFrames } from './open-frames.ts';
 import { playbackOf, speeds, type Playback, type Speed } from './playback.ts';
 
 export interface Player {
-  film: Film;
+  film: PlayableFilm;
   source: FrameSource;
   /** Where the playhead is; the picture follows as soon as it is decoded. */
   at: Ref<FrameIndex>;
@@ -25,7 +25,7 @@ export interface Player {
 }
 
 /** A player for one film. `paint` draws a picture at once; it is called for every frame that is shown by stepping. */
-export function usePlayer(film: Film, paint: (picture: Picture) => void): Player {
+export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void): Player {
   const source = openFrames(film);
   const at = ref<FrameIndex>(0);
   const playing = ref(false);

@@ -9,7 +9,7 @@ export const eager = 20;
 const piece = 15;
 
 /** Frames from one to the other, both included, decoded in one go. */
-export type Run = readonly [from: FrameIndex, to: FrameIndex];
+export type FrameRun = readonly [from: FrameIndex, to: FrameIndex];
 
 export interface Playhead {
   at: FrameIndex;
@@ -22,8 +22,8 @@ export interface Playhead {
 export const inWindow = (index: FrameIndex, at: FrameIndex): boolean => Math.abs(index - at) <= reach;
 
 /** Missing frames between two, as runs from the lower to the higher. */
-function gaps(from: FrameIndex, to: FrameIndex, held: Playhead['held']): Run[] {
-  const runs: Run[] = [];
+function gaps(from: FrameIndex, to: FrameIndex, held: Playhead['held']): FrameRun[] {
+  const runs: FrameRun[] = [];
   for (let index = from; index <= to; index++) {
     if (held(index)) continue;
     const start = index;
@@ -34,15 +34,15 @@ function gaps(from: FrameIndex, to: FrameIndex, held: Playhead['held']): Run[] {
 }
 
 /** What to decode, in order: the wanted frame, then ahead in the direction of travel, then behind. Empty when enough lies ready. */
-export function fetchPlan({ at, direction, count, held }: Playhead): Run[] {
+export function fetchPlan({ at, direction, count, held }: Playhead): FrameRun[] {
   const low = Math.max(0, at - reach);
   const high = Math.min(count - 1, at + reach);
   const edge = direction === 1 ? Math.min(high, at + eager) : Math.max(low, at - eager);
   const ready = direction === 1 ? gaps(at, edge, held).length === 0 : gaps(edge, at, held).length === 0;
   if (ready) return [];
-  const wanted: Run[] = held(at) ? [] : [[at, at]];
+  const wanted: FrameRun[] = held(at) ? [] : [[at, at]];
   const after = gaps(at + 1, high, held);
-  const before: Run[] = [];
+  const before: FrameRun[] = [];
   for (let top = at - 1; top >= low; top -= piece) before.push(...gaps(Math.max(low, top - piece + 1), top, held).reverse());
   return [...wanted, ...(direction === 1 ? [...after, ...before] : [...before, ...after])];
 }

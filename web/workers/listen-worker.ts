@@ -1,4 +1,6 @@
-import { findMotion, listenTo, soundOfWave, type Candidate, type FrameTimeline, type Region } from '@wax-fist/core/moments';
+import { findMotion, type Region } from '@wax-fist/core/strikes';
+import { listenTo, soundOfWave, type Candidate } from '@wax-fist/core/sound';
+import type { FrameTimeline } from '@wax-fist/core/film';
 
 /** What the worker is asked: hits in a WAV file, or peaks of movement in a part of the picture. */
 export type ListenWish =

@@ -2,7 +2,7 @@ import { across, frontOrSide, sides, slow, type Checkpoint } from './row.ts';
 
 export const defenceCheckpoints = [
   {
-    id: 'df.slip', family: 'guard', stop: 'head', phase: 'contact', name: 'Slip',
+    id: 'df.slip', family: 'guard', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Slip',
     question: 'Is it a small crunch, the head half a head off the line, the hips still?',
     clean: 'Ear past the glove, eyes on the partner, hips where they were.',
     faults: ['hips poke back', 'whole body leans', 'eyes down'],
@@ -11,7 +11,7 @@ export const defenceCheckpoints = [
     measure: 'head-offset', leastRate: slow, causes: ['st.knees'],
   },
   {
-    id: 'df.weave', family: 'guard', stop: 'head', phase: 'contact', name: 'Weave',
+    id: 'df.weave', family: 'guard', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Weave',
     question: 'Do the knees bend, the back stay long, and the head draw a U that travels?',
     clean: 'Down, across with a step, up on the other side.',
     faults: ['bows from the waist', 'stays on the spot', 'eyes down'],
@@ -20,7 +20,7 @@ export const defenceCheckpoints = [
     measure: 'legs-share', leastRate: slow, causes: ['st.knees'],
   },
   {
-    id: 'df.pull-back', family: 'guard', stop: 'feet', phase: 'contact', name: 'Pull-back',
+    id: 'df.pull-back', family: 'guard', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Pull-back',
     question: 'Do the feet take the body out, chin down, legs under?',
     clean: 'The rear foot steps, the shoulders stay over the hips.',
     faults: ['bends back over the rear leg', 'chin rises'],
@@ -29,7 +29,7 @@ export const defenceCheckpoints = [
     measure: 'trunk-lean', leastRate: slow, causes: ['st.balance'],
   },
   {
-    id: 'df.parry', family: 'guard', stop: 'striking hand', phase: 'contact', name: 'Parry',
+    id: 'df.parry', family: 'guard', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Parry',
     question: 'Is it small, near the own face?',
     clean: 'A hand’s breadth, and back.',
     faults: ['reaches', 'swats'],
@@ -38,7 +38,7 @@ export const defenceCheckpoints = [
     measure: 'hand-travel', leastRate: slow, causes: ['gd.height'],
   },
   {
-    id: 'df.block', family: 'guard', stop: 'striking hand', phase: 'contact', name: 'High block',
+    id: 'df.block', family: 'guard', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'High block',
     question: 'Forearm shut, elbow to the ribs, glove on the temple?',
     clean: 'A closed door from temple to hip.',
     faults: ['gap', 'glove blocks own eyes', 'slaps itself'],
@@ -47,7 +47,7 @@ export const defenceCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['gd.elbows'],
   },
   {
-    id: 'df.check', family: 'guard', stop: 'leg', phase: 'contact', name: 'Shin check',
+    id: 'df.check', family: 'guard', stop: 'leg', phase: 'contact', subject: 'trainee', name: 'Shin check',
     question: 'Knee up and out, hands still home?',
     clean: 'Shin turned to meet the kick, toes up, guard as it was.',
     faults: ['hands drop', 'lifts the foot behind'],
@@ -56,7 +56,7 @@ export const defenceCheckpoints = [
     measure: 'knee-height', leastRate: slow, causes: ['st.balance'],
   },
   {
-    id: 'df.catch', family: 'guard', stop: 'other hand', phase: 'contact', name: 'Catch',
+    id: 'df.catch', family: 'guard', stop: 'other hand', phase: 'contact', subject: 'trainee', name: 'Catch',
     question: 'Lead hand outside of the hip, clamps, then answers?',
     clean: 'The arm shuts on the leg; the chin stays behind the shoulder.',
     faults: ['reaches low with the chin out'],
@@ -65,7 +65,7 @@ export const defenceCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['gd.height'],
   },
   {
-    id: 'df.level', family: 'guard', stop: 'hips', phase: 'contact', name: 'Goes down with them',
+    id: 'df.level', family: 'guard', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Goes down with them',
     question: 'Is the head never above a lower partner?',
     clean: 'Sinks when they sink, with the knees.',
     faults: ['bends over', 'late'],
@@ -74,7 +74,7 @@ export const defenceCheckpoints = [
     measure: 'legs-share', leastRate: slow, causes: ['st.knees'],
   },
   {
-    id: 'df.sprawl', family: 'guard', stop: 'hips', phase: 'contact', name: 'Sprawl',
+    id: 'df.sprawl', family: 'guard', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Sprawl',
     question: 'Hips back and down, eyes up, straight back up?',
     clean: 'The hips land, the eyes do not leave, and it stands again.',
     faults: ['face down', 'slow up'],
@@ -83,7 +83,7 @@ export const defenceCheckpoints = [
     measure: 'time-to-base', leastRate: slow, causes: [],
   },
   {
-    id: 'df.distance', family: 'guard', stop: 'feet', phase: 'home', name: 'Keeps the gap',
+    id: 'df.distance', family: 'guard', stop: 'feet', phase: 'home', subject: 'trainee', name: 'Keeps the gap',
     question: 'Is the distance kept when the partner steps?',
     clean: 'They step, it steps; the gap is as before.',
     faults: ['stands still', 'over-retreats'],

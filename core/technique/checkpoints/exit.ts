@@ -2,7 +2,7 @@ import { across, everywhere, slow, type Checkpoint } from './row.ts';
 
 export const exitCheckpoints = [
   {
-    id: 'ex.move', family: 'exit', stop: 'after', phase: 'exit', name: 'Leaves after the last',
+    id: 'ex.move', family: 'exit', stop: 'after', phase: 'exit', subject: 'trainee', name: 'Leaves after the last',
     question: 'Does something happen after the last strike?',
     clean: 'A step, a roll, an angle: not standing there.',
     faults: ['admires the work', 'straight back into the return'],
@@ -11,7 +11,7 @@ export const exitCheckpoints = [
     measure: 'exit-time', leastRate: slow, causes: ['st.balance'],
   },
   {
-    id: 'ex.angle', family: 'exit', stop: 'after', phase: 'exit', name: 'Off the line',
+    id: 'ex.angle', family: 'exit', stop: 'after', phase: 'exit', subject: 'trainee', name: 'Off the line',
     question: 'Does the head leave the centre line as the feet go?',
     clean: 'Out at an angle, head first off the line.',
     faults: ['leaves in a straight line', 'head stays'],
@@ -20,7 +20,7 @@ export const exitCheckpoints = [
     measure: 'head-offset', leastRate: slow, causes: ['ex.move'],
   },
   {
-    id: 'ex.open-side', family: 'exit', stop: 'after', phase: 'exit', name: 'Shuts the open side',
+    id: 'ex.open-side', family: 'exit', stop: 'after', phase: 'exit', subject: 'trainee', name: 'Shuts the open side',
     question: 'Is the side that the last strike opened shut first?',
     clean: 'After a cross the rear side goes under cover first.',
     faults: ['covers the wrong side'],
@@ -29,7 +29,7 @@ export const exitCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['gd.return-line'],
   },
   {
-    id: 'ex.reset', family: 'exit', stop: 'after', phase: 'exit', name: 'Back to base',
+    id: 'ex.reset', family: 'exit', stop: 'after', phase: 'exit', subject: 'trainee', name: 'Back to base',
     question: 'Back in stance and guard quickly?',
     clean: 'The same picture as before the strike within a breath.',
     faults: ['square', 'narrow', 'hands low'],

@@ -2,7 +2,7 @@ import { across, frontOrSide, notRear, quick, sideOrQuarter, sides, slow, type C
 
 export const guardCheckpoints = [
   {
-    id: 'gd.return-line', family: 'guard', stop: 'striking hand', phase: 'home', name: 'Return line',
+    id: 'gd.return-line', family: 'guard', stop: 'striking hand', phase: 'home', subject: 'trainee', name: 'Return line',
     question: 'Does the hand come home on the line it went out?',
     clean: 'Straight back to the cheek, at chin height all the way.',
     faults: ['drop return', 'left out', 'comes back wide'],
@@ -11,7 +11,7 @@ export const guardCheckpoints = [
     measure: 'return-drop', leastRate: quick, causes: ['sm.snap', 'sm.range'],
   },
   {
-    id: 'gd.fist-elbow-level', family: 'guard', stop: 'striking hand', phase: 'contact', name: 'Fist level with elbow',
+    id: 'gd.fist-elbow-level', family: 'guard', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Fist level with elbow',
     question: 'Fist and elbow at one height, at the chin?',
     clean: 'A level shelf from elbow to knuckles in front of the chin.',
     faults: ['elbow down', 'fist follows it under the bag'],
@@ -20,7 +20,7 @@ export const guardCheckpoints = [
     measure: 'fist-elbow', leastRate: slow, causes: [],
   },
   {
-    id: 'gd.height', family: 'guard', stop: 'other hand', phase: 'ready', name: 'Hands at the line',
+    id: 'gd.height', family: 'guard', stop: 'other hand', phase: 'ready', subject: 'trainee', name: 'Hands at the line',
     question: 'Both hands at the guard line when not striking?',
     clean: 'Gloves where your club wants them, before and after.',
     faults: ['hands low', 'too far out', 'blocking own eyes'],
@@ -29,7 +29,7 @@ export const guardCheckpoints = [
     measure: 'guard-height', leastRate: slow, causes: [],
   },
   {
-    id: 'gd.elbows', family: 'guard', stop: 'other hand', phase: 'ready', name: 'Elbows in',
+    id: 'gd.elbows', family: 'guard', stop: 'other hand', phase: 'ready', subject: 'trainee', name: 'Elbows in',
     question: 'Elbows in, over the ribs?',
     clean: 'Forearms upright, no daylight between elbow and rib.',
     faults: ['flared elbows', 'A-frame'],
@@ -38,7 +38,7 @@ export const guardCheckpoints = [
     measure: 'elbow-flare', leastRate: slow, causes: [],
   },
   {
-    id: 'gd.other-hand', family: 'guard', stop: 'other hand', phase: 'contact', name: 'Other hand home',
+    id: 'gd.other-hand', family: 'guard', stop: 'other hand', phase: 'contact', subject: 'trainee', name: 'Other hand home',
     question: 'Does the other hand stay home?',
     clean: 'Glove on the cheek from launch to return.',
     faults: ['drops', 'pulls away', 'reaches'],
@@ -47,7 +47,7 @@ export const guardCheckpoints = [
     measure: 'other-hand-drop', leastRate: slow, causes: ['gd.height'],
   },
   {
-    id: 'gd.kick-hand', family: 'guard', stop: 'other hand', phase: 'contact', name: 'Kicking-side hand',
+    id: 'gd.kick-hand', family: 'guard', stop: 'other hand', phase: 'contact', subject: 'trainee', name: 'Kicking-side hand',
     question: 'Is the kicking-side hand where this kick allows it?',
     clean: 'At home, or down in front as a counterweight where the school has it so.',
     faults: ['falls behind the hip', 'both hands drop'],
@@ -56,7 +56,7 @@ export const guardCheckpoints = [
     measure: 'other-hand-drop', leastRate: slow, causes: ['kk.upright'],
   },
   {
-    id: 'gd.cover', family: 'guard', stop: 'head', phase: 'contact', name: 'Shoulder covers chin',
+    id: 'gd.cover', family: 'guard', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Shoulder covers chin',
     question: 'Does the shoulder cover the chin at contact?',
     clean: 'The striking shoulder touches the chin.',
     faults: ['shoulder low', 'chin open'],

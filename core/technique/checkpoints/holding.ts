@@ -3,7 +3,7 @@ import { everywhere, frontOrQuarter, frontOrSide, slow, type Checkpoint } from '
 /** Of whoever holds the pads, on the footage of whoever strikes. */
 export const holdingCheckpoints = [
   {
-    id: 'ph.narrow', family: 'holding', stop: 'holder', phase: 'contact', name: 'Pads narrow',
+    id: 'ph.narrow', family: 'holding', stop: 'holder', phase: 'contact', subject: 'holder', name: 'Pads narrow',
     question: 'Pads where head, chin or ribs would be?',
     clean: 'No wider than the holder’s own ears.',
     faults: ['wider than the ears'],
@@ -12,7 +12,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.distinct', family: 'holding', stop: 'holder', phase: 'ready', name: 'One hold, one strike',
+    id: 'ph.distinct', family: 'holding', stop: 'holder', phase: 'ready', subject: 'holder', name: 'One hold, one strike',
     question: 'Has each strike its own hold?',
     clean: 'What is shown can mean one thing only.',
     faults: ['cross hold used for an elbow', 'the same hold for two'],
@@ -21,7 +21,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.rib-line', family: 'holding', stop: 'holder', phase: 'contact', name: 'Pads at the ribs',
+    id: 'ph.rib-line', family: 'holding', stop: 'holder', phase: 'contact', subject: 'holder', name: 'Pads at the ribs',
     question: 'Are the pads for body kicks upright beside the ribs?',
     clean: 'Upright, side by side, where the ribs are.',
     faults: ['tilted', 'holder bent over'],
@@ -30,7 +30,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.firm', family: 'holding', stop: 'holder', phase: 'contact', name: 'Firm pads',
+    id: 'ph.firm', family: 'holding', stop: 'holder', phase: 'contact', subject: 'holder', name: 'Firm pads',
     question: 'Pads together, arms tight, meeting the strike a little?',
     clean: 'The pads move a hand’s breadth towards the strike and stop.',
     faults: ['gap between the pads', 'floppy', 'pad hits own face'],
@@ -39,7 +39,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.head-clear', family: 'holding', stop: 'holder', phase: 'contact', name: 'Head clear',
+    id: 'ph.head-clear', family: 'holding', stop: 'holder', phase: 'contact', subject: 'holder', name: 'Head clear',
     question: 'Is the holder’s head clear of the pads?',
     clean: 'Head beside or behind by an arm’s length, eyes on the striker.',
     faults: ['head behind the pads'],
@@ -48,7 +48,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.angle', family: 'holding', stop: 'holder', phase: 'contact', name: 'Takes it right',
+    id: 'ph.angle', family: 'holding', stop: 'holder', phase: 'contact', subject: 'holder', name: 'Takes it right',
     question: 'Is the power taken where nothing breaks?',
     clean: 'Low kicks out to the side, knees off the ribs, elbows backed by the other hand, push kicks on a locked hip.',
     faults: ['takes it on the joint', 'pad on the ribs'],
@@ -57,7 +57,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['ph.firm'],
   },
   {
-    id: 'ph.turn', family: 'holding', stop: 'holder', phase: 'exit', name: 'Turns, not runs',
+    id: 'ph.turn', family: 'holding', stop: 'holder', phase: 'exit', subject: 'holder', name: 'Turns, not runs',
     question: 'Changes sides by turning?',
     clean: 'One turn on the spot and the other side is up.',
     faults: ['foot shuffle', 'runs round'],
@@ -66,7 +66,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.feed', family: 'holding', stop: 'holder', phase: 'exit', name: 'Fair feeds',
+    id: 'ph.feed', family: 'holding', stop: 'holder', phase: 'exit', subject: 'holder', name: 'Fair feeds',
     question: 'Are counters fed at the agreed power, kicks with shin guards, level changes announced?',
     clean: 'The striker knows what may come, and how hard.',
     faults: ['surprise', 'bare shin', 'too hard'],
@@ -75,7 +75,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.lead', family: 'holding', stop: 'holder', phase: 'ready', name: 'Fitting lead',
+    id: 'ph.lead', family: 'holding', stop: 'holder', phase: 'ready', subject: 'holder', name: 'Fitting lead',
     question: 'Does the holder’s lead fit the drill?',
     clean: 'The lead that the drill asks for, mixed only on purpose.',
     faults: ['wrong lead'],
@@ -84,7 +84,7 @@ export const holdingCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'ph.feedback', family: 'holding', stop: 'holder', phase: 'exit', name: 'Answers each strike',
+    id: 'ph.feedback', family: 'holding', stop: 'holder', phase: 'exit', subject: 'holder', name: 'Answers each strike',
     question: 'Does the holder say whether it was on target?',
     clean: 'One word after each: yes, high, short.',
     faults: ['silent'],

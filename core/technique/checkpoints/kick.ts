@@ -3,7 +3,7 @@ import { across, everywhere, frontOrQuarter, frontOrSide, sideOrQuarter, sides, 
 /** Of kicks, knees and elbows. */
 export const kickCheckpoints = [
   {
-    id: 'kk.step-off', family: 'exit', stop: 'feet', phase: 'launch', name: 'Off the line first',
+    id: 'kk.step-off', family: 'exit', stop: 'feet', phase: 'launch', subject: 'trainee', name: 'Off the line first',
     question: 'Does it step off the line before it kicks?',
     clean: 'The standing foot is beside the line, then the kick goes where the partner stood.',
     faults: ['kicks from the line'],
@@ -12,7 +12,7 @@ export const kickCheckpoints = [
     measure: 'head-offset', leastRate: slow, causes: ['pv.first-foot'],
   },
   {
-    id: 'kk.upright', family: 'stance', stop: 'hips', phase: 'contact', name: 'Frame stays up',
+    id: 'kk.upright', family: 'stance', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Frame stays up',
     question: 'Does the frame stay up?',
     clean: 'Tall over the standing foot, a little lean at most.',
     faults: ['leans back', 'falls over the kick'],
@@ -21,7 +21,7 @@ export const kickCheckpoints = [
     measure: 'trunk-lean', leastRate: slow, causes: ['pv.support-turn'],
   },
   {
-    id: 'kn.drive', family: 'strike', stop: 'hips', phase: 'contact', name: 'Hip goes in',
+    id: 'kn.drive', family: 'strike', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Hip goes in',
     question: 'Does the hip go in behind the knee, off the other foot?',
     clean: 'The knee points, the hip follows, the standing foot pushes.',
     faults: ['knee lifted only'],
@@ -30,7 +30,7 @@ export const kickCheckpoints = [
     measure: 'hip-travel', leastRate: slow, causes: ['pv.calf'],
   },
   {
-    id: 'kk.chamber', family: 'strike', stop: 'leg', phase: 'launch', name: 'Knee first',
+    id: 'kk.chamber', family: 'strike', stop: 'leg', phase: 'launch', subject: 'trainee', name: 'Knee first',
     question: 'Does the knee lift and point before the leg opens?',
     clean: 'Knee up, aimed, and only then the foot.',
     faults: ['swings up straight'],
@@ -39,7 +39,7 @@ export const kickCheckpoints = [
     measure: 'knee-height', leastRate: slow, causes: ['sm.telegraph'],
   },
   {
-    id: 'kk.level-leg', family: 'strike', stop: 'leg', phase: 'contact', name: 'Hip over, leg level',
+    id: 'kk.level-leg', family: 'strike', stop: 'leg', phase: 'contact', subject: 'trainee', name: 'Hip over, leg level',
     question: 'Is the hip turned over and the leg level at contact?',
     clean: 'Knee and ankle at one height, hip on top.',
     faults: ['hip under', 'leg rising'],
@@ -48,7 +48,7 @@ export const kickCheckpoints = [
     measure: 'leg-tilt', leastRate: slow, causes: ['pv.support-turn'],
   },
   {
-    id: 'kk.path', family: 'strike', stop: 'leg', phase: 'contact', name: 'This kick’s path',
+    id: 'kk.path', family: 'strike', stop: 'leg', phase: 'contact', subject: 'trainee', name: 'This kick’s path',
     question: 'Does the shin come on the path of this kick?',
     clean: 'Up from below for the rising one, level for the round one.',
     faults: ['the other kick’s path'],
@@ -57,7 +57,7 @@ export const kickCheckpoints = [
     measure: 'shin-path', leastRate: slow, causes: ['pv.support-turn', 'pv.calf'],
   },
   {
-    id: 'kk.surface', family: 'strike', stop: 'leg', phase: 'contact', name: 'What lands',
+    id: 'kk.surface', family: 'strike', stop: 'leg', phase: 'contact', subject: 'trainee', name: 'What lands',
     question: 'Does the right part land?',
     clean: 'Lower shin near, instep far, flat sole for side and push kicks.',
     faults: ['toes', 'ankle joint', 'wrong part for the distance'],
@@ -66,7 +66,7 @@ export const kickCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['sm.range'],
   },
   {
-    id: 'kk.through', family: 'strike', stop: 'leg', phase: 'contact', name: 'Goes through',
+    id: 'kk.through', family: 'strike', stop: 'leg', phase: 'contact', subject: 'trainee', name: 'Goes through',
     question: 'Does the kick travel past its target?',
     clean: 'Through the pad, and a small hop carries the base after it.',
     faults: ['stops dead at the pad'],
@@ -75,7 +75,7 @@ export const kickCheckpoints = [
     measure: 'overrun', leastRate: slow, causes: ['pv.support-turn'],
   },
   {
-    id: 'el.close', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Elbow from close',
+    id: 'el.close', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Elbow from close',
     question: 'Is it close enough for an elbow, with the hand near the head?',
     clean: 'Hand on the own ear, elbow through the target.',
     faults: ['reaching elbow'],
@@ -84,7 +84,7 @@ export const kickCheckpoints = [
     measure: 'reach-use', leastRate: slow, causes: ['pv.first-foot'],
   },
   {
-    id: 'kk.return', family: 'exit', stop: 'after', phase: 'home', name: 'Leg comes home',
+    id: 'kk.return', family: 'exit', stop: 'after', phase: 'home', subject: 'trainee', name: 'Leg comes home',
     question: 'Does the leg come back to stance and land softly?',
     clean: 'Back the way it went, down without a sound.',
     faults: ['falls in', 'stamps', 'stays square'],

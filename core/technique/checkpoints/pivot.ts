@@ -2,7 +2,7 @@ import { across, everywhere, frontOrSide, quick, sideOrQuarter, sides, slow, typ
 
 export const pivotCheckpoints = [
   {
-    id: 'pv.first-foot', family: 'pivot', stop: 'feet', phase: 'launch', name: 'Right foot first',
+    id: 'pv.first-foot', family: 'pivot', stop: 'feet', phase: 'launch', subject: 'trainee', name: 'Right foot first',
     question: 'Does the foot nearest to where it goes move first?',
     clean: 'The near foot opens the way, the far one follows.',
     faults: ['wrong foot first', 'hop'],
@@ -11,7 +11,7 @@ export const pivotCheckpoints = [
     measure: 'step-order', leastRate: slow, causes: ['st.balance'],
   },
   {
-    id: 'pv.step-size', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Small steps',
+    id: 'pv.step-size', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Small steps',
     question: 'Small steps?',
     clean: 'Half a foot’s length at a time, more of them if needed.',
     faults: ['giant step'],
@@ -20,7 +20,7 @@ export const pivotCheckpoints = [
     measure: 'step-length', leastRate: slow, causes: [],
   },
   {
-    id: 'pv.land', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Lands on the ball',
+    id: 'pv.land', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Lands on the ball',
     question: 'Does the foot land on its ball?',
     clean: 'Ball of the foot first, heel last or never.',
     faults: ['heel first'],
@@ -29,7 +29,7 @@ export const pivotCheckpoints = [
     measure: 'heel-toe', leastRate: quick, causes: ['pv.step-size'],
   },
   {
-    id: 'pv.recover', family: 'pivot', stop: 'feet', phase: 'home', name: 'Second foot recovers',
+    id: 'pv.recover', family: 'pivot', stop: 'feet', phase: 'home', subject: 'trainee', name: 'Second foot recovers',
     question: 'Does the second foot take back exactly what the first one took?',
     clean: 'The stance is as long after the step as before it.',
     faults: ['unequal steps', 'left behind'],
@@ -38,7 +38,7 @@ export const pivotCheckpoints = [
     measure: 'recovery-ratio', leastRate: slow, causes: ['pv.first-foot', 'pv.step-size'],
   },
   {
-    id: 'pv.no-cross', family: 'pivot', stop: 'feet', phase: 'home', name: 'Feet never cross',
+    id: 'pv.no-cross', family: 'pivot', stop: 'feet', phase: 'home', subject: 'trainee', name: 'Feet never cross',
     question: 'Do the feet stay apart, never crossed, never closer than the base?',
     clean: 'Daylight between the feet all the time.',
     faults: ['crossing', 'clicking heels'],
@@ -47,7 +47,7 @@ export const pivotCheckpoints = [
     measure: 'feet-gap', leastRate: slow, causes: ['pv.first-foot'],
   },
   {
-    id: 'pv.outside-foot', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Foot lane',
+    id: 'pv.outside-foot', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Foot lane',
     question: 'Does the lead foot go where the match-up asks?',
     clean: 'Opposite leads: outside of the partner’s lead foot. Same leads: straight in, between the feet.',
     faults: ['steps inside', 'steps on the foot'],
@@ -56,7 +56,7 @@ export const pivotCheckpoints = [
     measure: 'foot-lane', leastRate: slow, causes: ['pv.first-foot'],
   },
   {
-    id: 'pv.sync', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Foot with fist',
+    id: 'pv.sync', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Foot with fist',
     question: 'Do foot and fist land together?',
     clean: 'The stepping foot is down in the instant the glove touches.',
     faults: ['foot early', 'foot late', 'punch while floating'],
@@ -65,7 +65,7 @@ export const pivotCheckpoints = [
     measure: 'foot-hand', leastRate: quick, causes: ['pv.step-size'],
   },
   {
-    id: 'pv.drive', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Feet, then cross',
+    id: 'pv.drive', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Feet, then cross',
     question: 'Have both feet landed before the cross turns over?',
     clean: 'Two feet down, then the rear hand goes.',
     faults: ['punch in the air', 'too far away'],
@@ -74,7 +74,7 @@ export const pivotCheckpoints = [
     measure: 'drive-order', leastRate: quick, causes: ['pv.recover'],
   },
   {
-    id: 'pv.rear-turn', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Rear foot turns',
+    id: 'pv.rear-turn', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Rear foot turns',
     question: 'Does the rear foot turn on its ball?',
     clean: 'Heel up and out, toes towards the target by contact.',
     faults: ['flat rear foot', 'dragged', 'turns after contact'],
@@ -84,7 +84,7 @@ export const pivotCheckpoints = [
     measure: 'foot-pivot', leastRate: slow, causes: ['st.heels', 'st.rear-foot'],
   },
   {
-    id: 'pv.rear-slide', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Rear foot stays',
+    id: 'pv.rear-slide', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Rear foot stays',
     question: 'Does the rear foot stay behind?',
     clean: 'The ball of the rear foot turns on its spot.',
     faults: ['slides through and stays', 'falls in'],
@@ -93,7 +93,7 @@ export const pivotCheckpoints = [
     measure: 'rear-slide', leastRate: slow, causes: ['sm.range', 'st.balance'],
   },
   {
-    id: 'pv.lead-turn', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Lead foot turns',
+    id: 'pv.lead-turn', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Lead foot turns',
     question: 'Does the lead foot turn with the hook?',
     clean: 'Heel out, knee and toes turn in as one.',
     faults: ['planted lead foot', 'over-turned'],
@@ -102,7 +102,7 @@ export const pivotCheckpoints = [
     measure: 'foot-pivot', leastRate: slow, causes: ['st.balance'],
   },
   {
-    id: 'pv.support-turn', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Standing foot turns',
+    id: 'pv.support-turn', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Standing foot turns',
     question: 'Does the standing foot turn as much as this kick needs?',
     clean: 'For a full round kick the heel looks at the target; for the rising one it turns only a little.',
     faults: ['not turned', 'over-turned'],
@@ -111,7 +111,7 @@ export const pivotCheckpoints = [
     measure: 'foot-pivot', leastRate: slow, causes: ['sm.telegraph'],
   },
   {
-    id: 'pv.calf', family: 'pivot', stop: 'feet', phase: 'contact', name: 'Up on the ball',
+    id: 'pv.calf', family: 'pivot', stop: 'feet', phase: 'contact', subject: 'trainee', name: 'Up on the ball',
     question: 'Is the standing foot up on its ball?',
     clean: 'Heel clearly off the floor as the shin arrives.',
     faults: ['flat-footed'],
@@ -120,7 +120,7 @@ export const pivotCheckpoints = [
     measure: 'heel-height', leastRate: slow, causes: ['st.heels'],
   },
   {
-    id: 'pv.switch', family: 'pivot', stop: 'feet', phase: 'home', name: 'Swap on the spot',
+    id: 'pv.switch', family: 'pivot', stop: 'feet', phase: 'home', subject: 'trainee', name: 'Swap on the spot',
     question: 'Do both heels lift and the body stay over its spot?',
     clean: 'The feet trade places; the head stays where it was.',
     faults: ['scraping', 'drifting in', 'drifting out'],
@@ -129,7 +129,7 @@ export const pivotCheckpoints = [
     measure: 'switch-drift', leastRate: slow, causes: ['st.heels'],
   },
   {
-    id: 'pv.lift', family: 'pivot', stop: 'feet', phase: 'home', name: 'Quiet foot',
+    id: 'pv.lift', family: 'pivot', stop: 'feet', phase: 'home', subject: 'trainee', name: 'Quiet foot',
     question: 'Does the foot turn as your club teaches it?',
     clean: 'In touch with the floor, or lifted without a sound: one way, every time.',
     faults: ['the other way'],
@@ -138,7 +138,7 @@ export const pivotCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'pv.knee-elbow', family: 'pivot', stop: 'hips', phase: 'launch', name: 'Knee with elbow',
+    id: 'pv.knee-elbow', family: 'pivot', stop: 'hips', phase: 'launch', subject: 'trainee', name: 'Knee with elbow',
     question: 'Rear knee drives with the rear elbow?',
     clean: 'Knee and elbow leave together.',
     faults: ['dead back leg', 'hips left behind'],

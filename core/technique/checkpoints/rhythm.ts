@@ -3,7 +3,7 @@ import { everywhere, slow, type Checkpoint } from './row.ts';
 /** Of a whole round, not of one strike. */
 export const rhythmCheckpoints = [
   {
-    id: 'rh.combo', family: 'rhythm', stop: 'round', phase: 'exit', name: 'One to four, then move',
+    id: 'rh.combo', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'One to four, then move',
     question: 'Combinations of one to four, then a move?',
     clean: 'Short bursts with something between them.',
     faults: ['standing and trading', 'single strikes only'],
@@ -12,7 +12,7 @@ export const rhythmCheckpoints = [
     measure: 'ear', leastRate: slow, causes: [],
   },
   {
-    id: 'rh.move', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Moves between',
+    id: 'rh.move', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'Moves between',
     question: 'Does it move between combinations and keep the bag in front?',
     clean: 'A new place for each combination, square to a bag that swings.',
     faults: ['waits for the bag', 'same spot all round'],
@@ -21,7 +21,7 @@ export const rhythmCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'rh.pace', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Pace to the bell',
+    id: 'rh.pace', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'Pace to the bell',
     question: 'Is the work kept up to the bell?',
     clean: 'As many strikes in the last half minute as in the first.',
     faults: ['dies early', 'waits for the last ten seconds'],
@@ -30,7 +30,7 @@ export const rhythmCheckpoints = [
     measure: 'pace', leastRate: slow, causes: [],
   },
   {
-    id: 'rh.fade', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Clean when tired',
+    id: 'rh.fade', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'Clean when tired',
     question: 'Are guard and snap as good late as early?',
     clean: 'The last third looks like the first.',
     faults: ['hands sink', 'pushes late'],
@@ -39,7 +39,7 @@ export const rhythmCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['rh.pace'],
   },
   {
-    id: 'rh.even', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Even beat',
+    id: 'rh.even', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'Even beat',
     question: 'Is the beat even?',
     clean: 'Could be set to a metronome.',
     faults: ['stumbles', 'missed beats'],
@@ -48,7 +48,7 @@ export const rhythmCheckpoints = [
     measure: 'beat-variation', leastRate: slow, causes: ['gd.fist-elbow-level'],
   },
   {
-    id: 'rh.sides', family: 'rhythm', stop: 'round', phase: 'exit', name: 'Both sides',
+    id: 'rh.sides', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'Both sides',
     question: 'Do both hands, and both leads where asked, get their share?',
     clean: 'No side does the work of two.',
     faults: ['one hand only', 'weak side left out'],
@@ -57,7 +57,7 @@ export const rhythmCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'rh.recipe', family: 'rhythm', stop: 'round', phase: 'exit', name: 'What was planned',
+    id: 'rh.recipe', family: 'rhythm', stop: 'round', phase: 'exit', subject: 'trainee', name: 'What was planned',
     question: 'Did the round do what was planned?',
     clean: 'The calls, in their order, to the end.',
     faults: ['drops one', 'adds its own', 'swaps two'],

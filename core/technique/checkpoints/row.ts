@@ -1,6 +1,11 @@
-import type { Family, Phase, Severity, WalkStop } from '../family.ts';
+import type { Phase } from '../../strikes/index.ts';
+import type { Family, Severity, WalkStop } from '../family.ts';
 import type { MeasureId } from '../measure.ts';
 import { across, sides, views, type View } from '../view.ts';
+
+/** Whom a checkpoint is about: whoever strikes, or whoever holds the pads for them. */
+export const subjects = ['trainee', 'holder'] as const;
+export type Subject = (typeof subjects)[number];
 
 /** One observable thing with a clean-or-fault decision. */
 export interface Checkpoint {
@@ -10,6 +15,7 @@ export interface Checkpoint {
   stop: WalkStop;
   /** The still that shows it best. */
   phase: Phase;
+  subject: Subject;
   /** Two or three words for charts and rows. */
   name: string;
   question: string;

@@ -2,7 +2,7 @@ import { across, everywhere, frontOrQuarter, notRear, sideOrQuarter, sides, slow
 
 export const stanceCheckpoints = [
   {
-    id: 'st.lead', family: 'stance', stop: 'feet', phase: 'ready', name: 'Lead foot leads',
+    id: 'st.lead', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Lead foot leads',
     question: 'Is the lead foot in front, before and after?',
     clean: 'The same foot in front all the way through.',
     faults: ['switched by accident', 'rear foot walked past'],
@@ -11,7 +11,7 @@ export const stanceCheckpoints = [
     measure: 'lead-order', leastRate: slow, causes: ['pv.no-cross', 'st.balance'],
   },
   {
-    id: 'st.width', family: 'stance', stop: 'feet', phase: 'ready', name: 'Stance width',
+    id: 'st.width', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Stance width',
     question: 'Feet about a shoulder apart?',
     clean: 'Each foot under its own shoulder, seen from the front.',
     faults: ['on a tightrope', 'too wide'],
@@ -20,7 +20,7 @@ export const stanceCheckpoints = [
     measure: 'stance-width', leastRate: slow, causes: [],
   },
   {
-    id: 'st.length', family: 'stance', stop: 'feet', phase: 'ready', name: 'Stance length',
+    id: 'st.length', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Stance length',
     question: 'Is the gap between front and rear foot kept?',
     clean: 'Never closer than the stance it began in, never a lunge.',
     faults: ['feet together', 'overlong'],
@@ -29,7 +29,7 @@ export const stanceCheckpoints = [
     measure: 'stance-length', leastRate: slow, causes: [],
   },
   {
-    id: 'st.rear-foot', family: 'stance', stop: 'feet', phase: 'ready', name: 'Rear toes out',
+    id: 'st.rear-foot', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Rear toes out',
     question: 'Rear toes turned out by about half a right angle?',
     clean: 'Toes of the front foot and heel of the rear foot on one line.',
     faults: ['square', 'rear toes backward'],
@@ -38,7 +38,7 @@ export const stanceCheckpoints = [
     measure: 'foot-angle', leastRate: slow, causes: [],
   },
   {
-    id: 'st.heels', family: 'stance', stop: 'feet', phase: 'ready', name: 'Rear heel',
+    id: 'st.heels', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Rear heel',
     question: 'Rear heel off the floor, weight on the balls?',
     clean: 'A gap under the rear heel before and after the strike.',
     faults: ['flat rear foot', 'on the heels'],
@@ -47,7 +47,7 @@ export const stanceCheckpoints = [
     measure: 'heel-height', leastRate: slow, causes: ['st.length', 'st.knees'],
   },
   {
-    id: 'st.knees', family: 'stance', stop: 'feet', phase: 'ready', name: 'Soft knees',
+    id: 'st.knees', family: 'stance', stop: 'feet', phase: 'ready', subject: 'trainee', name: 'Soft knees',
     question: 'Knees soft?',
     clean: 'Both knees a little bent, springy.',
     faults: ['locked', 'squatting'],
@@ -56,7 +56,7 @@ export const stanceCheckpoints = [
     measure: 'knee-angle', leastRate: slow, causes: [],
   },
   {
-    id: 'st.balance', family: 'stance', stop: 'hips', phase: 'contact', name: 'Weight between feet',
+    id: 'st.balance', family: 'stance', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Weight between feet',
     question: 'Weight between the feet?',
     clean: 'Could stop here without a step.',
     faults: ['hanging over the front knee', 'sitting back'],
@@ -65,7 +65,7 @@ export const stanceCheckpoints = [
     measure: 'base-fraction', leastRate: slow, causes: ['st.length', 'sm.range'],
   },
   {
-    id: 'st.lean', family: 'stance', stop: 'hips', phase: 'contact', name: 'Hips under shoulders',
+    id: 'st.lean', family: 'stance', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Hips under shoulders',
     question: 'Hips under the shoulders?',
     clean: 'A slight tilt forward as one piece.',
     faults: ['hips pushed back', 'folded at the waist', 'leaning back'],
@@ -74,7 +74,7 @@ export const stanceCheckpoints = [
     measure: 'trunk-lean', leastRate: slow, causes: ['sm.range', 'st.knees'],
   },
   {
-    id: 'st.loose', family: 'stance', stop: 'striking hand', phase: 'ready', name: 'Loose until contact',
+    id: 'st.loose', family: 'stance', stop: 'striking hand', phase: 'ready', subject: 'trainee', name: 'Loose until contact',
     question: 'Shoulders and hands loose until contact?',
     clean: 'Shoulders hang, gloves rest; everything shuts only on the bag.',
     faults: ['stiff', 'shrugged'],
@@ -83,7 +83,7 @@ export const stanceCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['sm.breath'],
   },
   {
-    id: 'st.chin', family: 'stance', stop: 'head', phase: 'contact', name: 'Chin down',
+    id: 'st.chin', family: 'stance', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Chin down',
     question: 'Chin down?',
     clean: 'Eyes look out under the brows.',
     faults: ['chin up', 'chin leading'],

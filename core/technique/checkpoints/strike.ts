@@ -13,7 +13,7 @@ import {
 
 export const strikeCheckpoints = [
   {
-    id: 'sm.rotation', family: 'strike', stop: 'hips', phase: 'contact', name: 'Turn and turn back',
+    id: 'sm.rotation', family: 'strike', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Turn and turn back',
     question: 'Do hips and shoulders turn, and turn back?',
     clean: 'The rear shoulder passes the lead one, then the body winds back to stance.',
     faults: ['arm only', 'last turn missing'],
@@ -22,7 +22,7 @@ export const strikeCheckpoints = [
     measure: 'shoulder-turn', leastRate: slow, causes: ['pv.rear-turn', 'pv.lead-turn', 'pv.knee-elbow'],
   },
   {
-    id: 'sm.hip-stop', family: 'strike', stop: 'hips', phase: 'contact', name: 'Hip stops with fist',
+    id: 'sm.hip-stop', family: 'strike', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Hip stops with fist',
     question: 'Does the hip arrive with the fist, and stop?',
     clean: 'Hip and glove stop in the same instant.',
     faults: ['late hip', 'pushing through'],
@@ -31,7 +31,7 @@ export const strikeCheckpoints = [
     measure: 'hip-fist-lag', leastRate: quick, causes: ['pv.rear-turn', 'pv.knee-elbow'],
   },
   {
-    id: 'sm.load', family: 'strike', stop: 'hips', phase: 'launch', name: 'Legs load first',
+    id: 'sm.load', family: 'strike', stop: 'hips', phase: 'launch', subject: 'trainee', name: 'Legs load first',
     question: 'Does the weight go onto the same-side leg first, and the legs drive?',
     clean: 'Sits into the leg, then the leg stands up under the fist.',
     faults: ['arm lift only'],
@@ -40,7 +40,7 @@ export const strikeCheckpoints = [
     measure: 'knee-angle', leastRate: slow, causes: ['st.knees'],
   },
   {
-    id: 'sm.level', family: 'strike', stop: 'hips', phase: 'contact', name: 'Level with the knees',
+    id: 'sm.level', family: 'strike', stop: 'hips', phase: 'contact', subject: 'trainee', name: 'Level with the knees',
     question: 'Does the level change with the knees, back upright?',
     clean: 'Sinks as in a lift; the eyes stay up.',
     faults: ['bends at the waist', 'head dives'],
@@ -49,7 +49,7 @@ export const strikeCheckpoints = [
     measure: 'legs-share', leastRate: slow, causes: ['st.knees'],
   },
   {
-    id: 'sm.body-hook-order', family: 'strike', stop: 'hips', phase: 'launch', name: 'Step, drop, turn',
+    id: 'sm.body-hook-order', family: 'strike', stop: 'hips', phase: 'launch', subject: 'trainee', name: 'Step, drop, turn',
     question: 'First the step, then the drop, then the turn?',
     clean: 'Three things, one after the other.',
     faults: ['turns before it drops', 'no step'],
@@ -58,7 +58,7 @@ export const strikeCheckpoints = [
     measure: 'eye', leastRate: quick, causes: ['pv.first-foot', 'sm.level'],
   },
   {
-    id: 'sm.set-up', family: 'strike', stop: 'striking hand', phase: 'ready', name: 'Comes behind something',
+    id: 'sm.set-up', family: 'strike', stop: 'striking hand', phase: 'ready', subject: 'trainee', name: 'Comes behind something',
     question: 'Does the committed body shot come behind a jab, a feint or a trapped hand?',
     clean: 'Something else is on the partner’s mind when it goes.',
     faults: ['naked body shot'],
@@ -67,7 +67,7 @@ export const strikeCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'sm.telegraph', family: 'strike', stop: 'striking hand', phase: 'launch', name: 'No warning',
+    id: 'sm.telegraph', family: 'strike', stop: 'striking hand', phase: 'launch', subject: 'trainee', name: 'No warning',
     question: 'Does nothing move before the strike?',
     clean: 'What strikes leaves from where it rests.',
     faults: ['draws back', 'drops first', 'twitch', 'lean'],
@@ -76,7 +76,7 @@ export const strikeCheckpoints = [
     measure: 'pre-move', leastRate: slow, causes: ['st.loose'],
   },
   {
-    id: 'sm.straight', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Straight line',
+    id: 'sm.straight', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Straight line',
     question: 'Does the fist go straight down the middle?',
     clean: 'Elbow behind the glove all the way to the centre line.',
     faults: ['drifts across', 'loops', 'elbow flies out'],
@@ -85,7 +85,7 @@ export const strikeCheckpoints = [
     measure: 'path-deviation', leastRate: slow, causes: ['gd.elbows', 'sm.telegraph'],
   },
   {
-    id: 'sm.turnover', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Fist turns over',
+    id: 'sm.turnover', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Fist turns over',
     question: 'Does the fist turn over into contact?',
     clean: 'Palm down as it lands, first two knuckles.',
     faults: ['flat fist', 'slap'],
@@ -94,7 +94,7 @@ export const strikeCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'sm.fist', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Closed fist',
+    id: 'sm.fist', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Closed fist',
     question: 'Fingers closed, thumb outside across them?',
     clean: 'A shut fist at contact, thumb locked over the fingers.',
     faults: ['loose fist', 'thumb in', 'thumb up'],
@@ -103,7 +103,7 @@ export const strikeCheckpoints = [
     measure: 'eye', leastRate: slow, causes: [],
   },
   {
-    id: 'sm.wrist', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Wrist in line',
+    id: 'sm.wrist', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Wrist in line',
     question: 'Wrist in line with the forearm?',
     clean: 'A ruler would lie flat from elbow to knuckles.',
     faults: ['bent up', 'bent down', 'bent sideways'],
@@ -112,7 +112,7 @@ export const strikeCheckpoints = [
     measure: 'wrist-bend', leastRate: slow, causes: ['sm.fist'],
   },
   {
-    id: 'sm.extension', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Arm at contact',
+    id: 'sm.extension', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Arm at contact',
     question: 'Is the arm as long at contact as your club teaches?',
     clean: 'Long, and never locked hard.',
     faults: ['short', 'locked out'],
@@ -121,7 +121,7 @@ export const strikeCheckpoints = [
     measure: 'elbow-angle', leastRate: slow, causes: ['sm.range'],
   },
   {
-    id: 'sm.range', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Right distance',
+    id: 'sm.range', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Right distance',
     question: 'Right distance for this strike?',
     clean: 'Lands where the strike is strongest, without reaching and without falling in.',
     faults: ['smothered', 'reaching', 'falling in'],
@@ -130,7 +130,7 @@ export const strikeCheckpoints = [
     measure: 'reach-use', leastRate: slow, causes: ['pv.step-size'],
   },
   {
-    id: 'sm.hook-angle', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Elbow bent square',
+    id: 'sm.hook-angle', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Elbow bent square',
     question: 'Elbow near a right angle?',
     clean: 'The arm is a bracket that the body swings.',
     faults: ['open swing', 'collapsed'],
@@ -139,7 +139,7 @@ export const strikeCheckpoints = [
     measure: 'elbow-angle', leastRate: slow, causes: ['sm.range'],
   },
   {
-    id: 'sm.hook-plane', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Forearm level',
+    id: 'sm.hook-plane', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Forearm level',
     question: 'Forearm level with the floor?',
     clean: 'Elbow as high as the fist at contact.',
     faults: ['rising', 'chopping', 'elbow below the fist'],
@@ -148,7 +148,7 @@ export const strikeCheckpoints = [
     measure: 'forearm-tilt', leastRate: slow, causes: ['gd.elbows'],
   },
   {
-    id: 'sm.hook-width', family: 'strike', stop: 'striking hand', phase: 'launch', name: 'No wide wind-up',
+    id: 'sm.hook-width', family: 'strike', stop: 'striking hand', phase: 'launch', subject: 'trainee', name: 'No wide wind-up',
     question: 'Does the hook start from the guard, without going wide first?',
     clean: 'From the cheek into the turn; a second hook reloads by sinking a little.',
     faults: ['cocked wide', 'swings out between two hooks'],
@@ -157,7 +157,7 @@ export const strikeCheckpoints = [
     measure: 'wind-up', leastRate: slow, causes: ['sm.telegraph'],
   },
   {
-    id: 'sm.hook-stop', family: 'strike', stop: 'striking hand', phase: 'home', name: 'Stops at the centre',
+    id: 'sm.hook-stop', family: 'strike', stop: 'striking hand', phase: 'home', subject: 'trainee', name: 'Stops at the centre',
     question: 'Does the hook stop at the centre line?',
     clean: 'The fist stops in front of the nose.',
     faults: ['swings through', 'gives the back'],
@@ -166,7 +166,7 @@ export const strikeCheckpoints = [
     measure: 'overrun', leastRate: slow, causes: ['sm.range', 'sm.hook-angle'],
   },
   {
-    id: 'sm.uppercut-path', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Straight up',
+    id: 'sm.uppercut-path', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Straight up',
     question: 'Straight up, close to the body?',
     clean: 'Elbow on the hip, fist up the buttons of the shirt.',
     faults: ['starts wide', 'scoops from far'],
@@ -175,7 +175,7 @@ export const strikeCheckpoints = [
     measure: 'path-deviation', leastRate: slow, causes: ['sm.load', 'sm.range'],
   },
   {
-    id: 'sm.target', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'On target',
+    id: 'sm.target', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'On target',
     question: 'Does it land where the call means?',
     clean: 'On the zone; nothing below the belt line, nothing behind the side seam.',
     faults: ['low', 'kidney or back', 'off centre'],
@@ -184,7 +184,7 @@ export const strikeCheckpoints = [
     measure: 'eye', leastRate: slow, causes: ['sm.range', 'sm.level'],
   },
   {
-    id: 'sm.snap', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Snap',
+    id: 'sm.snap', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Snap',
     question: 'Out fast, touch, back as fast?',
     clean: 'The glove is on its way home before the bag has moved.',
     faults: ['push', 'leaning in', 'hand stays'],
@@ -193,7 +193,7 @@ export const strikeCheckpoints = [
     measure: 'snap-ratio', leastRate: quick, causes: ['st.loose', 'st.balance'],
   },
   {
-    id: 'sm.through', family: 'strike', stop: 'striking hand', phase: 'contact', name: 'Intent',
+    id: 'sm.through', family: 'strike', stop: 'striking hand', phase: 'contact', subject: 'trainee', name: 'Intent',
     question: 'Through it or off it, as your club asks today?',
     clean: 'The bag tells: it jumps, or it swings.',
     faults: ['the other way'],
@@ -202,7 +202,7 @@ export const strikeCheckpoints = [
     measure: 'dwell', leastRate: quick, causes: [],
   },
   {
-    id: 'sm.head-off', family: 'strike', stop: 'head', phase: 'contact', name: 'Head off the line',
+    id: 'sm.head-off', family: 'strike', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Head off the line',
     question: 'Does the head leave the centre line as the strike goes?',
     clean: 'Half a head beside the line at contact.',
     faults: ['head stays in the lane', 'head into the partner'],
@@ -211,7 +211,7 @@ export const strikeCheckpoints = [
     measure: 'head-offset', leastRate: slow, causes: ['pv.outside-foot'],
   },
   {
-    id: 'sm.breath', family: 'strike', stop: 'head', phase: 'contact', name: 'Breath',
+    id: 'sm.breath', family: 'strike', stop: 'head', phase: 'contact', subject: 'trainee', name: 'Breath',
     question: 'A short breath out with the strike?',
     clean: 'A hiss with every glove that lands.',
     faults: ['holds breath'],

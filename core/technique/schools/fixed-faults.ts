@@ -1,4 +1,4 @@
-import { bandTrouble, type Band, type Span } from '../band.ts';
+import { bandProblem, type Band, type Span } from '../band.ts';
 import type { ShippedCheckpointId } from '../checkpoint.ts';
 import type { ShippedTechniqueId } from '../technique.ts';
 
@@ -51,5 +51,5 @@ const tightest = ([from, to]: Span, [least, most]: Span): Span => [
 export function drawnIn(band: Band, { within }: FixedFault): Band {
   if (!within) return band;
   const inside = { clean: tightest(band.clean, within), watch: tightest(band.watch, within) };
-  return bandTrouble(inside) ? { clean: within, watch: within } : inside;
+  return bandProblem(inside) ? { clean: within, watch: within } : inside;
 }

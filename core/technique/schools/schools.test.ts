@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  bandTrouble,
+  bandProblem,
   catalogueOf,
   checklistFor,
   chosen,
@@ -9,7 +9,7 @@ import {
   differentSwitches,
   drawnIn,
   fixedFaults,
-  noEdits,
+  noClubEdits,
   readySchools,
   shippedCatalogue,
   switches,
@@ -89,7 +89,7 @@ describe('schools', () => {
       fc.property(anySchool, (choices) => {
         for (const { id } of techniques) {
           for (const row of checklistFor(shippedCatalogue, id, { school: { name: 'any', choices }, view: 'quarter' })) {
-            if (row.band) expect(bandTrouble(row.band), `${id} ${row.checkpoint.id}`).to.equal(undefined);
+            if (row.band) expect(bandProblem(row.band), `${id} ${row.checkpoint.id}`).to.equal(undefined);
             if (row.fixed) expect(row.reported, `${id} ${row.checkpoint.id}`).to.equal(false);
           }
         }
@@ -116,7 +116,7 @@ describe('schools', () => {
   });
 
   it('are the same with a club’s edits that change nothing', () => {
-    expect(checklistFor(catalogueOf(noEdits), 'cross', { school: usualSchool, view: 'front' })).to.deep.equal(
+    expect(checklistFor(catalogueOf(noClubEdits), 'cross', { school: usualSchool, view: 'front' })).to.deep.equal(
       checklistFor(shippedCatalogue, 'cross', { school: usualSchool, view: 'front' }),
     );
   });

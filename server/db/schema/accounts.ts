@@ -1,19 +1,22 @@
-import { index, json, pgEnum, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { index, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { roles } from '@wax-fist/contract/endpoint';
+import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
 
-export const role = pgEnum('role', roles);
-
-export const account = pgTable('account', {
-  id: uuid().primaryKey(),
-  email: text().notNull().unique(),
-  name: text().notNull(),
-  passwordHash: text().notNull(),
-  role: role().notNull(),
-  /** Whose own pages a trainee may see. */
-  traineeId: uuid().references(() => trainee.id, { onDelete: 'cascade' }),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const account = pgTable(
+  'account',
+  {
+    id: uuid().primaryKey(),
+    email: text().notNull().unique(),
+    name: text().notNull(),
+    passwordHash: text().notNull(),
+    role: listed(roles).notNull(),
+    /** Whose own pages a trainee may see. */
+    traineeId: uuid().references(() => trainee.id, { onDelete: 'cascade' }),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('account_of_trainee').on(table.traineeId), isListed('role_is_known', table.role, roles)],
+);
 
 /** Signed-in browsers; the columns are those of connect-pg-simple. */
 export const signIn = pgTable(

@@ -7,7 +7,6 @@ import {
   doublePrecision,
   index,
   integer,
-  pgEnum,
   pgTable,
   primaryKey,
   smallint,
@@ -15,32 +14,28 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { clipStates, importSteps, stepStates } from '@wax-fist/contract/footage';
+import { filmStates, importSteps, stepStates } from '@wax-fist/contract/footage';
 import { views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
+import { isListed, listed } from './listed.ts';
 import { trainingSession } from './sessions.ts';
-
-export const clipState = pgEnum('clip_state', clipStates);
-export const importStep = pgEnum('import_step', importSteps);
-export const stepState = pgEnum('step_state', stepStates);
-export const view = pgEnum('view', views);
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** A filmed round from one view. Its bytes lie in storage, its frame times and loudness here as packed columns. */
-export const clip = pgTable(
-  'clip',
+export const film = pgTable(
+  'film',
   {
     id: uuid().primaryKey(),
     sessionId: uuid()
       .notNull()
       .references(() => trainingSession.id, { onDelete: 'cascade' }),
-    view: view().notNull(),
+    view: listed(views).notNull(),
     fileName: text().notNull(),
     bytes: bigint({ mode: 'number' }).notNull(),
     /** Hash of the untouched original, known once the worker has read it. */
     sha256: text(),
-    state: clipState().notNull().default('waiting'),
+    state: listed(filmStates).notNull().default('waiting'),
     remark: text(),
     duration: doublePrecision(),
     frames: integer(),
@@ -58,21 +53,28 @@ export const clip = pgTable(
     addedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    index('clip_of_session').on(table.sessionId),
+    index('film_of_session').on(table.sessionId),
     check('ready_means_playable', sql`${table.state} <> 'ready' or (${table.timeline} is not null and ${table.frames} > 0)`),
-    index('clip_by_hash').on(table.sha256),
+    index('film_by_hash').on(table.sha256),
+    index('film_added_by').on(table.addedBy),
+    index('film_to_review')
+      .on(table.sessionId)
+      .where(sql`not ${table.done}`),
+    isListed('view_is_known', table.view, views),
+    isListed('film_state_is_known', table.state, filmStates),
   ],
-); // prettier-ignore
+);
 
-/** What has to be done with a clip, and how far it is. A worker that works on a step says so again and again. */
-export const clipStep = pgTable(
-  'clip_step',
+/** What has to be done with a film, and how far it is. A worker that works on a step says so again and again. */
+export const filmStep = pgTable(
+  'film_step',
   {
-    clipId: uuid()
+    filmId: uuid()
       .notNull()
-      .references(() => clip.id, { onDelete: 'cascade' }),
-    step: importStep().notNull(),
-    state: stepState().notNull().default('waiting'),
+      .references(() => film.id, { onDelete: 'cascade' }),
+    /** An open list: steps that a newer worker knows are added to films that are there already. */
+    step: listed(importSteps).notNull(),
+    state: listed(stepStates).notNull().default('waiting'),
     progress: doublePrecision().notNull().default(0),
     attempts: smallint().notNull().default(0),
     worker: text(),
@@ -81,12 +83,15 @@ export const clipStep = pgTable(
     touchedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    primaryKey({ columns: [table.clipId, table.step] }),
-    index('step_under_way').on(table.touchedAt).where(sql`${table.state} in ('waiting', 'working')`),
+    primaryKey({ columns: [table.filmId, table.step] }),
+    index('step_under_way')
+      .on(table.touchedAt)
+      .where(sql`${table.state} in ('waiting', 'working')`),
+    isListed('step_state_is_known', table.state, stepStates),
     check('progress_is_a_share', sql`${table.progress} between 0 and 1`),
     check('work_has_a_worker', sql`${table.state} <> 'working' or ${table.worker} is not null`),
   ],
-); // prettier-ignore
+);
 
 /** Workers say here that they are alive. */
 export const workerSign = pgTable('worker_sign', {

@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, index, integer, pgEnum, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { boolean, check, index, integer, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { verdicts } from '@wax-fist/core/review';
+import { subjects, views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
-import { checklistVersion } from './technique.ts';
-import { clip, view } from './footage.ts';
-
-export const verdict = pgEnum('verdict', verdicts);
+import { checklistVersion } from './checklists.ts';
+import { film } from './footage.ts';
+import { isListed, listed } from './listed.ts';
 
 const moments = {
   /** Of the catalogue, or a club’s own. */
@@ -22,18 +22,25 @@ export const strike = pgTable(
   'strike',
   {
     id: uuid().primaryKey(),
-    clipId: uuid()
+    filmId: uuid()
       .notNull()
-      .references(() => clip.id, { onDelete: 'cascade' }),
+      .references(() => film.id, { onDelete: 'cascade' }),
     ...moments,
     revisionId: uuid().notNull(),
     saidBy: uuid().references(() => account.id, { onDelete: 'set null' }),
   },
   (table) => [
-    index('strike_of_clip').on(table.clipId, table.contactFrame),
-    check('moments_in_order', sql`0 <= ${table.launchFrame} and ${table.launchFrame} <= ${table.contactFrame} and ${table.contactFrame} <= ${table.homeFrame}`),
+    index('strike_of_film').on(table.filmId, table.contactFrame),
+    index('strike_of_technique')
+      .on(table.technique, table.id)
+      .where(sql`not ${table.removed}`),
+    index('strike_said_by').on(table.saidBy),
+    check(
+      'moments_in_order',
+      sql`0 <= ${table.launchFrame} and ${table.launchFrame} <= ${table.contactFrame} and ${table.contactFrame} <= ${table.homeFrame}`,
+    ),
   ],
-); // prettier-ignore
+);
 
 /** Every statement ever made about a strike's moments; only grows. */
 export const strikeRevision = pgTable(
@@ -42,13 +49,13 @@ export const strikeRevision = pgTable(
     id: uuid().primaryKey(),
     strikeId: uuid()
       .notNull()
-      .references(() => strike.id, { onDelete: 'cascade', }),
+      .references(() => strike.id, { onDelete: 'cascade' }),
     ...moments,
     saidBy: uuid().references(() => account.id, { onDelete: 'set null' }),
     receivedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('revision_of_strike').on(table.strikeId)],
-); // prettier-ignore
+  (table) => [index('revision_of_strike').on(table.strikeId), index('revision_said_by').on(table.saidBy)],
+);
 
 /** Every verdict ever given; only grows. The one that counts is the one not superseded, and there is never a second. */
 export const observation = pgTable(
@@ -59,10 +66,12 @@ export const observation = pgTable(
       .notNull()
       .references(() => strike.id, { onDelete: 'cascade' }),
     checkpointId: text().notNull(),
+    /** Whom the checkpoint is about, as the checklist had it when it was judged. */
+    subject: listed(subjects).notNull(),
     /** Null takes an earlier verdict back. */
-    verdict: verdict(),
+    verdict: listed(verdicts),
     note: text(),
-    view: view().notNull(),
+    view: listed(views).notNull(),
     /** Judged although this view or rate cannot show it. */
     anyway: boolean().notNull().default(false),
     checklistVersion: integer()
@@ -74,7 +83,14 @@ export const observation = pgTable(
     superseded: boolean().notNull().default(false),
   },
   (table) => [
-    uniqueIndex('one_observation_counts').on(table.strikeId, table.checkpointId).where(sql`not ${table.superseded}`),
+    uniqueIndex('one_observation_counts')
+      .on(table.strikeId, table.checkpointId)
+      .where(sql`not ${table.superseded}`),
     index('observation_of_strike').on(table.strikeId, table.checkpointId),
+    index('observation_of_version').on(table.checklistVersion),
+    index('observation_said_by').on(table.saidBy),
+    isListed('verdict_is_known', table.verdict, verdicts),
+    isListed('observation_view_is_known', table.view, views),
+    isListed('subject_is_known', table.subject, subjects),
   ],
-); // prettier-ignore
+);

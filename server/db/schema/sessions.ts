@@ -1,11 +1,12 @@
 import { sql } from 'drizzle-orm';
-import type { JudgedBy } from '@wax-fist/contract/technique';
-import { roundKinds } from '@wax-fist/core/moments';
-import { check, date, index, integer, jsonb, pgEnum, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import { checklistVersion } from './technique.ts';
-import { stance, trainee } from './trainees.ts';
-
-export const roundKind = pgEnum('round_kind', roundKinds);
+import type { JudgedBy } from '@wax-fist/contract/schools';
+import { rungs } from '@wax-fist/core/correction';
+import { roundKinds } from '@wax-fist/core/rounds';
+import { stances } from '@wax-fist/core/technique';
+import { check, date, index, integer, jsonb, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { checklistVersion } from './checklists.ts';
+import { isListed, listed } from './listed.ts';
+import { trainee } from './trainees.ts';
 
 /** A day on which a trainee was filmed. */
 export const trainingSession = pgTable(
@@ -18,11 +19,11 @@ export const trainingSession = pgTable(
     heldOn: date({ mode: 'string' }).notNull(),
     place: text().notNull().default(''),
     kit: text().notNull().default(''),
-    roundKind: roundKind().notNull(),
+    roundKind: listed(roundKinds).notNull(),
     rung: smallint().notNull(),
     schoolNote: text().notNull().default(''),
     holderId: uuid().references(() => trainee.id, { onDelete: 'set null' }),
-    holderStance: stance(),
+    holderStance: listed(stances),
     checklistVersion: integer()
       .notNull()
       .references(() => checklistVersion.version),
@@ -31,9 +32,12 @@ export const trainingSession = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    index('training_session_of_trainee').on(table.traineeId, table.heldOn),
-    index('training_session_of_holder').on(table.holderId),
+    index('training_session_of_trainee').on(table.traineeId, table.heldOn, table.id),
+    index('training_session_of_holder').on(table.holderId, table.heldOn, table.id),
+    index('training_session_of_version').on(table.checklistVersion),
     check('nobody_holds_for_themselves', sql`${table.holderId} <> ${table.traineeId}`),
-    check('rung_on_ladder', sql`${table.rung} between 1 and 7`),
+    check('rung_on_ladder', sql`${table.rung} between 1 and ${sql.raw(String(rungs.length))}`),
+    isListed('round_kind_is_known', table.roundKind, roundKinds),
+    isListed('holder_stance_is_known', table.holderStance, stances),
   ],
 );

@@ -1,17 +1,24 @@
-import { pgEnum, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { index, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { grades } from '@wax-fist/contract/trainees';
-import { school } from './technique.ts';
+import { isListed, listed } from './listed.ts';
+import { school } from './schools.ts';
 import { stances } from '@wax-fist/core/technique';
 
-export const stance = pgEnum('stance', stances);
-export const grade = pgEnum('grade', grades);
-
-export const trainee = pgTable('trainee', {
-  id: uuid().primaryKey(),
-  name: text().notNull(),
-  stance: stance().notNull(),
-  grade: grade().notNull(),
-  note: text().notNull().default(''),
-  schoolId: uuid().references(() => school.id, { onDelete: 'set null' }),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const trainee = pgTable(
+  'trainee',
+  {
+    id: uuid().primaryKey(),
+    name: text().notNull(),
+    stance: listed(stances).notNull(),
+    grade: listed(grades).notNull(),
+    note: text().notNull().default(''),
+    schoolId: uuid().references(() => school.id, { onDelete: 'set null' }),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('trainee_by_name').on(table.name, table.id),
+    index('trainee_of_school').on(table.schoolId),
+    isListed('stance_is_known', table.stance, stances),
+    isListed('grade_is_known', table.grade, grades),
+  ],
+);

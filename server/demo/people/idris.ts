@@ -11,7 +11,7 @@ const week = (place: 1 | 2 | 3 | 4, daysAgo: number): DemoSession => ({
   kit: '16 oz gloves, wraps',
   roundKind: 'heavy bag',
   rung: 3,
-  clips: [{ film: `idris-${place}-lead-side`, view: 'lead-side', rows, done: true }],
+  films: [{ name: `idris-${place}-lead-side`, view: 'lead-side', rows, done: true }],
 });
 
 /** A correction that holds. */

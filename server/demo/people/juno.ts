@@ -5,7 +5,7 @@ import { padFloor, upstairs, type DemoTrainee } from '../person.ts';
 const rows: readonly CheckpointId[] = ['pv.rear-turn', 'st.lean', 'sm.telegraph', 'gd.return-line', 'gd.other-hand', 'sm.range'];
 const leadHand = { technique: 'cross', checkpointId: 'gd.other-hand' } as const;
 const bag = { place: upstairs, kit: '14 oz gloves, wraps', roundKind: 'heavy bag', rung: 4 } as const;
-const film = (place: number) => [{ film: `juno-${place}-lead-side`, view: 'lead-side', rows, done: true }] as const;
+const film = (place: number) => [{ name: `juno-${place}-lead-side`, view: 'lead-side', rows, done: true }] as const;
 
 /** A correction that was good on the bag, was closed, and came back on free pads. */
 export const juno: DemoTrainee = {
@@ -18,19 +18,19 @@ export const juno: DemoTrainee = {
     {
       ...bag,
       daysAgo: 41,
-      clips: film(1),
+      films: film(1),
       corrections: [{ ...leadHand, cue: 'Lead hand holds the phone', target: 0.1, recheckAfter: 7 }],
     },
     {
       ...bag,
       daysAgo: 33,
-      clips: film(2),
+      films: film(2),
       words: [{ ...leadHand, kind: 're-checked', note: 'Two of eight; drops only when hurried.', recheckAfter: 7 }],
     },
     {
       ...bag,
       daysAgo: 25,
-      clips: film(3),
+      films: film(3),
       words: [{ ...leadHand, kind: 'closed', note: 'None of eight on the bag. Look again on pads.' }],
     },
     {
@@ -41,7 +41,7 @@ export const juno: DemoTrainee = {
       rung: 6,
       holderStance: 'orthodox',
       schoolNote: 'Bram held, free round.',
-      clips: film(4),
+      films: film(4),
       words: [{ ...leadHand, kind: 're-opened', note: 'Nobody called, and it hangs again.', recheckAfter: 5 }],
     },
   ],

@@ -23,9 +23,9 @@ export const maren: DemoTrainee = {
       ...round,
       daysAgo: 10,
       schoolNote: 'Jab returns to the cheek; rear heel turns out.',
-      clips: [
-        { film: 'maren-first-lead-side', view: 'lead-side', rows: fromTheSide, done: true },
-        { film: 'maren-first-front', view: 'front', rows: fromTheFront, done: true },
+      films: [
+        { name: 'maren-first-lead-side', view: 'lead-side', rows: fromTheSide, done: true },
+        { name: 'maren-first-front', view: 'front', rows: fromTheFront, done: true },
       ],
       corrections: [{ technique: 'jab', checkpointId: 'gd.return-line', cue: 'Touch home', target: 0.15, recheckAfter: 7 }],
     },
@@ -33,9 +33,9 @@ export const maren: DemoTrainee = {
       ...round,
       daysAgo: 3,
       schoolNote: 'Same round as last week, same distance of the camera.',
-      clips: [
-        { film: 'maren-second-lead-side', view: 'lead-side', rows: fromTheSide, done: true },
-        { film: 'maren-second-front', view: 'front', rows: [], done: false },
+      films: [
+        { name: 'maren-second-lead-side', view: 'lead-side', rows: fromTheSide, done: true },
+        { name: 'maren-second-front', view: 'front', rows: [], done: false },
       ],
     },
   ],

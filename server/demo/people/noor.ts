@@ -12,9 +12,9 @@ const week = (place: 1 | 2, daysAgo: number): DemoSession => ({
   roundKind: 'focus mitts',
   rung: 5,
   holder: 'Tove Adair',
-  clips: [
-    { film: `noor-${place}-front`, view: 'front', rows: fromTheFront, done: true },
-    { film: `noor-${place}-lead-side`, view: 'lead-side', rows: fromTheSide, done: true },
+  films: [
+    { name: `noor-${place}-front`, view: 'front', rows: fromTheFront, done: true },
+    { name: `noor-${place}-lead-side`, view: 'lead-side', rows: fromTheSide, done: true },
   ],
 });
 

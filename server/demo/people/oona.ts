@@ -17,7 +17,7 @@ export const oona: DemoTrainee = {
       kit: 'Wraps',
       roundKind: 'shadowboxing',
       rung: 2,
-      clips: [{ film: 'oona-1-front', view: 'front', rows: defence, done: true }],
+      films: [{ name: 'oona-1-front', view: 'front', rows: defence, done: true }],
       corrections: [
         { technique: 'weave', checkpointId: 'df.weave', cue: 'Knees bend, chest stays up', target: 0.15, recheckAfter: 14 },
       ],
@@ -28,7 +28,7 @@ export const oona: DemoTrainee = {
       kit: 'Bag gloves',
       roundKind: 'speed bag',
       rung: 3,
-      clips: [{ film: 'oona-2-front', view: 'front', rows: speedBag, done: true }],
+      films: [{ name: 'oona-2-front', view: 'front', rows: speedBag, done: true }],
     },
     {
       daysAgo: 1,
@@ -36,7 +36,7 @@ export const oona: DemoTrainee = {
       kit: 'Bag gloves',
       roundKind: 'uppercut bag',
       rung: 4,
-      clips: [{ film: 'oona-3-quarter', view: 'quarter', rows: [], done: false }],
+      films: [{ name: 'oona-3-quarter', view: 'quarter', rows: [], done: false }],
     },
   ],
 };

@@ -10,7 +10,7 @@ const week = (place: 1 | 2 | 3 | 4, daysAgo: number, view: View): DemoSession =>
   kit: '16 oz gloves',
   roundKind: 'heavy bag',
   rung: 3,
-  clips: [{ film: `pavel-${place}-${view}`, view, rows, done: true }],
+  films: [{ name: `pavel-${place}-${view}`, view, rows, done: true }],
 });
 
 /** A fault that goes up and down from week to week, and has not changed. */

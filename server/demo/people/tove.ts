@@ -9,13 +9,13 @@ export const tove: DemoTrainee = {
   grade: 'beginner',
   note: 'Seven weeks in. Right hand leads. Has begun to hold for others.',
   sessions: [
-    { ...round, daysAgo: 5, rung: 3, clips: [{ film: 'tove-first-lead-side', view: 'lead-side', done: false }] },
+    { ...round, daysAgo: 5, rung: 3, films: [{ name: 'tove-first-lead-side', view: 'lead-side', done: false }] },
     {
       ...round,
       daysAgo: 1,
       rung: 4,
       schoolNote: 'Three short rounds by the bell.',
-      clips: [{ film: 'tove-rounds-lead-side', view: 'lead-side', done: false }],
+      films: [{ name: 'tove-rounds-lead-side', view: 'lead-side', done: false }],
     },
   ],
 };

@@ -13,7 +13,7 @@ describe('sign-in', () => {
   const signIn = (email: string, word: string) => server.visitor().ask(accountEndpoints.signIn, {}, { email, password: word });
 
   it('keeps the password as an argon2id hash and nowhere else', async () => {
-    const [row] = await server.surroundings.db.select().from(account).where(eq(account.email, 'coach@club.example'));
+    const [row] = await server.services.db.select().from(account).where(eq(account.email, 'coach@club.example'));
     expect(row!.passwordHash).to.match(/^\$argon2id\$/);
     const { body } = await signIn('coach@club.example', password);
     expect(body).to.have.all.keys('id', 'email', 'name', 'role');

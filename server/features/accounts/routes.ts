@@ -6,7 +6,7 @@ import { account } from '../../db/schema/index.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import { cookieName } from '../../http/sign-in.ts';
-import type { Surroundings } from '../../surroundings.ts';
+import type { Services } from '../../services.ts';
 import { passwordFits } from './passwords.ts';
 
 /** Wrong passwords in a quarter of an hour for one address from one machine. */
@@ -29,7 +29,7 @@ const slowDown = (): RequestHandler =>
     },
   });
 
-export function accountRoutes(router: Router, { db }: Surroundings): void {
+export function accountRoutes(router: Router, { db }: Services): void {
   router.post(accountEndpoints.signIn.path, slowDown());
   serve(router, accountEndpoints.signIn, async ({ body, request }) => {
     const [known] = await db.select().from(account).where(eq(account.email, body.email));

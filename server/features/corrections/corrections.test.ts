@@ -5,13 +5,13 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
 import { v7 as uuid } from 'uuid';
-import { round } from '../../test/said.ts';
-import { addScene, startServer, type Scene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+import { roundOfMarks } from '../../test/marks.ts';
+import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 describe('corrections', () => {
   let server: ServerUnderTest;
   let coach: Visitor;
-  let first: Scene;
+  let first: ClubScene;
   before(async () => {
     server = await startServer();
     coach = await server.as('coach');
@@ -22,8 +22,8 @@ describe('corrections', () => {
   });
   after(() => server.stop());
 
-  const mark = (scene: Scene, verdicts: Verdict[], change = {}) =>
-    coach.ask(reviewEndpoints.addToLog, { clipId: scene.clipId }, { entries: round(verdicts, change) });
+  const mark = (scene: ClubScene, verdicts: Verdict[], change = {}) =>
+    coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks: roundOfMarks(verdicts, change) });
   const draft = (change: object = {}) => ({
     id: uuid(), sessionId: first.sessionId, technique: 'jab', checkpointId: 'gd.return-line', cue: 'Touch home', target: 0.15, recheckOn: '2026-03-08', ...change,
   }); // prettier-ignore

@@ -3,7 +3,7 @@ import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import {
   account,
-  clip,
+  film,
   correction,
   correctionEvent,
   observation,
@@ -12,10 +12,7 @@ import {
   trainingSession,
 } from '../../db/schema/index.ts';
 
-/** Closed and opened are read from the history; there is no second place that could disagree with it. */
-export const isOpen = sql`(select ${correctionEvent.kind} from ${correctionEvent}
-  where ${correctionEvent.correctionId} = ${correction.id} and ${correctionEvent.kind} in ('opened', 'closed', 're-opened')
-  order by ${correctionEvent.at} desc, ${correctionEvent.id} desc limit 1) <> 'closed'`;
+export const isOpen = eq(correction.state, 'open');
 
 /** Corrections with their history, those due first, in one round trip. */
 export async function correctionsOf(db: Database, condition?: SQL): Promise<Correction[]> {
@@ -39,7 +36,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
     .orderBy(asc(correction.recheckOn), asc(correction.id), asc(correctionEvent.at), asc(correctionEvent.id));
   const all = new Map<string, Correction>();
   for (const { correction: row, traineeName, openedOn, newestSession, event, by } of rows) {
-    const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, state: 'open', history: [] };
+    const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, history: [] };
     all.set(row.id, held);
     held.history.push({
       id: event.id,
@@ -50,14 +47,12 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       note: event.note,
       tally: event.tally,
     });
-    if (event.kind === 'closed') held.state = 'closed';
-    if (event.kind === 're-opened') held.state = 'open';
   }
   return [...all.values()];
 }
 
 /** Holding is seen on whatever the other one threw, and only in sessions in which this one held. */
-const ofItsTechnique = sql`case when ${correction.technique} = 'holding' then ${trainingSession.holderId} = ${correction.traineeId}
+const isAbout = sql`case when ${observation.subject} = 'holder' then ${trainingSession.holderId} = ${correction.traineeId}
   else ${strike.technique} = ${correction.technique} and ${trainingSession.traineeId} = ${correction.traineeId} end`;
 
 /** Most strikes that are offered as evidence. */
@@ -68,10 +63,10 @@ export function evidenceFor(db: Database, correctionId: string): Promise<Evidenc
   return db
     .select({
       strikeId: strike.id,
-      clipId: clip.id,
-      sessionId: clip.sessionId,
+      filmId: film.id,
+      sessionId: film.sessionId,
       heldOn: trainingSession.heldOn,
-      view: clip.view,
+      view: film.view,
       verdict: sql<Evidence['verdict']>`${observation.verdict}`,
       launchFrame: strike.launchFrame,
       contactFrame: strike.contactFrame,
@@ -82,8 +77,8 @@ export function evidenceFor(db: Database, correctionId: string): Promise<Evidenc
       trainingSession,
       or(eq(trainingSession.traineeId, correction.traineeId), eq(trainingSession.holderId, correction.traineeId)),
     )
-    .innerJoin(clip, eq(clip.sessionId, trainingSession.id))
-    .innerJoin(strike, and(eq(strike.clipId, clip.id), ofItsTechnique, eq(strike.removed, false)))
+    .innerJoin(film, eq(film.sessionId, trainingSession.id))
+    .innerJoin(strike, and(eq(strike.filmId, film.id), eq(strike.removed, false)))
     .innerJoin(
       observation,
       and(
@@ -91,6 +86,7 @@ export function evidenceFor(db: Database, correctionId: string): Promise<Evidenc
         eq(observation.checkpointId, correction.checkpointId),
         eq(observation.superseded, false),
         inArray(observation.verdict, ['clean', 'fault']),
+        isAbout,
       ),
     )
     .where(eq(correction.id, correctionId))

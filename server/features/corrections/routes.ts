@@ -4,11 +4,11 @@ import type { Router } from 'express';
 import { correction } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
-import type { Surroundings } from '../../surroundings.ts';
+import type { Services } from '../../services.ts';
 import { correctionsOf, evidenceFor } from './queries.ts';
-import { addCorrectionEvent, openCorrection } from './say.ts';
+import { addCorrectionEvent, openCorrection } from './write-corrections.ts';
 
-export function correctionRoutes(router: Router, { db }: Surroundings): void {
+export function correctionRoutes(router: Router, { db }: Services): void {
   const one = async (id: string): Promise<Correction> => found(await correctionsOf(db, eq(correction.id, id)), 'correction');
 
   serve(router, correctionEndpoints.listCorrections, () => correctionsOf(db));

@@ -1,14 +1,14 @@
-import { footageEndpoints, uploadPath, type Clip, type KnownFilm } from '@wax-fist/contract/footage';
+import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
-import { unpackTimeline } from '@wax-fist/core/moments';
+import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { createHash } from 'node:crypto';
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { badFilms, brokenOff, ffmpeg, goodFilms, made, shownTimes } from '../../test/films.ts';
-import { strikeSaid } from '../../test/said.ts';
+import { badFilms, brokenOff, ffmpeg, goodFilms, made, timesShown } from '../../test/films.ts';
+import { thrown } from '../../test/marks.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 const tus = { 'tus-resumable': '1.0.0' };
@@ -47,25 +47,25 @@ describe('footage', function () {
     return location.split('/').at(-1)!;
   }
   const add = (uploadId: string, fileName: string, id = uuid()) =>
-    coach.ask<Clip>(footageEndpoints.addClip, { clipId: id }, { id, sessionId, uploadId, fileName, view: 'front' });
+    coach.ask<Film>(footageEndpoints.addFilm, { filmId: id }, { id, sessionId, uploadId, fileName, view: 'front' });
 
   /** Waits, by asking, until the import has come to an end. */
-  async function settled(clipId: string): Promise<Clip> {
+  async function settled(filmId: string): Promise<Film> {
     for (;;) {
-      const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
+      const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId });
       if (body.state === 'ready' || body.state === 'failed') return body;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
   }
   /** Waits until every step has come to an end. */
-  async function wholly(clipId: string): Promise<Clip> {
+  async function wholly(filmId: string): Promise<Film> {
     for (;;) {
-      const { body } = await coach.ask<Clip>(footageEndpoints.showClip, { clipId });
+      const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId });
       if (!body.steps.some(({ state }) => state === 'waiting' || state === 'working')) return body;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
   }
-  async function imported(path: string, fileName: string): Promise<Clip> {
+  async function imported(path: string, fileName: string): Promise<Film> {
     const { body } = await add(await upload(await readFile(path)), fileName);
     return settled(body.id);
   }
@@ -73,40 +73,40 @@ describe('footage', function () {
   for (const [name, make] of Object.entries(goodFilms)) {
     it(`${name} is worked in with every frame at its own time`, async () => {
       const path = await made(folder, name, make);
-      const clip = await imported(path, name);
-      expect(clip.state, clip.remark ?? '').to.equal('ready');
-      const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.clipTimeline, { clipId: clip.id });
+      const film = await imported(path, name);
+      expect(film.state, film.remark ?? '').to.equal('ready');
+      const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.filmTimeline, { filmId: film.id });
       const timeline = [...unpackTimeline(new Uint8Array(body))];
-      const source = await shownTimes(path);
+      const source = await timesShown(path);
       expect(timeline).to.have.length(source.length);
       timeline.forEach((time, frame) => {
         // Of a frame without a time of its own, only the order is known.
         if (Number.isFinite(source[frame])) expect(time, `frame ${frame}`).to.be.closeTo(source[frame]! - source[0]!, 1.01);
       });
-      expect(clip.frames).to.equal(source.length);
-      expect(clip.width! % 2).to.equal(0);
+      expect(film.frames).to.equal(source.length);
+      expect(film.width! % 2).to.equal(0);
     });
   }
 
   it('portrait.mp4 stands upright', async () => {
-    const clip = await imported(await made(folder, 'portrait.mp4', goodFilms['portrait.mp4']!), 'portrait.mp4');
-    expect([clip.width, clip.height]).to.deep.equal([240, 320]);
+    const film = await imported(await made(folder, 'portrait.mp4', goodFilms['portrait.mp4']!), 'portrait.mp4');
+    expect([film.width, film.height]).to.deep.equal([240, 320]);
   });
 
   for (const [name, { make, reason }] of Object.entries(badFilms)) {
     it(`${name} is refused with a reason`, async () => {
-      const clip = await imported(await made(folder, name, make), name);
-      expect(clip.state).to.equal('failed');
-      expect(clip.remark).to.match(reason);
-      expect((await coach.ask(footageEndpoints.clipFilm, { clipId: clip.id })).status).to.equal(404);
+      const film = await imported(await made(folder, name, make), name);
+      expect(film.state).to.equal('failed');
+      expect(film.remark).to.match(reason);
+      expect((await coach.ask(footageEndpoints.filmVideo, { filmId: film.id })).status).to.equal(404);
     });
   }
 
   it('a film that breaks off is used as far as it goes, and says so', async () => {
-    const clip = await imported(await made(folder, 'broken-off.mp4', brokenOff), 'broken-off.mp4');
-    expect(clip.state).to.equal('ready');
-    expect(clip.remark).to.include('ends early');
-    expect(clip.frames).to.be.within(10, 170);
+    const film = await imported(await made(folder, 'broken-off.mp4', brokenOff), 'broken-off.mp4');
+    expect(film.state).to.equal('ready');
+    expect(film.remark).to.include('ends early');
+    expect(film.frames).to.be.within(10, 170);
   });
 
   it('a film that there is no room for is refused before it is sent, and so is one that is too large', async () => {
@@ -143,12 +143,12 @@ describe('footage', function () {
 
   it('the original is kept untouched, and known by its hash', async () => {
     const path = await made(folder, 'kept.mp4', goodFilms['phone.mp4']!);
-    const clip = await imported(path, 'kept.mp4');
+    const film = await imported(path, 'kept.mp4');
     const sum = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex');
-    const kept = await readFile(await server.surroundings.storage.bring(clip.id, 'original'));
+    const kept = await readFile(await server.services.storage.bring(film.id, 'original'));
     expect(sum(kept)).to.equal(sum(await readFile(path)));
     const known = await coach.ask<KnownFilm[]>(footageEndpoints.filmsKnownBy, { sha256: sum(kept) });
-    expect(known.body.map(({ clipId }) => clipId)).to.include(clip.id);
+    expect(known.body.map(({ filmId }) => filmId)).to.include(film.id);
     expect(known.body[0]).to.include({ traineeName: 'Somebody', heldOn: '2026-03-01' });
     expect((await coach.ask(footageEndpoints.filmsKnownBy, { sha256: sum(Buffer.from('another')) })).body).to.deep.equal([]);
   });
@@ -166,9 +166,9 @@ describe('footage', function () {
   });
 
   it('films are sent by range, and only to who is signed in', async () => {
-    const clip = await imported(await made(folder, 'range.mp4', goodFilms['phone.mp4']!), 'range.mp4');
-    await wholly(clip.id);
-    const path = `/api/clips/${clip.id}/film.mp4`;
+    const film = await imported(await made(folder, 'range.mp4', goodFilms['phone.mp4']!), 'range.mp4');
+    await wholly(film.id);
+    const path = `/api/films/${film.id}/film.mp4`;
     const part = await coach.fetch(path, { headers: { range: 'bytes=4-7' } });
     expect(part.status).to.equal(206);
     expect(await part.text()).to.equal('ftyp');
@@ -176,16 +176,16 @@ describe('footage', function () {
     expect((await coach.fetch(path, { headers: { range: 'bytes=99999999-' } })).status).to.equal(416);
     expect((await coach.fetch(path, { method: 'HEAD' })).headers.get('content-length')).to.match(/^[1-9]\d+$/);
     expect((await server.visitor().fetch(path)).status).to.equal(401);
-    const strip = await coach.fetch(`/api/clips/${clip.id}/strip.jpg`);
+    const strip = await coach.fetch(`/api/films/${film.id}/strip.jpg`);
     expect(strip.headers.get('content-type')).to.equal('image/jpeg');
   });
 
   it('loudness begins with the first frame and follows the sound', async () => {
     const make = (path: string) =>
       ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=160x120:r=30:d=3', '-f', 'lavfi', '-i', "aevalsrc='0.5*sin(6000*t)*between(t,1,1.5)':d=3:s=48000", '-c:v', 'libx264', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path);
-    const clip = await imported(await made(folder, 'beep.mp4', make), 'beep.mp4');
-    await wholly(clip.id);
-    const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.clipLoudness, { clipId: clip.id });
+    const film = await imported(await made(folder, 'beep.mp4', make), 'beep.mp4');
+    await wholly(film.id);
+    const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.filmLoudness, { filmId: film.id });
     const loudness = new Uint8Array(body);
     const loud = [...loudness.keys()].filter((step) => loudness[step]! > 150);
     expect(loud[0]).to.be.within(97, 103);
@@ -194,29 +194,29 @@ describe('footage', function () {
 
   it('a failed import can be tried again, a good one cannot', async () => {
     const bad = await imported(await made(folder, 'again.mp4', badFilms['text.mp4']!.make), 'again.mp4');
-    expect((await coach.ask<Clip>(footageEndpoints.retryClip, { clipId: bad.id })).status).to.equal(200);
+    expect((await coach.ask<Film>(footageEndpoints.retryFilm, { filmId: bad.id })).status).to.equal(200);
     expect((await settled(bad.id)).state).to.equal('failed');
     const good = await imported(await made(folder, 'good.mp4', goodFilms['tiny.mp4']!), 'good.mp4');
-    expect((await coach.ask(footageEndpoints.retryClip, { clipId: good.id })).status).to.equal(409);
+    expect((await coach.ask(footageEndpoints.retryFilm, { filmId: good.id })).status).to.equal(409);
   });
 
   it('view and “done” can be changed, each by itself', async () => {
-    const clip = await imported(await made(folder, 'view.mp4', goodFilms['tiny.mp4']!), 'view.mp4');
-    const change = (body: object) => coach.ask<Clip>(footageEndpoints.changeClip, { clipId: clip.id }, body);
+    const film = await imported(await made(folder, 'view.mp4', goodFilms['tiny.mp4']!), 'view.mp4');
+    const change = (body: object) => coach.ask<Film>(footageEndpoints.changeFilm, { filmId: film.id }, body);
     expect((await change({ view: 'rear-side' })).body).to.include({ view: 'rear-side', done: false });
     expect((await change({ done: true })).body).to.include({ view: 'rear-side', done: true });
     expect((await change({ view: 'from above' })).status).to.equal(422);
   });
 
   it('a film with marks is not removed, one without is, with its bytes', async () => {
-    const clip = await imported(await made(folder, 'gone.mp4', goodFilms['phone.mp4']!), 'gone.mp4');
-    const strike = strikeSaid(uuid(), { launchFrame: 1, contactFrame: 2, homeFrame: 3 });
-    const log = (entries: unknown[]) => coach.ask(reviewEndpoints.addToLog, { clipId: clip.id }, { entries });
+    const film = await imported(await made(folder, 'gone.mp4', goodFilms['phone.mp4']!), 'gone.mp4');
+    const strike = thrown(uuid(), { launchFrame: 1, contactFrame: 2, homeFrame: 3 });
+    const log = (entries: unknown[]) => coach.ask(reviewEndpoints.writeMarks, { filmId: film.id }, { marks: entries });
     await log([strike]);
-    expect((await coach.ask(footageEndpoints.removeClip, { clipId: clip.id })).status).to.equal(409);
+    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(409);
     await log([{ ...strike, id: uuid(), removed: true, saidAt: new Date().toISOString() }]);
-    expect((await coach.ask(footageEndpoints.removeClip, { clipId: clip.id })).status).to.equal(204);
-    expect((await coach.ask(footageEndpoints.showClip, { clipId: clip.id })).status).to.equal(404);
-    expect(await server.surroundings.storage.bytes(clip.id, 'original')).to.equal(undefined);
+    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(204);
+    expect((await coach.ask(footageEndpoints.showFilm, { filmId: film.id })).status).to.equal(404);
+    expect(await server.services.storage.bytes(film.id, 'original')).to.equal(undefined);
   });
 });

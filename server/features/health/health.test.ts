@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import { rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { workerSign } from '../../db/schema/index.ts';
+import { filmsFolder } from '../../storage/storage.ts';
 import { startServer, type ServerUnderTest } from '../../test/server-under-test.ts';
 
 describe('health', () => {
@@ -18,16 +19,16 @@ describe('health', () => {
   });
 
   it('is 503 when no worker has spoken for a while, and says that it is the worker', async () => {
-    await server.surroundings.db.update(workerSign).set({ seenAt: new Date(Date.now() - 60_000) });
+    await server.services.db.update(workerSign).set({ seenAt: new Date(Date.now() - 60_000) });
     const { status, body } = await health();
     expect(status).to.equal(503);
     expect(body.worker.state).to.equal('down');
     expect(body.database.state).to.equal('up');
-    await server.surroundings.db.update(workerSign).set({ seenAt: new Date() });
+    await server.services.db.update(workerSign).set({ seenAt: new Date() });
   });
 
   it('is 503 when nothing can be written', async () => {
-    const folder = join(server.surroundings.settings.home, 'clips');
+    const folder = join(server.services.settings.home, filmsFolder);
     await rm(folder, { recursive: true });
     await writeFile(folder, 'a file in the way');
     const { status, body } = await health();
@@ -36,9 +37,9 @@ describe('health', () => {
 
   it('still answers when the database is gone', async () => {
     const lame = await startServer();
-    await lame.surroundings.pool.query(`select pg_terminate_backend(pg_backend_pid())`).catch(() => undefined);
-    lame.surroundings.pool.connect = () => Promise.reject(new Error('gone'));
-    lame.surroundings.pool.query = (() => Promise.reject(new Error('gone'))) as never;
+    await lame.services.pool.query(`select pg_terminate_backend(pg_backend_pid())`).catch(() => undefined);
+    lame.services.pool.connect = () => Promise.reject(new Error('gone'));
+    lame.services.pool.query = (() => Promise.reject(new Error('gone'))) as never;
     const { status, body } = await lame.visitor().ask(healthEndpoints.health);
     expect([status, body.database.state]).to.deep.equal([503, 'down']);
     await lame.stop();

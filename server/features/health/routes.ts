@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { workerSign } from '../../db/schema/index.ts';
 import { serve } from '../../http/serve.ts';
-import type { Surroundings } from '../../surroundings.ts';
+import type { Services } from '../../services.ts';
 
 /** A worker that has been silent for longer than this is taken for dead; it speaks every four seconds. */
 const silentFor = sql`interval '15 seconds'`;
@@ -18,7 +18,7 @@ async function part(check: () => Promise<string>): Promise<Part> {
   }
 }
 
-export function healthRoutes(router: Router, { db, storage }: Surroundings): void {
+export function healthRoutes(router: Router, { db, storage }: Services): void {
   serve(router, healthEndpoints.health, async ({ response }) => {
     const [database, worker, bytes] = await Promise.all([
       part(async () => {

@@ -1,9 +1,9 @@
-import type { ObservationEntry, Review, SessionTally } from '@wax-fist/contract/review';
+import type { ObservationMark, Review, SessionTally } from '@wax-fist/contract/review';
 import { oneViewEach, type Tally } from '@wax-fist/core/review';
-import type { TechniqueId } from '@wax-fist/core/technique';
+import { holdingTechnique, type TechniqueId } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { account, clip, observation, strike, trainingSession } from '../../db/schema/index.ts';
+import { account, film, observation, strike, trainingSession } from '../../db/schema/index.ts';
 
 const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
 
@@ -20,11 +20,11 @@ const observationColumns = {
   saidBy: saidByName,
 };
 
-type ObservationRow = Omit<ObservationEntry, 'kind' | 'saidAt'> & { saidAt: Date; saidBy: string };
-const asEntry = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as const, ...row, saidAt: saidAt.toISOString() });
+type ObservationRow = Omit<ObservationMark, 'kind' | 'saidAt'> & { saidAt: Date; saidBy: string };
+const asMark = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as const, ...row, saidAt: saidAt.toISOString() });
 
-/** What counts now in one clip. */
-export async function reviewOf(db: Database, clipId: string): Promise<Review> {
+/** What counts now in one film. */
+export async function reviewOf(db: Database, filmId: string): Promise<Review> {
   const [strikes, observations] = await Promise.all([
     db
       .select({
@@ -40,7 +40,7 @@ export async function reviewOf(db: Database, clipId: string): Promise<Review> {
       })
       .from(strike)
       .leftJoin(account, eq(account.id, strike.saidBy))
-      .where(and(eq(strike.clipId, clipId), eq(strike.removed, false)))
+      .where(and(eq(strike.filmId, filmId), eq(strike.removed, false)))
       .orderBy(asc(strike.contactFrame)),
     db
       .select(observationColumns)
@@ -49,7 +49,7 @@ export async function reviewOf(db: Database, clipId: string): Promise<Review> {
       .leftJoin(account, eq(account.id, observation.saidBy))
       .where(
         and(
-          eq(strike.clipId, clipId),
+          eq(strike.filmId, filmId),
           eq(strike.removed, false),
           eq(observation.superseded, false),
           or(isNotNull(observation.verdict), isNotNull(observation.note)),
@@ -58,7 +58,7 @@ export async function reviewOf(db: Database, clipId: string): Promise<Review> {
   ]);
   return {
     strikes: strikes.map(({ saidAt, ...row }) => ({ kind: 'strike' as const, ...row, saidAt: saidAt.toISOString() })),
-    observations: observations.map(asEntry),
+    observations: observations.map(asMark),
   };
 }
 
@@ -70,12 +70,12 @@ export async function historyOf(db: Database, strikeId: string) {
     .leftJoin(account, eq(account.id, observation.saidBy))
     .where(eq(observation.strikeId, strikeId))
     .orderBy(desc(observation.saidAt), desc(observation.id));
-  return rows.map(({ saidBy, superseded, ...row }) => ({ entry: asEntry({ ...row, saidBy }), saidBy, counts: !superseded }));
+  return rows.map(({ saidBy, superseded, ...row }) => ({ mark: asMark({ ...row, saidBy }), saidBy, counts: !superseded }));
 }
 
 /** What is said of whoever holds the pads belongs to no single technique of the one who strikes. */
-export const isOfHolder = sql<boolean>`starts_with(${observation.checkpointId}, 'ph.')`;
-const aboutTechnique = sql<string>`case when ${isOfHolder} then 'holding' else ${strike.technique} end`;
+export const isOfHolder = eq(observation.subject, 'holder');
+const aboutTechnique = sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`;
 /** What is said of somebody: of their own strikes, and of their holding for others. */
 export const saidOf = (traineeId: string): SQL =>
   or(
@@ -99,8 +99,8 @@ export async function talliesOf(db: Database, condition: SQL): Promise<SessionTa
     .select({ ...columns, clean: how('clean'), watch: how('watch'), fault: how('fault'), cantSee: how('cant-see') })
     .from(observation)
     .innerJoin(strike, eq(strike.id, observation.strikeId))
-    .innerJoin(clip, eq(clip.id, strike.clipId))
-    .innerJoin(trainingSession, eq(trainingSession.id, clip.sessionId))
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .where(and(condition, eq(observation.superseded, false), isNotNull(observation.verdict), eq(strike.removed, false)))
     .groupBy(
       trainingSession.id,

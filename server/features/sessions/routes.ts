@@ -2,13 +2,13 @@ import { sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
 import { desc, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
-import { clip, school, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { film, school, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
-import type { Surroundings } from '../../surroundings.ts';
-import { newestVersion } from '../technique/versions.ts';
-import { clipsOf } from '../footage/queries.ts';
-import { groundFor, schoolNow } from './ground.ts';
+import type { Services } from '../../services.ts';
+import { newestVersion } from '../checklists/versions.ts';
+import { filmsOf } from '../footage/queries.ts';
+import { standardFor, schoolNow } from './standard.ts';
 import { clubDay } from './club-day.ts';
 
 const sessionColumns = {
@@ -28,15 +28,15 @@ const sessionColumns = {
 
 const holder = alias(trainee, 'holder');
 
-export function sessionRoutes(router: Router, { db }: Surroundings): void {
+export function sessionRoutes(router: Router, { db }: Services): void {
   serve(router, sessionEndpoints.listSessions, ({ params }) =>
     db
       .select({
         ...sessionColumns,
         traineeName: trainee.name,
-        clips: sql<number>`(select count(*)::int from ${clip} where ${clip.sessionId} = ${trainingSession.id})`,
-        strikes: sql<number>`(select count(*)::int from ${strike} join ${clip} on ${clip.id} = ${strike.clipId}
-          where ${clip.sessionId} = ${trainingSession.id} and not ${strike.removed})`,
+        films: sql<number>`(select count(*)::int from ${film} where ${film.sessionId} = ${trainingSession.id})`,
+        strikes: sql<number>`(select count(*)::int from ${strike} join ${film} on ${film.id} = ${strike.filmId}
+          where ${film.sessionId} = ${trainingSession.id} and not ${strike.removed})`,
       })
       .from(trainingSession)
       .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
@@ -58,10 +58,10 @@ export function sessionRoutes(router: Router, { db }: Surroundings): void {
     }
     if (body.holderId) found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, body.holderId)), 'holder');
     const { id, traineeId, ...fields } = body;
-    const ground = await groundFor(db, person.schoolId);
+    const standard = await standardFor(db, person.schoolId);
     const saved = await db
       .insert(trainingSession)
-      .values({ ...body, ...ground })
+      .values({ ...body, ...standard })
       .onConflictDoUpdate({ target: trainingSession.id, set: fields, setWhere: eq(trainingSession.traineeId, traineeId) })
       .returning(sessionColumns);
     return found(saved, 'session');
@@ -79,16 +79,16 @@ export function sessionRoutes(router: Router, { db }: Surroundings): void {
   });
 
   serve(router, sessionEndpoints.showSession, async ({ params }) => {
-    const [rows, clips] = await Promise.all([
+    const [rows, films] = await Promise.all([
       db
         .select({ session: sessionColumns, trainee, holder })
         .from(trainingSession)
         .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
         .leftJoin(holder, eq(holder.id, trainingSession.holderId))
         .where(eq(trainingSession.id, params.sessionId)),
-      clipsOf(db, eq(clip.sessionId, params.sessionId)),
+      filmsOf(db, eq(film.sessionId, params.sessionId)),
     ]);
     const { session, trainee: person, holder: holding } = found(rows, 'session');
-    return { ...session, trainee: person, holder: holding, clips };
+    return { ...session, trainee: person, holder: holding, films };
   });
 }

@@ -39,7 +39,7 @@ describe('trainees and sessions', () => {
       sessions: 0,
       lastSession: null,
       openCorrections: 0,
-      clipsToReview: 0,
+      filmsToReview: 0,
     });
   });
 
@@ -57,7 +57,7 @@ describe('trainees and sessions', () => {
     const body = draft({ place: 'Boathouse', kit: '14 oz', schoolNote: 'long guard', rung: 4 });
     expect((await save(body)).body).to.deep.include(body);
     const { body: shown } = await coach.ask(sessionEndpoints.showSession, { sessionId: body.id });
-    expect(shown).to.deep.include({ rung: 4, schoolNote: 'long guard', clips: [] });
+    expect(shown).to.deep.include({ rung: 4, schoolNote: 'long guard', films: [] });
     expect(shown.trainee.name).to.equal('Somebody');
   });
 
@@ -100,7 +100,7 @@ describe('trainees and sessions', () => {
     const other = await addScene(server, '2026-02-01');
     await addScene(server, '2026-02-08', 3, other.traineeId);
     const { body } = await coach.ask(sessionEndpoints.listSessions, { traineeId: other.traineeId });
-    expect(body.map(({ heldOn, clips, strikes }: Record<string, unknown>) => [heldOn, clips, strikes])).to.deep.equal([
+    expect(body.map(({ heldOn, films, strikes }: Record<string, unknown>) => [heldOn, films, strikes])).to.deep.equal([
       ['2026-02-08', 1, 0],
       ['2026-02-01', 1, 0],
     ]);
@@ -108,7 +108,7 @@ describe('trainees and sessions', () => {
     expect(all.find(({ id }: { id: string }) => id === other.traineeId)).to.include({
       sessions: 2,
       lastSession: '2026-02-08',
-      clipsToReview: 2,
+      filmsToReview: 2,
     });
   });
 });

@@ -1,24 +1,24 @@
 import { todayEndpoints } from '@wax-fist/contract/today';
 import { asc, desc, eq } from 'drizzle-orm';
 import type { Router } from 'express';
-import { clip, trainee, trainingSession } from '../../db/schema/index.ts';
+import { film, trainee, trainingSession } from '../../db/schema/index.ts';
 import { serve } from '../../http/serve.ts';
-import type { Surroundings } from '../../surroundings.ts';
+import type { Services } from '../../services.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
-import { asClip, clipColumns } from '../footage/queries.ts';
+import { asFilm, filmColumns } from '../footage/queries.ts';
 
-export function todayRoutes(router: Router, { db }: Surroundings): void {
+export function todayRoutes(router: Router, { db }: Services): void {
   serve(router, todayEndpoints.today, async () => {
     const [footage, corrections] = await Promise.all([
       db
-        .select({ clip: clipColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
-        .from(clip)
-        .innerJoin(trainingSession, eq(trainingSession.id, clip.sessionId))
+        .select({ film: filmColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
+        .from(film)
+        .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
         .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
-        .where(eq(clip.done, false))
-        .orderBy(desc(trainingSession.heldOn), asc(clip.addedAt)),
+        .where(eq(film.done, false))
+        .orderBy(desc(trainingSession.heldOn), asc(film.addedAt)),
       correctionsOf(db, isOpen),
     ]);
-    return { footage: footage.map((row) => ({ ...row, clip: asClip(row.clip) })), corrections };
+    return { footage: footage.map((row) => ({ ...row, film: asFilm(row.film) })), corrections };
   });
 }

@@ -4,10 +4,10 @@ import type { Router } from 'express';
 import { school, trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
-import type { Surroundings } from '../../surroundings.ts';
+import type { Services } from '../../services.ts';
 import { traineeRows } from './queries.ts';
 
-export function traineeRoutes(router: Router, { db }: Surroundings): void {
+export function traineeRoutes(router: Router, { db }: Services): void {
   serve(router, traineeEndpoints.listTrainees, () => traineeRows(db));
   serve(router, traineeEndpoints.saveTrainee, async ({ params, body }) => {
     sameId(params.traineeId, body.id);

@@ -1,7 +1,7 @@
 import type { PoseChange } from '../../body/pose.ts';
-import type { Limb, Part } from '../part.ts';
+import type { Limb, MotionPart } from '../part.ts';
 import type { Thrown } from '../technique/thrown.ts';
-import type { FaultModel, Step } from './model.ts';
+import type { FaultModel, Footstep } from './model.ts';
 
 const steppingMoves = ['step-and-recover', 'shuffle'] as const;
 const steppingSeries = [
@@ -14,20 +14,21 @@ const steppingSeries = [
 ] as const;
 const recovering: readonly Thrown[] = [...steppingMoves, ...steppingSeries, 'jab-cross-diagonal', 'pull-back'];
 
-const footOf = ({ change }: Part): Limb | undefined =>
+const footOf = ({ change }: MotionPart): Limb | undefined =>
   'leadFoot.x' in change || 'leadFoot.y' in change ? 'lead' : 'rearFoot.x' in change || 'rearFoot.y' in change ? 'rear' : undefined; // prettier-ignore
 const other = (foot: Limb): Limb => (foot === 'lead' ? 'rear' : 'lead');
-const isSecond = (part: Part, step: Step | undefined): boolean => step !== undefined && footOf(part) === other(step.first);
+const isSecond = (part: MotionPart, step: Footstep | undefined): boolean =>
+  step !== undefined && footOf(part) === other(step.first);
 const times = (change: PoseChange, factor: number): PoseChange =>
   Object.fromEntries(Object.entries(change).map(([channel, value]) => [channel, value * factor]));
-const isLift = (part: Part): boolean => 'passing' in part;
+const isLift = (part: MotionPart): boolean => 'passing' in part;
 
 /** The shares at which a foot moves, of the first part that moves it. */
-const held = (parts: readonly Part[], foot: Limb) =>
-  parts.find((part): part is Extract<Part, { come: unknown }> => 'come' in part && footOf(part) === foot);
+const held = (parts: readonly MotionPart[], foot: Limb) =>
+  parts.find((part): part is Extract<MotionPart, { come: unknown }> => 'come' in part && footOf(part) === foot);
 
 /** A foot comes down later, by a share of the way there. */
-function later(parts: readonly Part[], foot: Limb, by: number): Part[] {
+function later(parts: readonly MotionPart[], foot: Limb, by: number): MotionPart[] {
   const put = ([from, to]: readonly [number, number]): [number, number] => [from + by * 0.4, to + by];
   return parts.map((part) => {
     if (footOf(part) !== foot) return part;

@@ -1,12 +1,12 @@
 import { upAndBack } from '../shape.ts';
 import { kickTechniques } from '../technique/kick.ts';
-import type { Part } from '../part.ts';
+import type { MotionPart } from '../part.ts';
 import type { FaultModel } from './model.ts';
 
 const rounds = ['rear-round', 'lead-round', 'switch-round', 'step-off-round'] as const;
 
 /** The parts of a movement, more or less of them. */
-export const scaledParts = (parts: readonly Part[], factor: number): Part[] =>
+export const scaledParts = (parts: readonly MotionPart[], factor: number): MotionPart[] =>
   parts.map((part) => ({ ...part, change: Object.fromEntries(Object.entries(part.change).map(([channel, value]) => [channel, value * factor])) })); // prettier-ignore
 
 export const kickFaults: readonly FaultModel[] = [

@@ -1,18 +1,18 @@
 import type { ShippedCheckpointId } from '@wax-fist/core/technique';
-import type { Contribution, Limb, Part, StrikeMoments } from '../part.ts';
+import type { Contribution, Limb, MotionPart, StrikeTimes } from '../part.ts';
 import type { StrikeModel } from '../technique/hand.ts';
 import type { KickModel } from '../technique/kick.ts';
 import type { Thrown } from '../technique/thrown.ts';
 import type { SingleModel } from '../technique/single.ts';
 
 /** Where the feet go in a step. Metres. */
-export interface Step {
+export interface Footstep {
   first: Limb;
   by: { x?: number; z?: number };
 }
 
 /** The moments of what is thrown, and when anything of it begins. */
-export interface FaultMoments extends StrikeMoments {
+export interface FaultMoments extends StrikeTimes {
   begins: number;
 }
 
@@ -26,7 +26,7 @@ export interface FaultModel {
   reshapeHand?(model: StrikeModel, strength: number): StrikeModel;
   reshapeKick?(model: KickModel, strength: number): KickModel;
   /** Changes the parts of a move, or the feet of a series that steps. */
-  reshapeParts?(parts: readonly Part[], strength: number, step: Step | undefined): Part[];
+  reshapeParts?(parts: readonly MotionPart[], strength: number, step: Footstep | undefined): MotionPart[];
   /** Adds movement around it, whatever is thrown. */
   around?(moments: FaultMoments, strength: number, model: SingleModel): Contribution[];
   /** What it adds is held: of several strikes that follow each other closely the furthest counts, not the sum. */

@@ -1,10 +1,10 @@
 import type { Channel, PoseChange } from '../../body/pose.ts';
-import type { Part } from '../part.ts';
+import type { MotionPart } from '../part.ts';
 import { scaledParts } from './kick.ts';
 import type { FaultModel } from './model.ts';
 
 /** One channel of a movement, more or less of it, and something else instead. */
-const instead = (parts: readonly Part[], which: RegExp, factor: number, added: Partial<Record<Channel, number>> = {}): Part[] => [
+const instead = (parts: readonly MotionPart[], which: RegExp, factor: number, added: Partial<Record<Channel, number>> = {}): MotionPart[] => [
   ...parts.map((part) => ({
     ...part,
     change: Object.fromEntries(Object.entries(part.change).map(([channel, value]) => [channel, which.test(channel) ? value * factor : value])),

@@ -1,10 +1,10 @@
 import { Vector3 } from 'three';
-import { jointAngle, reachAt, solve, type Body, type Side } from '../../body/skeleton.ts';
+import { jointAngle, reachAt, solve, type Body, type BodySide } from '../../body/skeleton.ts';
 import { baseStance, type Channel, type PoseChange } from '../../body/pose.ts';
-import type { Contribution, StrikeMoments } from '../part.ts';
+import type { Contribution, StrikeTimes } from '../part.ts';
 import { bodyRise, snapBack, strikeRise, swell, upAndBack } from '../shape.ts';
 import type { StrikeModel } from '../technique/hand.ts';
-import type { RoundPlan } from './round.ts';
+import type { PlannedRound } from './round.ts';
 
 /** From the first foot that moves until the launch of a strike that is stepped in for. */
 export const approach = 0.42;
@@ -18,7 +18,7 @@ const split = (body: PoseChange): [hips: PoseChange, rest: PoseChange] => {
 };
 
 /** The point that lands: the front of the glove, or the elbow's skin. */
-export function gloveFront({ joints }: Pick<Body, 'joints'>, side: Side, meets: StrikeModel['meets']): Vector3 {
+export function gloveFront({ joints }: Pick<Body, 'joints'>, side: BodySide, meets: StrikeModel['meets']): Vector3 {
   const [elbow, wrist] = [joints[`${side}Elbow`], joints[`${side}Wrist`]];
   if (meets === 'elbow') return elbow.clone().add(new Vector3(0, 0, elbowDepth));
   return gloveTip(elbow, wrist);
@@ -27,7 +27,7 @@ const gloveTip = (elbow: Vector3, wrist: Vector3): Vector3 =>
   wrist.clone().addScaledVector(wrist.clone().sub(elbow).normalize(), gloveLength);
 
 /** The strike's own movement apart from its hand: hips a shade before the fist, feet before the hips. */
-function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeMoments): Contribution[] {
+function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeTimes): Contribution[] {
   const { hipLag, feetLag } = model;
   const [hips, rest] = split(model.body);
   // The last of a step is so slow that the foot is down a little before.
@@ -44,7 +44,7 @@ function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeMome
 }
 
 /** In with the lead foot first, out with the rear foot first, the hips between them. */
-function advanceOf({ advance, stay }: StrikeModel, { launch, home: struck }: StrikeMoments): Contribution[] {
+function advanceOf({ advance, stay }: StrikeModel, { launch, home: struck }: StrikeTimes): Contribution[] {
   if (advance === 0) return [];
   const home = struck + stay;
   return [
@@ -64,7 +64,7 @@ const restingHips = resting.leftHip.clone().add(resting.rightHip).multiplyScalar
 const straightArm = 176.5;
 
 /** Plans a strike with the hand; gives the elbow's angle at contact, degrees. */
-export function planHand(plan: RoundPlan, model: StrikeModel, moments: StrikeMoments): number {
+export function planHand(plan: PlannedRound, model: StrikeModel, moments: StrikeTimes): number {
   const { launch, contact, leave, home } = moments;
   const { random, station } = plan;
   const target = new Vector3(
@@ -80,13 +80,13 @@ export function planHand(plan: RoundPlan, model: StrikeModel, moments: StrikeMom
     { change: hand, shape: upAndBack(launch, contact, leave, home, strikeRise, snapBack) },
   ]);
   plan.addHeld(advanceOf(model, moments), 'advance');
-  const side: Side = model.hand === 'lead' ? 'left' : 'right';
+  const side: BodySide = model.hand === 'lead' ? 'left' : 'right';
   return settle(plan, model, side, contact, target, lean, hand);
 }
 
 /** Brings what lands to the target: moves the hand onto it and the hips to where the elbow has the angle asked for. */
 function settle(
-  plan: RoundPlan, model: StrikeModel, side: Side, contact: number, target: Vector3,
+  plan: PlannedRound, model: StrikeModel, side: BodySide, contact: number, target: Vector3,
   lean: { 'pelvis.z': number }, hand: Record<string, number>,
 ): number {
   const wanted = model.elbowAngle + plan.random.normal(0, 2);

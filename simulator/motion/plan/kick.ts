@@ -1,8 +1,8 @@
 import type { Vector3 } from 'three';
 import { summed, type PoseChange } from '../../body/pose.ts';
-import type { Body, Side } from '../../body/skeleton.ts';
+import type { Body, BodySide } from '../../body/skeleton.ts';
 import { bagFace, bagRadius } from '../station.ts';
-import { contributionsOf, step, type Contribution, type Part, type StrikeMoments } from '../part.ts';
+import { contributionsOf, stepOf, type Contribution, type MotionPart, type StrikeTimes } from '../part.ts';
 import type { KickModel } from '../technique/kick.ts';
 import { strikeRise, swell, upAndBack } from '../shape.ts';
 
@@ -11,7 +11,7 @@ const shinDepth = 0.045;
 const soleDepth = 0.03;
 
 /** What a kick does to the body over time; `reach` is what brings it to the bag, found afterwards. */
-export function kickContributions(model: KickModel, moments: StrikeMoments, reach: PoseChange): Contribution[] {
+export function kickContributions(model: KickModel, moments: StrikeTimes, reach: PoseChange): Contribution[] {
   const { launch, contact, leave, home } = moments;
   const foot = `${model.foot}Foot` as const;
   const onwards = model.way === 'straight' ? { [`${foot}.z`]: model.through, 'pelvis.z': model.through * 0.5 } : { [`${foot}.x`]: model.through * (model.foot === 'rear' ? 1 : -1) }; // prettier-ignore
@@ -32,25 +32,25 @@ export function kickContributions(model: KickModel, moments: StrikeMoments, reac
 }
 
 /** Both feet and the hips too far forward, from well before the launch. */
-function crowdedIn({ crowded }: KickModel): Part[] {
+function crowdedIn({ crowded }: KickModel): MotionPart[] {
   if (crowded === 0) return [];
   const by = { z: crowded };
   return [
     { change: { 'pelvis.z': crowded }, come: [-2.2, -1.1], go: [1.2, 2.2] },
-    ...step('lead', by, [-2.2, -1.6], [1.6, 2.2]),
-    ...step('rear', by, [-1.7, -1.1], [1.1, 1.7]),
+    ...stepOf('lead', by, [-2.2, -1.6], [1.6, 2.2]),
+    ...stepOf('rear', by, [-1.7, -1.1], [1.1, 1.7]),
   ];
 }
 
 /** The point of the leg that meets the bag. */
-export function meetingPoint({ joints }: Pick<Body, 'joints'>, side: Side, { meets }: KickModel): Vector3 {
+export function meetingPoint({ joints }: Pick<Body, 'joints'>, side: BodySide, { meets }: KickModel): Vector3 {
   const [knee, ankle] = [joints[`${side}Knee`], joints[`${side}Ankle`]];
   if (meets <= 1) return knee.clone().lerp(ankle, meets);
   return joints[`${side}Heel`].clone().lerp(joints[`${side}Toe`], 0.6);
 }
 
 /** Brings leg and bag together: a round kick closes in from its side, a straight one comes forward, hips and all. */
-export function reachBag(model: KickModel, side: Side, bodyAtContact: () => Body, travel: number, reach: PoseChange): void {
+export function reachBag(model: KickModel, side: BodySide, bodyAtContact: () => Body, travel: number, reach: PoseChange): void {
   const foot = `${model.foot}Foot` as const;
   for (let round = 0; round < 12; round++) {
     const point = meetingPoint(bodyAtContact(), side, model);

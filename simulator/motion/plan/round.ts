@@ -2,7 +2,7 @@ import { addChange, baseStance, type Channel, type Pose, type PoseChange } from 
 import { seededRandom, type Random } from '../../random.ts';
 import type { Scene } from '../../scene.ts';
 import { bagTravel } from '../bag.ts';
-import type { Hit } from '../thrown-round.ts';
+import type { Impact } from '../thrown-round.ts';
 import { stancesOf } from '../habit.ts';
 import type { Contribution } from '../part.ts';
 import { stations, type Station } from '../station.ts';
@@ -11,11 +11,11 @@ import { stations, type Station } from '../station.ts';
 export type HeldGroup = 'advance' | 'posture';
 
 /** A round while it is being planned. */
-export interface RoundPlan {
+export interface PlannedRound {
   scene: Scene;
   random: Random;
   station: Station;
-  hits: Hit[];
+  hits: Impact[];
   /** How often each has been thrown so far. */
   thrown: Map<string, number>;
   add(contributions: readonly Contribution[]): void;
@@ -64,12 +64,12 @@ function addFurthest(pose: Pose, held: readonly Contribution[], seconds: number)
   addChange(pose, furthest, 1);
 }
 
-export function planRound(scene: Scene, tiredAt: (seconds: number) => number): RoundPlan {
+export function planRound(scene: Scene, tiredAt: (seconds: number) => number): PlannedRound {
   const random = seededRandom(scene.seed);
   const sway = idleSway(random);
   const contributions: Contribution[] = [];
   const held: Record<HeldGroup, Contribution[]> = { advance: [], posture: [] };
-  const hits: Hit[] = [];
+  const hits: Impact[] = [];
   const station = stations[scene.station ?? 'heavy-bag'];
   const stood = { ...baseStance };
   if (scene.station === 'speed-bag') addChange(stood, atSpeedBag, 1);

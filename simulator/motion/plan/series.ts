@@ -1,5 +1,5 @@
-import { contributionsOf, step, type Contribution, type Limb, type Part, type StrikeMoments } from '../part.ts';
-import type { FaultModel, Step } from '../fault/model.ts';
+import { contributionsOf, stepOf, type Contribution, type Limb, type MotionPart, type StrikeTimes } from '../part.ts';
+import type { FaultModel, Footstep } from '../fault/model.ts';
 import type { PoseChange } from '../../body/pose.ts';
 import { swell, upAndBack } from '../shape.ts';
 import type { SeriesModel, SeriesStep } from '../technique/series.ts';
@@ -27,30 +27,30 @@ export const betweenSeries = (model: SeriesModel): number =>
   (model.between ?? 0) + (model.step ? (model.step.recovers === 'before-the-last' ? 0.3 : 0.06) : 0);
 
 /** When the feet of a series move: begin, both down, leave, back. */
-export function stepMoments({ recovers }: SeriesStep, parts: readonly StrikeMoments[]): StrikeMoments {
+export function stepMoments({ recovers }: SeriesStep, parts: readonly StrikeTimes[]): StrikeTimes {
   const [first, last] = [parts[0]!, parts.at(-1)!];
   const down = recovers === 'before-the-last' ? last.launch - downBefore : parts.length === 1 ? first.contact + recoverAfter : Math.max(first.contact + 0.14, last.launch + 0.05);
   return { launch: first.launch - feetBefore, contact: down, leave: last.home + 0.3, home: last.home + 0.85 };
 } // prettier-ignore
 
-/** The stance begins away by as much as it will step; the first foot is down with the first strike, then the other recovers. */
-export function seriesFeet(plan: SeriesStep, parts: readonly StrikeMoments[], faults: readonly ShownFault[]): Contribution[] {
+/** The stance begins away by as much as it will stepOf; the first foot is down with the first strike, then the other recovers. */
+export function seriesFeet(plan: SeriesStep, parts: readonly StrikeTimes[], faults: readonly ShownFault[]): Contribution[] {
   const moments = stepMoments(plan, parts);
   const landed = (parts[0]!.contact + 0.02 - moments.launch) / (moments.contact - moments.launch);
-  const own: Step = { first: plan.first, by: plan.by };
+  const own: Footstep = { first: plan.first, by: plan.by };
   const homewards = [0, 1] as const;
-  let steps: readonly Part[] = [
+  let steps: readonly MotionPart[] = [
     { change: { 'pelvis.x': plan.by.x ?? 0, 'pelvis.z': plan.by.z ?? 0 }, come: [0.05, 0.98], go: homewards },
-    ...step(plan.first, plan.by, [0, landed], homewards),
-    ...step(other(plan.first), plan.by, [Math.min(0.9, landed + 0.02), 1], homewards),
+    ...stepOf(plan.first, plan.by, [0, landed], homewards),
+    ...stepOf(other(plan.first), plan.by, [Math.min(0.9, landed + 0.02), 1], homewards),
   ];
   for (const { model, strength } of faults) steps = model.reshapeParts?.(steps, strength, own) ?? steps;
   // Nobody walks back: what went away beforehand and what came in cancel out, and fade together.
   return [...awayFirst(plan, moments), ...contributionsOf(steps.filter((part) => !('passing' in part) || part.passing === 'in'), moments)]; // prettier-ignore
 }
 
-/** A step away from where the series is thrown, the foot that comes in last going first. */
-function awayFirst({ first, by: { x = 0, z = 0 } }: SeriesStep, { launch, leave, home }: StrikeMoments): Contribution[] {
+/** A stepOf away from where the series is thrown, the foot that comes in last going first. */
+function awayFirst({ first, by: { x = 0, z = 0 } }: SeriesStep, { launch, leave, home }: StrikeTimes): Contribution[] {
   const [begin, end] = [launch - away.from, launch - away.until];
   const middle = (begin + end) / 2;
   const second = other(first);

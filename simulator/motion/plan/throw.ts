@@ -1,17 +1,17 @@
-import { solve, type Side } from '../../body/skeleton.ts';
+import { solve, type BodySide } from '../../body/skeleton.ts';
 import type { Random } from '../../random.ts';
 import type { SceneHolder } from '../../scene.ts';
 import { faultModel } from '../fault/index.ts';
 import { holderFaults, type HeldFault } from '../fault/holder.ts';
 import type { FaultMoments } from '../fault/model.ts';
 import { taught } from '../habit.ts';
-import { contributionsOf, type Part, type StrikeMoments } from '../part.ts';
+import { contributionsOf, type MotionPart, type StrikeTimes } from '../part.ts';
 import { fromRear, isMove, waysOf, type Single, type SingleModel } from '../technique/single.ts';
 import { partsOf, seriesOf, type Thrown } from '../technique/thrown.ts';
 import type { ThrownPart, ThrownStrike } from '../thrown-round.ts';
 import { planHand } from './hand.ts';
 import { kickContributions, reachBag } from './kick.ts';
-import type { RoundPlan } from './round.ts';
+import type { PlannedRound } from './round.ts';
 import { beforeSeries, betweenSeries, seriesFeet, stepMoments, type ShownFault } from './series.ts';
 import { aheadOf, gap } from './spacing.ts';
 
@@ -19,11 +19,11 @@ import { aheadOf, gap } from './spacing.ts';
 const slowed = 0.25;
 
 /** No two repetitions take the same time. */
-function momentsOf(
-  { random, tiredAt }: RoundPlan,
+function hitsAndRoundsOf(
+  { random, tiredAt }: PlannedRound,
   { outTime, dwellTime, returnTime }: SingleModel,
   launch: number,
-): StrikeMoments {
+): StrikeTimes {
   // prettier-ignore
   const pace = 1 + slowed * tiredAt(launch);
   const contact = launch + outTime * random.normal(1, 0.06) * pace;
@@ -41,12 +41,12 @@ function reshaped(model: SingleModel, faults: readonly ShownFault[]): SingleMode
 }
 
 /** Puts one movement into the round; gives the elbow's angle at contact. */
-function planOne(plan: RoundPlan, model: SingleModel, moments: StrikeMoments): number {
+function planOne(plan: PlannedRound, model: SingleModel, moments: StrikeTimes): number {
   if (model.kind === 'hand') return planHand(plan, model, moments);
   if (model.kind === 'move') return (plan.add(contributionsOf(model.parts, moments)), 0);
   const reach = {};
   plan.add(kickContributions(model, moments, reach));
-  const side: Side = model.foot === 'lead' ? 'left' : 'right';
+  const side: BodySide = model.foot === 'lead' ? 'left' : 'right';
   reachBag(model, side, () => solve(plan.poseAt(moments.contact)), plan.travelAt(moments.contact), reach);
   return 0;
 }
@@ -65,13 +65,13 @@ const aimedWide = (model: SingleModel, wide: number): SingleModel =>
   model.kind === 'hand' && wide > 0 ? { ...model, aside: model.aside + (model.hand === 'lead' ? 1 : -1) * wideBy * wide } : model;
 
 /** The faults that are shown this time. */
-const shownIn = ({ scene, random }: RoundPlan, technique: Thrown): ShownFault[] =>
+const shownIn = ({ scene, random }: PlannedRound, technique: Thrown): ShownFault[] =>
   scene.faults
     .filter((fault) => fault.strike === technique)
     .filter((fault) => random.next() < fault.share)
     .map((fault) => ({ model: faultModel(fault.fault)!, strength: random.between(...fault.strength) }));
 /** One way after the other. */
-function wayOf({ thrown }: RoundPlan, technique: Single): SingleModel {
+function wayOf({ thrown }: PlannedRound, technique: Single): SingleModel {
   const ways = waysOf(technique);
   const before = thrown.get(technique) ?? 0;
   thrown.set(technique, before + 1);
@@ -79,7 +79,7 @@ function wayOf({ thrown }: RoundPlan, technique: Single): SingleModel {
 }
 
 /** What is hit answers, and is heard. */
-function land({ scene, random, hits }: RoundPlan, model: SingleModel, { contact }: StrikeMoments, faults: readonly ShownFault[]): void {
+function land({ scene, random, hits }: PlannedRound, model: SingleModel, { contact }: StrikeTimes, faults: readonly ShownFault[]): void {
   if (model.kind === 'move') return;
   const push = model.bagPush * random.normal(1, 0.15);
   const weight = (fromRear(model) ? 0.62 : 0.42) * (model.kind === 'kick' ? 1.3 : 1) * random.normal(1, 0.1);
@@ -88,7 +88,7 @@ function land({ scene, random, hits }: RoundPlan, model: SingleModel, { contact 
   hits.push({ at: contact, push, on: scene.station ?? 'heavy-bag', weight, snap });
 } // prettier-ignore
 
-function addAround(plan: RoundPlan, faults: readonly ShownFault[], moments: FaultMoments, model: SingleModel): void {
+function addAround(plan: PlannedRound, faults: readonly ShownFault[], moments: FaultMoments, model: SingleModel): void {
   for (const { model: fault, strength } of faults) {
     const around = fault.around?.(moments, strength, model) ?? [];
     if (fault.held) plan.addHeld(around, 'posture');
@@ -97,20 +97,20 @@ function addAround(plan: RoundPlan, faults: readonly ShownFault[], moments: Faul
 }
 
 /** Throws one thing: draws its faults and moments, plans its parts, and tells what is true of it. */
-export function throwOne(plan: RoundPlan, technique: Thrown, place: number, launch: number): ThrownStrike {
+export function throwOne(plan: PlannedRound, technique: Thrown, place: number, launch: number): ThrownStrike {
   const { scene, random } = plan;
   const faults = shownIn(plan, technique);
   const held = scene.holder && drawHolderFaults(scene.holder, random);
   const wide = held?.find(({ id }) => id === 'pads-wide')?.strength ?? 0;
   const series = seriesOf(technique);
-  const drawn: { technique: Single; model: SingleModel; moments: StrikeMoments; own: ShownFault[] }[] = [];
+  const drawn: { technique: Single; model: SingleModel; moments: StrikeTimes; own: ShownFault[] }[] = [];
   let next = launch;
   for (const part of partsOf(technique)) {
     const own = series ? faults.filter(({ model }) => model.of.includes(part)) : faults;
     const model = aimedWide(reshaped(taught(wayOf(plan, part), scene.habits ?? []), own), wide);
     const before = drawn.at(-1);
     const wait = before ? gap(before.model, model) + (series ? betweenSeries(series) : 0) : 0;
-    const moments = momentsOf(plan, model, next + wait);
+    const moments = hitsAndRoundsOf(plan, model, next + wait);
     drawn.push({ technique: part, model, moments, own });
     next = moments.leave + 0.09 * random.normal(1, 0.15);
   } // prettier-ignore
@@ -128,7 +128,7 @@ export function throwOne(plan: RoundPlan, technique: Thrown, place: number, laun
   const parts = drawn.map(({ technique: part, model, moments, own }): ThrownPart => {
     addAround(plan, own, { ...moments, begins: moments.launch - aheadOf(model) }, model);
     if (series?.beside && moments === all.at(-1)) {
-      const beside = faults.reduce<readonly Part[]>((shape, { model: fault, strength }) => fault.reshapeParts?.(shape, strength, undefined) ?? shape, series.beside); // prettier-ignore
+      const beside = faults.reduce<readonly MotionPart[]>((shape, { model: fault, strength }) => fault.reshapeParts?.(shape, strength, undefined) ?? shape, series.beside); // prettier-ignore
       plan.add(contributionsOf(beside, moments));
     }
     const elbowAngle = planOne(plan, model, moments);

@@ -1,20 +1,20 @@
 import type { PoseChange } from '../../body/pose.ts';
-import { step, type Part } from '../part.ts';
+import { stepOf, type MotionPart } from '../part.ts';
 import { whole, type MoveModel } from './move.ts';
 
-const held = (change: PoseChange): Part => ({ change, ...whole });
+const held = (change: PoseChange): MotionPart => ({ change, ...whole });
 const times = { kind: 'move', outTime: 0.24, dwellTime: 0.08, returnTime: 0.3 } as const;
-const inPlace = (...parts: Part[]): MoveModel => ({ ...times, parts });
+const inPlace = (...parts: MotionPart[]): MoveModel => ({ ...times, parts });
 
 /** Head over the front knee or over the rear one; the hips stay under it. */
-const slipTo = (side: 1 | -1): Part =>
+const slipTo = (side: 1 | -1): MotionPart =>
   held({
     'pelvis.x': side * 0.07, 'pelvis.y': -0.06, 'pelvis.roll': side * -4, 'chest.roll': side * -15, 'chest.yaw': side * -14, 'chest.pitch': 3,
     'head.roll': side * -6, 'leadHand.x': side * 0.07, 'rearHand.x': side * 0.07, 'leadHand.y': -0.03, 'rearHand.y': -0.03,
   }); // prettier-ignore
 
 /** Down with the knees, across at the bottom, up on the other side. */
-const under = (side: 1 | -1, across: number): Part[] => [
+const under = (side: 1 | -1, across: number): MotionPart[] => [
   { change: { 'pelvis.y': -0.24, 'chest.pitch': 7, 'head.pitch': -6, 'pelvis.pitch': 2 }, come: [0, 1], go: [0.05, 1] },
   { change: { 'pelvis.x': side * across, 'chest.roll': side * -5, 'leadHand.x': side * 0.02, 'rearHand.x': side * 0.02 }, come: [0.3, 1], go: [0.35, 1] },
   { change: { 'pelvis.x': side * -0.06, 'chest.roll': side * 6 }, passing: 'in', share: [0, 0.7] },
@@ -27,8 +27,8 @@ const weaveTo = (side: 1 | -1): MoveModel => ({
   first: side === 1 ? 'lead' : 'rear',
   parts: [
     ...under(side, 0.2),
-    ...step(side === 1 ? 'lead' : 'rear', { x: side * 0.14 }, [0, 0.6], [0.5, 1]),
-    ...step(side === 1 ? 'rear' : 'lead', { x: side * 0.14 }, [0.5, 1], [0, 0.5]),
+    ...stepOf(side === 1 ? 'lead' : 'rear', { x: side * 0.14 }, [0, 0.6], [0.5, 1]),
+    ...stepOf(side === 1 ? 'rear' : 'lead', { x: side * 0.14 }, [0.5, 1], [0, 0.5]),
   ],
 });
 
@@ -83,8 +83,8 @@ export const defenceModels = {
       first: 'rear',
       parts: [
         { change: { 'pelvis.z': -0.24, 'chest.pitch': -4, 'head.pitch': 3 }, come: [0.05, 1], go: [0, 0.95] },
-        ...step('rear', { z: -0.24 }, [0, 0.6], [0.45, 1]),
-        ...step('lead', { z: -0.24 }, [0.4, 1], [0, 0.6]),
+        ...stepOf('rear', { z: -0.24 }, [0, 0.6], [0.45, 1]),
+        ...stepOf('lead', { z: -0.24 }, [0.4, 1], [0, 0.6]),
       ],
     },
   ],
@@ -119,8 +119,8 @@ export const defenceModels = {
           'pelvis.y': -0.56, 'pelvis.z': -0.34, 'pelvis.pitch': 50, 'pelvis.yaw': 30, 'chest.pitch': 52, 'chest.yaw': 32, 'head.pitch': -26, 'head.yaw': 4,
           'leadHand.x': 0.1, 'leadHand.y': -0.62, 'leadHand.z': 0.32, 'rearHand.x': -0.1, 'rearHand.y': -0.62, 'rearHand.z': 0.42,
         }),
-        ...step('rear', { x: -0.02, z: -0.6, yaw: 40 }, [0, 0.8], [0.2, 1]),
-        ...step('lead', { x: 0.12, z: -1.02, yaw: 10 }, [0.1, 0.95], [0.05, 0.9]),
+        ...stepOf('rear', { x: -0.02, z: -0.6, yaw: 40 }, [0, 0.8], [0.2, 1]),
+        ...stepOf('lead', { x: 0.12, z: -1.02, yaw: 10 }, [0.1, 0.95], [0.05, 0.9]),
         { change: { 'leadFoot.y': 0.06, 'rearFoot.y': 0.04 }, passing: 'in', share: [0.05, 0.95] },
         { change: { 'leadFoot.y': 0.06, 'rearFoot.y': 0.04 }, passing: 'out', share: [0.05, 0.95] },
         { change: { 'rearFoot.pitch': 34, 'leadFoot.pitch': 54 }, come: [0.2, 1], go: [0, 0.8] },

@@ -1,5 +1,5 @@
 import { baseStance, swappedStance, type PoseChange } from '../../body/pose.ts';
-import { step, type Limb, type Part } from '../part.ts';
+import { stepOf, type Limb, type MotionPart } from '../part.ts';
 import type { MoveModel } from './move.ts';
 
 const times = { kind: 'move', outTime: 0.42, dwellTime: 0.22, returnTime: 0.42 } as const;
@@ -11,8 +11,8 @@ const stepping = (first: Limb, by: { x?: number; z?: number }): MoveModel => ({
   first,
   parts: [
     { change: { 'pelvis.x': by.x ?? 0, 'pelvis.z': by.z ?? 0 }, come: [0.08, 0.95], go: [0.05, 0.92] },
-    ...step(first, by, [0, 0.5], [0.48, 1]),
-    ...step(other(first), by, [0.46, 1], [0, 0.5]),
+    ...stepOf(first, by, [0, 0.5], [0.48, 1]),
+    ...stepOf(other(first), by, [0.46, 1], [0, 0.5]),
   ],
 });
 
@@ -31,8 +31,8 @@ const hop = (direction: 1 | -1): MoveModel => {
       { change: { 'pelvis.z': by.z }, come: [0, 1], go: [0, 1] },
       { change: { 'pelvis.y': 0.02 }, passing: 'in', share: [0.1, 0.9] },
       { change: { 'pelvis.y': 0.02 }, passing: 'out', share: [0.1, 0.9] },
-      ...step(first, by, [0, 0.8], [0.15, 1]),
-      ...step(other(first), by, [0.15, 1], [0, 0.8]),
+      ...stepOf(first, by, [0, 0.8], [0.15, 1]),
+      ...stepOf(other(first), by, [0.15, 1], [0, 0.8]),
     ],
   };
 };
@@ -68,9 +68,9 @@ const quarterTurn: MoveModel = {
   parts: [
     { change: { facing: turn }, come: [0.25, 1], go: [0, 0.8] },
     { change: { 'pelvis.x': hips.x, 'pelvis.z': hips.z }, come: [0.1, 1], go: [0, 0.9] },
-    ...step('lead', { x: stepOff }, [0, 0.36], [0.68, 1]),
+    ...stepOf('lead', { x: stepOff }, [0, 0.36], [0.68, 1]),
     { change: { 'leadFoot.yaw': turn }, come: [0.3, 0.95], go: [0.05, 0.7] },
-    ...step('rear', { ...aroundLead(baseStance['rearFoot.x'], baseStance['rearFoot.z']), yaw: turn }, [0.34, 1], [0, 0.66]),
+    ...stepOf('rear', { ...aroundLead(baseStance['rearFoot.x'], baseStance['rearFoot.z']), yaw: turn }, [0.34, 1], [0, 0.66]),
     { change: bulge(baseStance['rearFoot.x'], baseStance['rearFoot.z']), passing: 'in', share: [0.34, 1] },
   ],
 };
@@ -83,11 +83,11 @@ const feet = (foot: Limb): PoseChange =>
   Object.fromEntries(Object.entries(swappedStance).filter(([channel]) => channel.startsWith(`${foot}Foot`)));
 
 /** Both leads change places over the spot, heels up, in the shares of the way that are given. */
-export function swap(come: readonly [number, number], go: readonly [number, number]): Part[] {
+export function swap(come: readonly [number, number], go: readonly [number, number]): MotionPart[] {
   const lift = (foot: Limb): PoseChange => ({ [`${foot}Foot.y`]: 0.045, [`${foot}Foot.pitch`]: 12 });
   return [
     { change: body, come, go },
-    ...(['lead', 'rear'] as const).flatMap((foot): Part[] => [
+    ...(['lead', 'rear'] as const).flatMap((foot): MotionPart[] => [
       { change: feet(foot), come, go },
       { change: lift(foot), passing: 'in', share: come },
       { change: lift(foot), passing: 'out', share: go },

@@ -1,5 +1,5 @@
 import { mirrored, type PoseChange } from '../../body/pose.ts';
-import { step, type Limb, type Part } from '../part.ts';
+import { stepOf, type Limb, type MotionPart } from '../part.ts';
 import { swap } from './footwork.ts';
 
 export const kickTechniques = [
@@ -39,7 +39,7 @@ export interface KickModel {
   /** How much too close it is thrown from, metres. */
   crowded: number;
   /** What has to happen before it, or goes on beside it. */
-  beside: readonly Part[];
+  beside: readonly MotionPart[];
   outTime: number;
   dwellTime: number;
   returnTime: number;
@@ -174,10 +174,10 @@ const switched = (model: KickModel): KickModel => ({
 
 /** Off the line to the lead side, so that the kick goes where the partner stood. */
 const offLine = 0.3;
-const steppedOff: readonly Part[] = [
+const steppedOff: readonly MotionPart[] = [
   { change: { 'pelvis.x': offLine * 0.8, 'chest.roll': -5 }, come: [-1.1, -0.1], go: [1.9, 2.8] },
-  ...step('lead', { x: offLine }, [-1.15, -0.35], [2.2, 2.9]),
-  ...step('rear', { x: offLine * 0.6 }, [-0.5, 0], [1.9, 2.4]),
+  ...stepOf('lead', { x: offLine }, [-1.15, -0.35], [2.2, 2.9]),
+  ...stepOf('rear', { x: offLine * 0.6 }, [-0.5, 0], [1.9, 2.4]),
 ];
 
 export const kickModels: Record<KickId, KickModel> = {

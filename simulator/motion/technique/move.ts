@@ -1,9 +1,9 @@
-import type { Limb, Part } from '../part.ts';
+import type { Limb, MotionPart } from '../part.ts';
 
 /** A movement that meets nothing: a defence or a piece of footwork, there and back again. Seconds. */
 export interface MoveModel {
   kind: 'move';
-  parts: readonly Part[];
+  parts: readonly MotionPart[];
   outTime: number;
   dwellTime: number;
   returnTime: number;

@@ -1,4 +1,4 @@
-import type { Limb, Part } from '../part.ts';
+import type { Limb, MotionPart } from '../part.ts';
 import type { Single } from './single.ts';
 
 /** Where the feet go while a series is thrown. The stance begins away from the bag by as much as it steps. */
@@ -19,7 +19,7 @@ export interface SeriesModel {
   /** Seconds more than usual from one strike to the next. */
   between?: number;
   /** What the body does besides, with the last strike. */
-  beside?: readonly Part[];
+  beside?: readonly MotionPart[];
 }
 
 const jabCross = ['jab', 'cross'] as const;

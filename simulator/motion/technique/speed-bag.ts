@@ -27,7 +27,7 @@ const front: StrikeModel = {
 const side: StrikeModel = { ...front, aside: -0.1, depth: 0.06, elbowAngle: 72, arc: { 'rearHand.x': -0.07, 'rearHand.y': 0.02 }, body: { 'chest.yaw': 6, 'rearHand.turn': 10 } }; // prettier-ignore
 
 /** From one hit to the next, seconds: the bag comes back for the third time. */
-export const speedBagBeat = 0.46;
+export const speedBagRhythm = 0.46;
 
 export const speedBagModels = {
   'speed-bag-front': [front, otherHand(front)],

@@ -2,13 +2,13 @@ import { Vector3 } from 'three';
 import type { Body, BoneName } from '../../body/skeleton.ts';
 import type { WholeLook } from '../../look.ts';
 import { cone, ellipsoid } from '../field.ts';
-import { at, between, girth, sides, type Part } from './part.ts';
-import { leg, seat, torso } from './trunk-and-limbs.ts';
+import { pointAt, between, girth, bodySides, type BodyPart } from './part.ts';
+import { leg, seat, torsoPart } from './trunk-and-limbs.ts';
 
-export function shirt(body: Body, look: WholeLook): Part {
+export function shirt(body: Body, look: WholeLook): BodyPart {
   const { joints, bones } = body;
   const thick = girth(look.build, 0.8);
-  const sleeves = sides.flatMap((side) => {
+  const sleeves = bodySides.flatMap((side) => {
     const [shoulder, elbow, wrist] = [joints[`${side}Shoulder`], joints[`${side}Elbow`], joints[`${side}Wrist`]];
     const bone = `${side}UpperArm` as BoneName;
     const short = [
@@ -24,8 +24,8 @@ export function shirt(body: Body, look: WholeLook): Part {
       cone(lower, elbow, between(elbow, wrist, 0.9), 0.046, 0.036, 0.03),
     ];
   });
-  const collar = at(bones.chest, 0, 0.505, 0.025);
-  const cuffs = sides.map((side) => {
+  const collar = pointAt(bones.chest, 0, 0.505, 0.025);
+  const cuffs = bodySides.map((side) => {
     const shoulder = joints[`${side}Shoulder`];
     return { shoulder, along: joints[`${side}Elbow`].clone().sub(shoulder).normalize() };
   });
@@ -42,7 +42,7 @@ export function shirt(body: Body, look: WholeLook): Part {
   };
   return {
     name: 'shirt',
-    clay: { lumps: [...torso(body, look.build), ...sleeves], grow: 0.011, cut },
+    clay: { lumps: [...torsoPart(body, look.build), ...sleeves], grow: 0.011, cut },
     step: 0.012,
     colour: look.top,
     roughness: 0.9,
@@ -50,10 +50,10 @@ export function shirt(body: Body, look: WholeLook): Part {
   };
 }
 
-export function shorts(body: Body, look: WholeLook): Part[] {
+export function shorts(body: Body, look: WholeLook): BodyPart[] {
   const { joints, bones } = body;
   const [thick, wide] = [girth(look.build, 0.8), girth(look.build, 0.7)];
-  const legs = sides.flatMap((side) => {
+  const legs = bodySides.flatMap((side) => {
     const [hip, knee] = [joints[`${side}Hip`], joints[`${side}Knee`]];
     const bone = `${side}Thigh` as BoneName;
     if (look.legs === 'leggings') return leg(body, side, look.build);
@@ -63,7 +63,7 @@ export function shorts(body: Body, look: WholeLook): Part[] {
     ];
   });
   const shortened = look.legs === 'shorts';
-  const hems = sides.map((side) => {
+  const hems = bodySides.map((side) => {
     const hip = joints[`${side}Hip`];
     return { hip, along: joints[`${side}Knee`].clone().sub(hip).normalize() };
   });

@@ -1,15 +1,15 @@
 import { Vector3 } from 'three';
-import type { Body, BoneName, Side } from '../../body/skeleton.ts';
+import type { Body, BoneName, BodySide } from '../../body/skeleton.ts';
 import type { WholeLook } from '../../look.ts';
 import { cone } from '../field.ts';
-import { at, between, type Part } from './part.ts';
+import { pointAt, between, type BodyPart } from './part.ts';
 
 /** Toes to heel, without a shoe. */
-export function bareFoot({ joints, bones }: Body, side: Side, look: WholeLook): Part[] {
+export function bareFoot({ joints, bones }: Body, side: BodySide, look: WholeLook): BodyPart[] {
   const bone = `${side}Foot` as BoneName;
   const frame = bones[bone];
   const [ankle, toe, heel] = [joints[`${side}Ankle`], joints[`${side}Toe`], joints[`${side}Heel`]];
-  const up = at(frame, 0, 1, 0).sub(at(frame, 0, 0, 0));
+  const up = pointAt(frame, 0, 1, 0).sub(pointAt(frame, 0, 0, 0));
   const lifted = (point: Vector3, by: number): Vector3 => point.clone().addScaledVector(up, by);
   const ball = between(heel, toe, 0.72);
   const lumps = [
@@ -22,7 +22,7 @@ export function bareFoot({ joints, bones }: Body, side: Side, look: WholeLook): 
 }
 
 /** A padded guard in front of the shin, as far as the instep. */
-export function shinGuard({ joints }: Body, side: Side, look: WholeLook): Part {
+export function shinGuard({ joints }: Body, side: BodySide, look: WholeLook): BodyPart {
   const [knee, ankle, toe, heel] = [joints[`${side}Knee`], joints[`${side}Ankle`], joints[`${side}Toe`], joints[`${side}Heel`]];
   const front = toe.clone().sub(heel).normalize();
   const before = (share: number): Vector3 => between(knee, ankle, share).addScaledVector(front, 0.022);
@@ -30,12 +30,12 @@ export function shinGuard({ joints }: Body, side: Side, look: WholeLook): Part {
   return { name: `${side} shin guard`, clay: { lumps }, step: 0.01, colour: look.gloves, roughness: 0.5, castsShadow: true };
 }
 
-export function shoe({ joints, bones }: Body, side: Side, look: WholeLook): Part[] {
+export function shoe({ joints, bones }: Body, side: BodySide, look: WholeLook): BodyPart[] {
   const bone = `${side}Foot` as BoneName;
   const frame = bones[bone];
   const [ankle, toe, heel, knee] = [joints[`${side}Ankle`], joints[`${side}Toe`], joints[`${side}Heel`], joints[`${side}Knee`]];
   const middle = between(heel, toe, 0.55);
-  const up = at(frame, 0, 1, 0).sub(at(frame, 0, 0, 0));
+  const up = pointAt(frame, 0, 1, 0).sub(pointAt(frame, 0, 0, 0));
   const lifted = (point: Vector3, by: number): Vector3 => point.clone().addScaledVector(up, by);
   const upper = [
     cone(bone, lifted(heel, 0.012), lifted(middle, 0.012), 0.036, 0.043, 0.03),

@@ -1,22 +1,22 @@
-import type { Body, BoneName, Side } from '../../body/skeleton.ts';
+import type { Body, BoneName, BodySide } from '../../body/skeleton.ts';
 import { cone, ellipsoid, type Lump } from '../field.ts';
-import { at, between, girth, sideSign, sides } from './part.ts';
+import { pointAt, between, girth, sideSign, bodySides } from './part.ts';
 
-export function torso({ bones, joints }: Body, build: number): Lump[] {
+export function torsoPart({ bones, joints }: Body, build: number): Lump[] {
   const [hips, waist, ribs] = [girth(build, 0.7), girth(build, 1.25), girth(build, 0.8)];
   const { pelvis, chest } = bones;
-  const top = at(chest, 0, 0.4, -0.01);
+  const top = pointAt(chest, 0, 0.4, -0.01);
   const lumps = [
     ellipsoid('pelvis', pelvis, [0, 0.02, 0], [0.16 * hips, 0.115, 0.112 * hips], 0.05),
     ellipsoid('waist', chest, [0, 0.06, 0.005], [0.14 * waist, 0.16, 0.1 * waist], 0.06),
     ellipsoid('chest', chest, [0, 0.24, -0.008], [0.16 * ribs, 0.2, 0.112 * ribs], 0.05),
   ];
-  for (const side of sides) {
+  for (const side of bodySides) {
     const s = sideSign(side);
     lumps.push(
       ellipsoid('chest', chest, [s * 0.078, 0.305, 0.07], [0.085 * ribs, 0.065, 0.042 * ribs], 0.04),
       ellipsoid('chest', chest, [s * 0.115, 0.25, -0.045], [0.058, 0.14, 0.062 * ribs], 0.05),
-      cone('chest', at(chest, s * 0.02, 0.45, -0.03), between(top, joints[`${side}Shoulder`], 0.8), 0.05, 0.048, 0.05),
+      cone('chest', pointAt(chest, s * 0.02, 0.45, -0.03), between(top, joints[`${side}Shoulder`], 0.8), 0.05, 0.048, 0.05),
     );
   }
   return lumps;
@@ -24,12 +24,12 @@ export function torso({ bones, joints }: Body, build: number): Lump[] {
 
 export function seat({ bones }: Body, build: number): Lump[] {
   const wide = girth(build, 0.8);
-  return sides.map((side) =>
+  return bodySides.map((side) =>
     ellipsoid('pelvis', bones.pelvis, [sideSign(side) * 0.075, -0.045, -0.055], [0.085 * wide, 0.09, 0.078 * wide], 0.04),
   );
 }
 
-export function arm({ joints }: Body, side: Side, build: number): Lump[] {
+export function arm({ joints }: Body, side: BodySide, build: number): Lump[] {
   const thick = girth(build, 0.8);
   const [shoulder, elbow, wrist] = [joints[`${side}Shoulder`], joints[`${side}Elbow`], joints[`${side}Wrist`]];
   const upper = `${side}UpperArm` as BoneName;
@@ -43,12 +43,12 @@ export function arm({ joints }: Body, side: Side, build: number): Lump[] {
   ];
 }
 
-export function leg({ joints, bones }: Body, side: Side, build: number): Lump[] {
+export function leg({ joints, bones }: Body, side: BodySide, build: number): Lump[] {
   const thick = girth(build, 0.8);
   const [hip, knee, ankle] = [joints[`${side}Hip`], joints[`${side}Knee`], joints[`${side}Ankle`]];
   const upper = `${side}Thigh` as BoneName;
   const lower = `${side}Shin` as BoneName;
-  const backwards = at(bones.pelvis, 0, 0, -1).sub(at(bones.pelvis, 0, 0, 0));
+  const backwards = pointAt(bones.pelvis, 0, 0, -1).sub(pointAt(bones.pelvis, 0, 0, 0));
   const calf = between(knee, ankle, 0.28).addScaledVector(backwards, 0.018);
   return [
     cone(upper, hip, between(hip, knee, 0.4), 0.092 * thick, 0.086 * thick, 0.05),

@@ -1,7 +1,7 @@
 import { accountEndpoints, type Account } from '@wax-fist/contract/accounts';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { ask, signedInAnew, Unreachable } from '../../app/ask.ts';
+import { request, signedInAnew, Unreachable } from '../../app/request.ts';
 
 const rememberedAs = 'wax.me';
 
@@ -18,7 +18,7 @@ export const useAccount = defineStore('account', () => {
 
   /** Whether somebody is signed in; asks the server once. */
   async function known(): Promise<boolean> {
-    asked ??= ask(accountEndpoints.me).then(remember, (error: unknown) => {
+    asked ??= request(accountEndpoints.me).then(remember, (error: unknown) => {
       const kept = localStorage.getItem(rememberedAs);
       if (error instanceof Unreachable && kept) me.value = JSON.parse(kept) as Account;
       else remember(undefined);
@@ -29,7 +29,7 @@ export const useAccount = defineStore('account', () => {
   }
 
   async function signIn(email: string, password: string): Promise<void> {
-    remember(await ask(accountEndpoints.signIn, { body: { email, password } }));
+    remember(await request(accountEndpoints.signIn, { body: { email, password } }));
     signedInAnew();
   }
 
@@ -40,7 +40,7 @@ export const useAccount = defineStore('account', () => {
   }
 
   async function signOut(): Promise<void> {
-    await ask(accountEndpoints.signOut);
+    await request(accountEndpoints.signOut);
     forget();
   }
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
-import { techniqueEndpoints, type SavedCallBook } from '@wax-fist/contract/technique';
+import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
-import { ask } from '../../app/ask.ts';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { request } from '../../app/request.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CallSets from './CallSets.vue';
 import CallTranslator from './CallTranslator.vue';
 
@@ -48,14 +48,14 @@ const save = () =>
       name,
       calls: Object.fromEntries(calls.map(({ number, technique }) => [number.trim(), technique])) as never,
     };
-    await ask(techniqueEndpoints.saveCallBook, { params: { bookId: id }, body });
+    await request(callEndpoints.saveCallBook, { params: { bookId: id }, body });
     await catalogue.again();
     draft.value = undefined;
     pickedId.value = id;
   });
 const remove = (bookId: string) =>
   carefully(async () => {
-    await ask(techniqueEndpoints.removeCallBook, { params: { bookId } });
+    await request(callEndpoints.removeCallBook, { params: { bookId } });
     pickedId.value = undefined;
     await catalogue.again();
   });

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js';
-import { techniqueEndpoints, type CallSet } from '@wax-fist/contract/technique';
+import { callEndpoints, type CallSet } from '@wax-fist/contract/calls';
 import { parseCombination, sayInNumbers, sayInWords, type CallBook } from '@wax-fist/core/calls';
 import type { Catalogue } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { ref } from 'vue';
-import { ask } from '../../app/ask.ts';
-import { useAsked } from '../../app/use-asked.ts';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from './CombinationField.vue';
 
 /** Sets that are learned by heart. Kept in words, so that they mean the same with every book. */
 const { book, catalogue } = defineProps<{ book: CallBook; catalogue: Catalogue }>();
-const { value: sets, failure, again } = useAsked(() => ask(techniqueEndpoints.listCallSets));
+const { value: sets, failure, again } = useAnswer(() => request(callEndpoints.listCallSets));
 const name = ref('');
 const text = ref('');
 const remark = ref<string>();
@@ -24,10 +24,10 @@ async function add(): Promise<void> {
   const parsed = parseCombination(text.value, { book, catalogue });
   if (!parsed.ok) return void (remark.value = parsed.errors[0]!.says);
   const set = { id: uuid(), name: name.value, recipe: sayInWords(parsed.combination, catalogue) };
-  await act(ask(techniqueEndpoints.saveCallSet, { params: { setId: set.id }, body: set }));
+  await act(request(callEndpoints.saveCallSet, { params: { setId: set.id }, body: set }));
   if (!remark.value) name.value = text.value = '';
 }
-const remove = (setId: string) => act(ask(techniqueEndpoints.removeCallSet, { params: { setId } }));
+const remove = (setId: string) => act(request(callEndpoints.removeCallSet, { params: { setId } }));
 const inNumbers = ({ recipe }: CallSet): string => {
   const parsed = parseCombination(recipe, { book, catalogue });
   return parsed.ok ? sayInNumbers(parsed.combination, book, catalogue) : '';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SavedCallBook } from '@wax-fist/contract/technique';
+import type { SavedCallBook } from '@wax-fist/contract/calls';
 import { parseCombination, sayInNumbers, sayInWords, sayWithHands, withoutNumber } from '@wax-fist/core/calls';
 import { stances, type Catalogue } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';

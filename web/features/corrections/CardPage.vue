@@ -2,24 +2,24 @@
 import { mdiPrinter } from '@mdi/js';
 import { correctionEndpoints, type Evidence } from '@wax-fist/contract/corrections';
 import { footageEndpoints } from '@wax-fist/contract/footage';
-import { phaseFrames } from '@wax-fist/core/moments';
+import { phaseFrames } from '@wax-fist/core/strikes';
 import { faultRate } from '@wax-fist/core/correction';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import type { JudgedBy } from '@wax-fist/contract/technique';
+import type { JudgedBy } from '@wax-fist/contract/schools';
 import { checklistFor, termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { faultsOfSeen, rateInWords, shortDay } from '../../app/words.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { faultsOfSeen, rateInWords, shortDay } from '../../app/format.ts';
 import { openFrames } from '../../player/open-frames.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import type { FrameSource } from '../../player/frame-source.ts';
-import { filmOf } from '../footage/film-of.ts';
-import FamilySign from '../technique/FamilySign.vue';
+import { playableOf } from '../footage/playable.ts';
+import FamilySign from '../checklists/FamilySign.vue';
 import VerdictSign from '../review/VerdictSign.vue';
 import RateBand from './RateBand.vue';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const { correctionId } = defineProps<{ correctionId: string }>();
@@ -28,13 +28,13 @@ const {
   value: page,
   failure,
   again,
-} = useAsked(async () => {
+} = useAnswer(async () => {
   const [correction, evidence] = await Promise.all([
-    ask(correctionEndpoints.showCorrection, params),
-    ask(correctionEndpoints.correctionEvidence, params),
+    request(correctionEndpoints.showCorrection, params),
+    request(correctionEndpoints.correctionEvidence, params),
   ]);
   // In the words of the school and the checklists by which it was judged last.
-  const session = await ask(sessionEndpoints.showSession, { params: { sessionId: correction.newestSession } });
+  const session = await request(sessionEndpoints.showSession, { params: { sessionId: correction.newestSession } });
   const judgedBy = session.judgedBy as JudgedBy;
   const checklists = await catalogue.at(session.checklistVersion);
   const listed = checklists.techniques.has(correction.technique)
@@ -71,14 +71,14 @@ const rate = computed(() => {
   return counted?.tally ? faultRate(counted.tally) : undefined;
 });
 
-const opened = (clipId: string) => {
+const opened = (filmId: string) => {
   const known =
-    sources.get(clipId) ??
-    ask(footageEndpoints.showClip, { params: { clipId } }).then(async (clip) => {
-      const film = await filmOf(clip);
-      return { source: openFrames(film), timeline: film.timeline };
+    sources.get(filmId) ??
+    request(footageEndpoints.showFilm, { params: { filmId } }).then(async (film) => {
+      const playable = await playableOf(film);
+      return { source: openFrames(playable), timeline: playable.timeline };
     });
-  sources.set(clipId, known);
+  sources.set(filmId, known);
   return known;
 };
 watch(
@@ -90,7 +90,7 @@ watch(
     });
     stills.value = await Promise.all(
       wanted.map(async (strike) => {
-        const { source, timeline } = await opened(strike.clipId);
+        const { source, timeline } = await opened(strike.filmId);
         return { verdict: strike.verdict, strike, source, index: phaseFrames(timeline, strike)[row.value!.phase] };
       }),
     );

@@ -3,12 +3,12 @@ import { correctionEndpoints, type Correction } from '@wax-fist/contract/correct
 import { changeNames, chanceAtMost, faultRate, type SessionAnswer } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
-import { ask } from '../../app/ask.ts';
-import { faultsOfSeen, localDay, percent, rateInWords, shortDay } from '../../app/words.ts';
-import FamilySign from '../technique/FamilySign.vue';
+import { request } from '../../app/request.ts';
+import { faultsOfSeen, localDay, percent, rateInWords, shortDay } from '../../app/format.ts';
+import FamilySign from '../checklists/FamilySign.vue';
 import ChangeSign from './ChangeSign.vue';
 import RateBand from './RateBand.vue';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
@@ -32,7 +32,7 @@ async function add(kind: 're-checked' | 'closed', note: string): Promise<void> {
   busy.value = true;
   failure.value = undefined;
   const recheckOn = kind === 're-checked' ? localDay(7) : undefined;
-  await ask(correctionEndpoints.addCorrectionEvent, {
+  await request(correctionEndpoints.addCorrectionEvent, {
     params: { correctionId: correction.id },
     body: { id: uuid(), kind, sessionId, note, recheckOn },
   })

@@ -2,10 +2,10 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
 import { computed } from 'vue';
-import { faultsOfSeen, localDay, percent, shortDay } from '../../app/words.ts';
-import FamilySign from '../technique/FamilySign.vue';
+import { faultsOfSeen, localDay, percent, shortDay } from '../../app/format.ts';
+import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from './RateBand.vue';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const { correction, withName = false } = defineProps<{ correction: Correction; withName?: boolean }>();

@@ -4,8 +4,8 @@ import { correctionEndpoints, type Correction, type CorrectionEvent } from '@wax
 import { faultRate } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { ref } from 'vue';
-import { ask } from '../../app/ask.ts';
-import { dayAndTime, faultsOfSeen } from '../../app/words.ts';
+import { request } from '../../app/request.ts';
+import { dayAndTime, faultsOfSeen } from '../../app/format.ts';
 import CorrectionLine from './CorrectionLine.vue';
 
 /** A correction with its history, which only grows, and what can be done next. */
@@ -23,7 +23,7 @@ const names: Record<CorrectionEvent['kind'], string> = {
 };
 async function add(kind: 'cue-given' | 'closed' | 're-opened'): Promise<void> {
   failure.value = undefined;
-  await ask(correctionEndpoints.addCorrectionEvent, {
+  await request(correctionEndpoints.addCorrectionEvent, {
     params: { correctionId: correction.id },
     body: { id: uuid(), kind, sessionId: null, note: '', recheckOn: undefined },
   })

@@ -2,14 +2,14 @@
 import { correctionDraftShape, correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { usualTarget } from '@wax-fist/core/correction';
-import { type TechniqueId } from '@wax-fist/core/technique';
+import type { TechniqueId } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
-import { localDay } from '../../app/words.ts';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { localDay } from '../../app/format.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 /** The row that a correction is opened from; nothing keeps the dialog shut. */
@@ -32,7 +32,7 @@ watch(about, (now) => {
 
 const save = (): Promise<void> =>
   send(async (body) => {
-    await ask(correctionEndpoints.openCorrection, {
+    await request(correctionEndpoints.openCorrection, {
       params: { correctionId: body.id },
       body: { ...body, recheckOn: body.recheckOn || null },
     });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FaultRate } from '@wax-fist/core/correction';
 import { computed } from 'vue';
-import { rateInWords } from '../../app/words.ts';
+import { rateInWords } from '../../app/format.ts';
 
 /** A fault rate as a mark on the band of its 90% interval, from 0 to 100%, with the target as a line. */
 const { rate, target = undefined } = defineProps<{ rate: FaultRate; target?: number }>();

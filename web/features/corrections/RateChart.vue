@@ -6,9 +6,9 @@ import { use, type EChartsCoreOption } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { computed } from 'vue';
 import VChart from 'vue-echarts';
-import { paint } from '../../app/paint.ts';
-import { percent, rateInWords, faultsOfSeen, shortDay } from '../../app/words.ts';
-import { familyShapes } from '../technique/family-shape.ts';
+import { cssColour } from '../../app/css-colour.ts';
+import { percent, rateInWords, faultsOfSeen, shortDay } from '../../app/format.ts';
+import { familyShapes } from '../checklists/family-shape.ts';
 import type { RatePoint } from './rates-over-sessions.ts';
 
 use([LineChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, CanvasRenderer]);
@@ -34,7 +34,7 @@ function bracket(_params: unknown, api: Drawing) {
   const line = (x1: number, y1: number, x2: number, y2: number) => ({
     type: 'line',
     shape: { x1, y1, x2, y2 },
-    style: { stroke: paint('--quiet'), lineWidth: 2 },
+    style: { stroke: cssColour('--quiet'), lineWidth: 2 },
   });
   return { type: 'group', children: [line(x, low, x, high), line(x - 7, low, x + 7, low), line(x - 7, high, x + 7, high)] };
 }
@@ -61,15 +61,15 @@ const option = computed<EChartsCoreOption>(() => ({
     type: 'category',
     data: points.map(({ heldOn, rung }) => `${shortDay(heldOn)}\nrung ${rung}`),
     axisTick: { show: false },
-    axisLabel: { fontSize: 14, color: paint('--quiet'), fontFamily: font, lineHeight: 18 },
+    axisLabel: { fontSize: 14, color: cssColour('--quiet'), fontFamily: font, lineHeight: 18 },
   },
   yAxis: {
     type: 'value',
     min: 0,
     max: 1,
     interval: 0.25,
-    axisLabel: { formatter: percent, fontSize: 14, color: paint('--quiet'), fontFamily: font },
-    splitLine: { lineStyle: { color: paint('--line') } },
+    axisLabel: { formatter: percent, fontSize: 14, color: cssColour('--quiet'), fontFamily: font },
+    splitLine: { lineStyle: { color: cssColour('--line') } },
   },
   series: [
     {
@@ -85,15 +85,15 @@ const option = computed<EChartsCoreOption>(() => ({
       data: points.map(({ rate }) => rate.rate),
       symbol: `path://${familyShapes[family]}`,
       symbolSize: 18,
-      lineStyle: { color: paint(`--${family}`), width: 2, type: 'solid' },
-      itemStyle: { color: paint(`--${family}`) },
+      lineStyle: { color: cssColour(`--${family}`), width: 2, type: 'solid' },
+      itemStyle: { color: cssColour(`--${family}`) },
       label: {
         show: true,
         position: 'right',
         distance: 12,
         fontFamily: font,
         fontSize: 15,
-        color: paint(`--${family}`),
+        color: cssColour(`--${family}`),
         formatter: ({ dataIndex }: { dataIndex: number }) => faultsOfSeen(points[dataIndex]!.rate),
       },
       z: 3,
@@ -104,8 +104,13 @@ const option = computed<EChartsCoreOption>(() => ({
               silent: true,
               symbol: 'none',
               data: [{ yAxis: target }],
-              lineStyle: { color: paint('--clean'), type: 'dotted', width: 2 },
-              label: { formatter: `aim ${percent(target)}`, color: paint('--clean'), fontFamily: font, position: 'insideEndTop' },
+              lineStyle: { color: cssColour('--clean'), type: 'dotted', width: 2 },
+              label: {
+                formatter: `aim ${percent(target)}`,
+                color: cssColour('--clean'),
+                fontFamily: font,
+                position: 'insideEndTop',
+              },
             },
           }),
     },

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
-import { type TechniqueId } from '@wax-fist/core/technique';
+import type { TechniqueId } from '@wax-fist/core/technique';
 import { seen } from '@wax-fist/core/review';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { ratesOverSessions } from './rates-over-sessions.ts';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const { tallies, corrections } = defineProps<{ tallies: SessionTally[]; corrections: Correction[] }>();

@@ -3,20 +3,24 @@ import { mdiArrowLeft, mdiRecord, mdiStop } from '@mdi/js';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { computed, onScopeDispose, ref, watch } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { counted, shortDay } from '../../app/words.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { counted, shortDay } from '../../app/format.ts';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
-import { rememberedPlan, type FilmingPlan } from './plan.ts';
-import PlanFields from './PlanFields.vue';
+import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
+import PlanFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
 import { useFilming } from './use-filming.ts';
 import { useLevel } from './use-level.ts';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
-const { value: session, failure: missing, again } = useAsked(() => ask(sessionEndpoints.showSession, { params: { sessionId } }));
+const {
+  value: session,
+  failure: missing,
+  again,
+} = useAnswer(() => request(sessionEndpoints.showSession, { params: { sessionId } }));
 const uploads = useUploads();
 const plan = ref<FilmingPlan>(rememberedPlan());
 const preview = ref<HTMLVideoElement>();
@@ -34,7 +38,7 @@ const left = computed(() => {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 });
 const phaseWords = { ready: 'Get ready', work: 'Work', rest: 'Rest', over: 'Over' };
-const trouble = computed(() => filming.failure.value ?? blind.value);
+const problem = computed(() => filming.failure.value ?? blind.value);
 
 const onKey = (event: KeyboardEvent): void => {
   if (event.key !== 'Escape' || !running.value) return;
@@ -67,8 +71,8 @@ onBeforeRouteLeave(() => filming.stop());
       </header>
       <section class="camera" aria-label="What the camera sees">
         <video ref="preview" autoplay muted playsinline />
-        <VAlert v-if="trouble" type="error" class="trouble" role="alert">
-          {{ trouble }}
+        <VAlert v-if="problem" type="error" class="problem" role="alert">
+          {{ problem }}
           <template #append><VBtn variant="outlined" size="small" @click="open">Try again</VBtn></template>
         </VAlert>
         <span
@@ -115,7 +119,7 @@ onBeforeRouteLeave(() => filming.stop());
         <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
           <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
         </ul>
-        <p class="quiet ask">Film only who has agreed; for a child, a parent has to.</p>
+        <p class="quiet request">Film only who has agreed; for a child, a parent has to.</p>
       </aside>
     </div>
   </PageState>
@@ -155,7 +159,7 @@ video {
 .floor[data-phase='work'] .camera {
   outline: 4px solid #ff8a75;
 }
-.trouble {
+.problem {
   position: absolute;
   inset: 16px 16px auto;
 }

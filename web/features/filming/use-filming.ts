@@ -1,9 +1,9 @@
-import type { ClockReading } from '@wax-fist/core/floor';
+import type { ClockReading } from '@wax-fist/core/rounds';
 import { format } from 'date-fns';
 import { ref, type ShallowRef } from 'vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { ring } from './bell.ts';
-import { filmingPlanShape, rememberPlan, type FilmingPlan } from './plan.ts';
+import { filmingPlanShape, rememberPlan, type FilmingPlan } from './filming-settings.ts';
 import { record, type Recording } from './recording.ts';
 import { useRoundTimer } from './use-round-timer.ts';
 

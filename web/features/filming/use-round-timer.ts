@@ -1,9 +1,9 @@
-import { planLength, readClock, type ClockReading, type RoundPlan } from '@wax-fist/core/floor';
+import { planLength, readClock, type ClockReading, type ClockPlan } from '@wax-fist/core/rounds';
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 
 /** Runs a plan; `changed` is told of every phase as it begins, and of the end. */
 export function useRoundTimer(changed: (reading: ClockReading) => void) {
-  const running = shallowRef<{ plan: RoundPlan; since: number }>();
+  const running = shallowRef<{ plan: ClockPlan; since: number }>();
   const reading = ref<ClockReading>();
   let timer: ReturnType<typeof setInterval> | undefined;
   let screen: WakeLockSentinel | undefined;
@@ -27,7 +27,7 @@ export function useRoundTimer(changed: (reading: ClockReading) => void) {
   return {
     reading,
     running: computed(() => running.value !== undefined),
-    start(plan: RoundPlan): void {
+    start(plan: ClockPlan): void {
       running.value = { plan, since: performance.now() };
       timer = setInterval(tick, 50);
       // The screen stays on while nobody touches it; where it may not, it goes dark as usual.

@@ -2,7 +2,7 @@
 import { mdiClose, mdiPause, mdiPlay, mdiRefresh } from '@mdi/js';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { fileSize, shortDay, timeLeft } from '../../app/words.ts';
+import { fileSize, shortDay, timeLeft } from '../../app/format.ts';
 import { useUploads, type Sending } from './uploads-store.ts';
 
 /** One film on its way, with what can be done about it. */

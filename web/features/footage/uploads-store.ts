@@ -1,10 +1,10 @@
-import { footageEndpoints, uploadPath, type Clip, type KnownFilm } from '@wax-fist/contract/footage';
+import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import type { View } from '@wax-fist/core/technique';
 import { defineStore } from 'pinia';
 import { defaultOptions, DetailedError, Upload } from 'tus-js-client';
 import { v7 as uuid } from 'uuid';
 import { computed, reactive, ref } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import { fileHash } from './file-hash.ts';
 import { notWorthSending } from './worth-sending.ts';
 
@@ -83,8 +83,8 @@ export const useUploads = defineStore('uploads', () => {
       }));
   }
 
-  /** Sends a film and hands it to the import. `added` is told when the server has the clip. */
-  function send(file: File, sessionId: string, view: View, added: (clip: Clip) => void): void {
+  /** Sends a film and hands it to the import. `added` is told when the server has the film. */
+  function send(file: File, sessionId: string, view: View, added: (film: Film) => void): void {
     const id = uuid();
     const fileName = file.name;
     const failure = notWorthSending(file);
@@ -116,9 +116,9 @@ export const useUploads = defineStore('uploads', () => {
     async function handOver(): Promise<void> {
       const uploadId = upload.url!.split('/').at(-1)!;
       try {
-        const clip = await ask(footageEndpoints.addClip, { params: { clipId: id }, body: { id, sessionId, uploadId, fileName, view } });
+        const film = await request(footageEndpoints.addFilm, { params: { filmId: id }, body: { id, sessionId, uploadId, fileName, view } });
         forget(id);
-        added(clip);
+        added(film);
       } catch (error) {
         set(id, { state: 'failed', failure: (error as Error).message, again: true });
       }
@@ -132,7 +132,7 @@ export const useUploads = defineStore('uploads', () => {
     const earlier = (await lines.get(id)!.upload.findPreviousUploads()).length > 0;
     try {
       const sha256 = earlier ? undefined : await fileHash(file, () => undefined, signal);
-      const known = sha256 ? await ask(footageEndpoints.filmsKnownBy, { params: { sha256 } }) : [];
+      const known = sha256 ? await request(footageEndpoints.filmsKnownBy, { params: { sha256 } }) : [];
       if (known.length > 0) return set(id, { state: 'known', known });
     } catch {
       // It is sent without having been looked for; the server compares it again.

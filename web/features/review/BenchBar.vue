@@ -3,9 +3,9 @@ import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import { termOf, viewNames } from '@wax-fist/core/technique';
 import { rungName } from '@wax-fist/core/correction';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import { shortDay } from '../../app/words.ts';
+import { shortDay } from '../../app/format.ts';
 import type { BenchKey } from './bench-keys.ts';
-import { useMoments } from '../moments/moments-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import OutboxSign from './OutboxSign.vue';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
@@ -16,7 +16,7 @@ const { data, bench, keys, other } = defineProps<{ data: BenchData; bench: Bench
 defineEmits<{ keys: []; undo: []; redo: []; done: [] }>();
 const nameOf = (id: string): string => termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id;
 const review = useReview();
-const moments = useMoments();
+const hitsAndRounds = useHitsAndRounds();
 </script>
 
 <template>
@@ -31,7 +31,7 @@ const moments = useMoments();
     />
     <h1>{{ data.session.trainee.name }}</h1>
     <span class="quiet"
-      >{{ data.session.trainee.stance }}, {{ viewNames[data.clip.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
+      >{{ data.session.trainee.stance }}, {{ viewNames[data.film.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
       {{ rungName(data.session.rung).toLowerCase() }}, {{ data.session.judgedBy.name
       }}<b v-if="data.matchUp">, {{ data.matchUp }} stance against the holder</b></span
     >
@@ -54,7 +54,7 @@ const moments = useMoments();
       :icon="mdiUndo"
       variant="text"
       size="small"
-      :disabled="!review.canUndo && !moments.canUndo"
+      :disabled="!review.canUndo && !hitsAndRounds.canUndo"
       aria-label="Undo"
       :title="`Undo (${keys.drawn('undo')})`"
       @click="$emit('undo')"
@@ -63,7 +63,7 @@ const moments = useMoments();
       :icon="mdiRedo"
       variant="text"
       size="small"
-      :disabled="!review.canRedo && !moments.canRedo"
+      :disabled="!review.canRedo && !hitsAndRounds.canRedo"
       aria-label="Redo"
       :title="`Redo (${keys.drawn('redo')})`"
       @click="$emit('redo')"

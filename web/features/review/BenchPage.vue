@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue';
-import { useMoments } from '../moments/moments-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchData, type BenchData } from './use-bench-data.ts';
 import ReviewBench from './ReviewBench.vue';
 import { useReview } from './review-store.ts';
 
-const { clipId, strikeId = '' } = defineProps<{ clipId: string; strikeId?: string }>();
+const { filmId, strikeId = '' } = defineProps<{ filmId: string; strikeId?: string }>();
 const review = useReview();
-const moments = useMoments();
+const hitsAndRounds = useHitsAndRounds();
 const data = shallowRef<BenchData>();
 const failure = ref<string>();
 
@@ -15,18 +15,18 @@ async function load(): Promise<void> {
   data.value = undefined;
   failure.value = undefined;
   try {
-    const loaded = await benchData(clipId);
-    await Promise.all([review.open(loaded.clip, loaded.session.checklistVersion), moments.open(loaded.clip)]);
+    const loaded = await benchData(filmId);
+    await Promise.all([review.open(loaded.film, loaded.session.checklistVersion), hitsAndRounds.open(loaded.film)]);
     data.value = loaded;
   } catch (error) {
     failure.value = (error as Error).message;
   }
 }
-watch(() => clipId, load, { immediate: true });
+watch(() => filmId, load, { immediate: true });
 </script>
 
 <template>
-  <ReviewBench v-if="data" :key="clipId" :data="data" :strike-id="strikeId" />
+  <ReviewBench v-if="data" :key="filmId" :data="data" :strike-id="strikeId" />
   <div v-else class="page">
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert">
       {{ failure }}

@@ -2,12 +2,12 @@
 import { faultRate } from '@wax-fist/core/correction';
 import { oneViewEach } from '@wax-fist/core/review';
 import { computed } from 'vue';
-import FamilySign from '../technique/FamilySign.vue';
+import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
-import { faultsOfSeen } from '../../app/words.ts';
+import { faultsOfSeen } from '../../app/format.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 /** What the trainee works on, counted on this film while it is marked. */

@@ -27,29 +27,29 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
     <div class="frame">
       <FilmPicture
         ref="picture"
-        :key="other.shown.value.clip.id"
-        :film="other.shown.value.film"
-        :width="other.shown.value.clip.width!"
-        :height="other.shown.value.clip.height!"
+        :key="other.shown.value.film.id"
+        :film="other.shown.value.playable"
+        :width="other.shown.value.film.width!"
+        :height="other.shown.value.film.height!"
         class="picture"
         :style="{
-          aspectRatio: `${other.shown.value.clip.width} / ${other.shown.value.clip.height}`,
-          '--ratio': `${other.shown.value.clip.width! / other.shown.value.clip.height!}`,
+          aspectRatio: `${other.shown.value.film.width} / ${other.shown.value.film.height}`,
+          '--ratio': `${other.shown.value.film.width! / other.shown.value.film.height!}`,
         }"
       />
     </div>
     <p class="tie">
       <select
         v-if="other.others.length > 1"
-        :value="other.shown.value.clip.id"
+        :value="other.shown.value.film.id"
         aria-label="Which other film"
         @change="other.choose(chosen($event))"
       >
-        <option v-for="clip in other.others" :key="clip.id" :value="clip.id">
-          {{ viewNames[clip.view] }}, {{ clip.fileName }}
+        <option v-for="film in other.others" :key="film.id" :value="film.id">
+          {{ viewNames[film.view] }}, {{ film.fileName }}
         </option>
       </select>
-      <b v-else>{{ viewNames[other.shown.value.clip.view] }}</b>
+      <b v-else>{{ viewNames[other.shown.value.film.view] }}</b>
       <span v-if="other.tie.value?.fit">on one clock by sound</span>
       <span v-else-if="other.tie.value">
         on one clock by hand <button type="button" class="again" @click="other.listenAgain">listen instead</button>

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import type { StrikeEntry } from '@wax-fist/contract/review';
-import { phaseFrames, type Moment } from '@wax-fist/core/moments';
-import { phaseNames, phases, type Phase } from '@wax-fist/core/technique';
+import type { StrikeMark } from '@wax-fist/contract/review';
+import { phaseFrames, type Moment } from '@wax-fist/core/strikes';
+import { phaseNames, phases, type Phase } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
 import type { BenchKey } from './bench-keys.ts';
 
-const { player, strike, keys } = defineProps<{ player: Player; strike: StrikeEntry | undefined; keys: Keys<BenchKey> }>();
+const { player, strike, keys } = defineProps<{ player: Player; strike: StrikeMark | undefined; keys: Keys<BenchKey> }>();
 const emit = defineEmits<{ nudge: [moment: Moment, frame: number] }>();
 const { at } = player;
 const { timeline } = player.film;

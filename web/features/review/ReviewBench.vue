@@ -2,12 +2,12 @@
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
-import { useMoments } from '../moments/moments-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchKeysFor, tagNumbers, type BenchKey, type TagKey } from './bench-keys.ts';
 import BenchBar from './BenchBar.vue';
 import OpenTally from './OpenTally.vue';
@@ -25,7 +25,7 @@ import { useOtherView } from './use-other-view.ts';
 const { data, strikeId } = defineProps<{ data: BenchData; strikeId: string }>();
 const router = useRouter();
 const review = useReview();
-const moments = useMoments();
+const hitsAndRounds = useHitsAndRounds();
 const picture = ref<InstanceType<typeof FilmPicture>>();
 const player = shallowRef<Player>();
 const keysShown = ref(false);
@@ -33,9 +33,9 @@ const writing = ref(false);
 const finding = ref(false);
 const reference = ref(false);
 const failure = ref<string>();
-const { timeline } = data.film;
+const { timeline } = data.playable;
 
-const other = useOtherView(data.clip, timeline, data.session.clips);
+const other = useOtherView(data.film, timeline, data.session.films);
 const bench = useBench({ data, player: () => player.value, otherView: () => other.view.value });
 
 function loop(): void {
@@ -46,8 +46,8 @@ function loop(): void {
 
 async function finish(): Promise<void> {
   try {
-    await ask(footageEndpoints.changeClip, { params: { clipId: data.clip.id }, body: { done: true } });
-    await router.push({ name: 'session', params: { sessionId: data.clip.sessionId }, hash: '#said' });
+    await request(footageEndpoints.changeFilm, { params: { filmId: data.film.id }, body: { done: true } });
+    await router.push({ name: 'session', params: { sessionId: data.film.sessionId }, hash: '#said' });
   } catch (error) {
     failure.value = (error as Error).message;
   }
@@ -55,10 +55,11 @@ async function finish(): Promise<void> {
 
 /** Undo and redo, and the strike they were about comes into view. */
 function stepBack(steps: 'undo' | 'redo'): void {
-  const [marked, changed] = steps === 'undo' ? [review.backAt(), moments.backAt()] : [review.forthAt(), moments.forthAt()];
+  const [marked, changed] =
+    steps === 'undo' ? [review.backAt(), hitsAndRounds.backAt()] : [review.forthAt(), hitsAndRounds.forthAt()];
   // Undo takes the later of the two back, redo the earlier of the two forth.
   const hitsFirst = changed !== undefined && (marked === undefined || (steps === 'undo' ? changed > marked : changed < marked));
-  if (hitsFirst) return moments[steps]();
+  if (hitsFirst) return hitsAndRounds[steps]();
   const entries = review[steps]();
   const about = entries?.[0]?.strikeId;
   if (about && review.strikes.some((strike) => strike.strikeId === about) && about !== bench.strike.value?.strikeId)
@@ -142,12 +143,12 @@ onBeforeUnmount(() => {
 });
 watch(
   () => bench.strike.value?.strikeId,
-  (now) => void router.replace({ name: 'bench', params: { clipId: data.clip.id, strikeId: now ?? '' } }),
+  (now) => void router.replace({ name: 'bench', params: { filmId: data.film.id, strikeId: now ?? '' } }),
 );
-const trouble = computed(() => failure.value ?? player.value?.failure.value ?? other.remark.value ?? moments.remark);
+const problem = computed(() => failure.value ?? player.value?.failure.value ?? other.remark.value ?? hitsAndRounds.remark);
 const shape = computed(() => ({
-  '--shape': `${data.clip.width} / ${data.clip.height}`,
-  '--ratio': `${data.clip.width! / data.clip.height!}`,
+  '--shape': `${data.film.width} / ${data.film.height}`,
+  '--ratio': `${data.film.width! / data.film.height!}`,
 }));
 </script>
 
@@ -164,17 +165,23 @@ const shape = computed(() => ({
       @done="finish"
     />
     <section class="film" aria-label="Film">
-      <VAlert v-if="trouble" type="error" density="compact" role="alert">{{ trouble }}</VAlert>
+      <VAlert v-if="problem" type="error" density="compact" role="alert">{{ problem }}</VAlert>
       <div class="frame" :class="other.mode.value">
         <div class="own">
-          <FilmPicture ref="picture" :film="data.film" :width="data.clip.width!" :height="data.clip.height!" class="picture" />
+          <FilmPicture
+            ref="picture"
+            :film="data.playable"
+            :width="data.film.width!"
+            :height="data.film.height!"
+            class="picture"
+          />
         </div>
         <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" :keys="keys" />
       </div>
       <template v-if="player">
-        <TransportBar :player="player" :clip="data.clip" :keys="keys" :looping="player.looping.value" @loop="loop" />
+        <TransportBar :player="player" :film="data.film" :keys="keys" :looping="player.looping.value" @loop="loop" />
         <PhaseStrip :player="player" :strike="bench.strike.value" :keys="keys" @nudge="bench.set" />
-        <RibbonTools v-model="bench.filter.value" :keys="keys" :clip-id="data.clip.id" />
+        <RibbonTools v-model="bench.filter.value" :keys="keys" :film-id="data.film.id" />
         <RoundRibbon
           :data="data"
           :passing="bench.passing"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Hit } from '@wax-fist/core/moments';
+import type { Hit } from '@wax-fist/core/sound';
 import type { Verdict } from '@wax-fist/core/review';
 import type { Ms } from '@wax-fist/core/units';
-import HitLine from '../moments/HitLine.vue';
+import HitLine from '../rounds/HitLine.vue';
 import VerdictSign from './VerdictSign.vue';
 
 /** A strike as the ribbon shows it. */

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { StrikeEntry } from '@wax-fist/contract/review';
-import { frameAt, timeOf } from '@wax-fist/core/moments';
+import type { StrikeMark } from '@wax-fist/contract/review';
+import { frameAt, timeOf } from '@wax-fist/core/film';
 import { numberOf } from '@wax-fist/core/calls';
 import { gravest, verdictNames } from '@wax-fist/core/review';
 import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
-import { useMoments } from '../moments/moments-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
@@ -15,16 +15,18 @@ const { data, at, passing } = defineProps<{
   data: BenchData;
   at: number;
   selected: string | undefined;
-  passing: (strike: StrikeEntry) => boolean;
+  passing: (strike: StrikeMark) => boolean;
 }>();
-const { timeline } = data.film;
+const { timeline } = data.playable;
 const emit = defineEmits<{ select: [strikeId: string]; go: [frame: number] }>();
 const review = useReview();
-const moments = useMoments();
+const hitsAndRounds = useHitsAndRounds();
 
 const now = computed<Ms>(() => timeOf(timeline, at));
 const rounds = computed(() =>
-  moments.rounds.length > 0 ? moments.rounds : [{ id: 'whole', name: 'Whole film', from: 0, to: timeline.at(-1)! || 1 }],
+  hitsAndRounds.rounds.length > 0
+    ? hitsAndRounds.rounds
+    : [{ id: 'whole', name: 'Whole film', from: 0, to: timeline.at(-1)! || 1 }],
 );
 const span = computed(() => Math.max(...rounds.value.map(({ from, to }) => to - from)));
 /** The round in which the playhead is, else the one that is nearest. */
@@ -36,7 +38,7 @@ const inHand = computed(() => {
 /** “RR” for a rear round kick: what has no number is short all the same. */
 const initials = (name: string): string => name.split(/[\s–-]+/).map(([letter]) => letter!.toUpperCase()).join('').slice(0, 2); // prettier-ignore
 const marks = computed(() => review.strikes.map(told));
-function told(strike: StrikeEntry): RibbonMark {
+function told(strike: StrikeMark): RibbonMark {
   const name = data.catalogue.techniques.get(strike.technique)?.name ?? strike.technique;
   const number = numberOf(data.book, strike.technique);
   const verdict = gravest(review.verdictsOf(strike.strikeId));
@@ -51,7 +53,7 @@ function told(strike: StrikeEntry): RibbonMark {
 }
 /** Apart from the marks, so that a mark does not have every hit drawn again. */
 const hitsOfRounds = computed(() =>
-  rounds.value.map(({ from, to }) => moments.hits.filter(({ time }) => time >= from && time < to)),
+  rounds.value.map(({ from, to }) => hitsAndRounds.hits.filter(({ time }) => time >= from && time < to)),
 );
 /** What lies between two rounds is shown with the one before it. */
 const lines = computed(() =>
@@ -74,7 +76,7 @@ const lines = computed(() =>
       :round="round"
       :span="span"
       :hits="hits"
-      :gap="moments.edits.gap"
+      :gap="hitsAndRounds.edits.gap"
       :marks="mine"
       :at="now"
       :selected="selected"
@@ -82,7 +84,7 @@ const lines = computed(() =>
       @select="emit('select', $event)"
       @go="emit('go', frameAt(timeline, $event))"
     />
-    <span v-if="marks.length === 0 && moments.hits.length === 0" class="hint"
+    <span v-if="marks.length === 0 && hitsAndRounds.hits.length === 0" class="hint"
       >No strike yet: step to a contact and press its number.</span
     >
   </div>

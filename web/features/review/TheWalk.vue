@@ -4,9 +4,9 @@ import { termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { BenchKey } from './bench-keys.ts';
-import { useMoments } from '../moments/moments-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
-import ReferencePair from '../technique/ReferencePair.vue';
+import ReferencePair from '../stills/ReferencePair.vue';
 import TagFinder from './TagFinder.vue';
 import type { BenchData } from './use-bench-data.ts';
 import type { Bench } from './use-bench.ts';
@@ -23,7 +23,7 @@ const { bench, data, keys, at } = defineProps<{
 }>();
 const { strike, rows, row, full, hidden, stars } = bench;
 const review = useReview();
-const moments = useMoments();
+const hitsAndRounds = useHitsAndRounds();
 const field = ref<HTMLTextAreaElement>();
 const note = ref('');
 
@@ -107,9 +107,9 @@ function keep(): void {
         :technique="strike.technique"
         :checkpoint-id="row"
         :school="data.session.judgedBy"
-        :clip-id="data.clip.id"
+        :film-id="data.film.id"
         :frame="at"
-        :source-of="data.film"
+        :source-of="data.playable"
         @close="reference = false"
       />
       <form v-if="writing" class="note" @submit.prevent="keep">
@@ -129,9 +129,9 @@ function keep(): void {
       </VBtn>
     </template>
     <div v-else class="none">
-      <h2>{{ moments.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
-      <p v-if="moments.hits.length > 0">
-        {{ moments.hits.length }} hits were found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to the next one,
+      <h2>{{ hitsAndRounds.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
+      <p v-if="hitsAndRounds.hits.length > 0">
+        {{ hitsAndRounds.hits.length }} hits were found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to the next one,
         <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
       </p>
       <p v-else>

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { mdiMotionPlayOutline, mdiPause, mdiPlay, mdiRepeat, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
 import { filledPath } from '@wax-fist/contract/endpoint';
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import { clock } from '../../app/words.ts';
+import { clock } from '../../app/format.ts';
 import { speedNames, speeds } from '../../player/playback.ts';
 import type { Player } from '../../player/use-player.ts';
 import type { BenchKey } from './bench-keys.ts';
 
-const { player, clip, keys, looping } = defineProps<{ player: Player; clip: Clip; keys: Keys<BenchKey>; looping: boolean }>();
+const { player, film, keys, looping } = defineProps<{ player: Player; film: Film; keys: Keys<BenchKey>; looping: boolean }>();
 defineEmits<{ loop: [] }>();
 const { at, playing, speed } = player;
 const { timeline } = player.film;
@@ -17,9 +17,9 @@ const { timeline } = player.film;
 /** As many pictures of the film strip as fit side by side. */
 const shownPictures = 7;
 const pictures = computed(() => {
-  const { strip } = clip;
+  const { strip } = film;
   if (!strip) return [];
-  const url = filledPath(footageEndpoints.clipStrip.path, { clipId: clip.id });
+  const url = filledPath(footageEndpoints.filmStrip.path, { filmId: film.id });
   return Array.from({ length: shownPictures }, (_, place) => {
     const picture = Math.round((place + 0.5) * (strip.pictures / shownPictures) - 0.5);
     return {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
-import type { ObservationEntry } from '@wax-fist/contract/review';
+import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
 import { computed, ref, watch } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import BandMark from '../technique/BandMark.vue';
-import FamilySign from '../technique/FamilySign.vue';
+import BandMark from '../checklists/BandMark.vue';
+import FamilySign from '../checklists/FamilySign.vue';
 import type { BenchKey } from './bench-keys.ts';
 import type { WalkLine } from './use-walk.ts';
 import VerdictSign from './VerdictSign.vue';
@@ -19,7 +19,7 @@ const {
   line: WalkLine;
   /** Where the eye goes, told on the first row of each stop. */
   stop: string;
-  word?: ObservationEntry;
+  word?: ObservationMark;
   open: boolean;
   /** Told when another film than the one in hand answers it. */
   from?: string;

@@ -1,6 +1,6 @@
 import type { CallBook } from '@wax-fist/core/calls';
 import type { KeyAction } from '../../app/keys/use-keys.ts';
-import { filmKeys, type FilmKey } from '../moments/film-keys.ts';
+import { filmKeys, type FilmKey } from '../rounds/film-keys.ts';
 
 /** Numbers that one key can call. */
 export const tagNumbers = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import type { Account } from '@wax-fist/contract/accounts';
-import type { LogEntry, ObservationEntry, StrikeEntry } from '@wax-fist/contract/review';
+import type { Mark, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
 import { latestBy } from '@wax-fist/core/review';
 import { sixCall } from '@wax-fist/core/calls';
-import { timelineOf } from '@wax-fist/core/moments';
+import { timelineOf } from '@wax-fist/core/film';
 import { shippedCatalogue, usualSchool, type View } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
@@ -17,20 +17,20 @@ import { useBench, type Bench } from './use-bench.ts';
 
 /** A server as far as the outbox can tell: it keeps a log, and can be away or refuse what it is sent. */
 function standIn() {
-  const state = { log: [] as LogEntry[], away: false, refuses: '', requests: 0 };
+  const state = { log: [] as Mark[], away: false, refuses: '', requests: 0 };
   const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
   globalThis.fetch = (async (_url: string, { method, body }: RequestInit) => {
     if (state.away) throw new TypeError('fetch failed');
     state.requests++;
     if (method === 'GET') {
-      const strikes = [...latestBy(state.log.filter((entry): entry is StrikeEntry => entry.kind === 'strike'), ({ strikeId }) => strikeId).values()];
-      const observations = [...latestBy(state.log.filter((entry): entry is ObservationEntry => entry.kind === 'observation'), ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`).values()];
+      const strikes = [...latestBy(state.log.filter((mark): mark is StrikeMark => mark.kind === 'strike'), ({ strikeId }) => strikeId).values()];
+      const observations = [...latestBy(state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation'), ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`).values()];
       return answer({ strikes, observations });
     }
     if (state.refuses) return answer({ message: state.refuses }, 422);
-    const { entries } = JSON.parse(String(body)) as { entries: LogEntry[] };
-    for (const entry of entries) if (!state.log.some(({ id }) => id === entry.id)) state.log.push(entry);
-    return answer({ kept: entries.map(({ id }) => id) });
+    const { marks } = JSON.parse(String(body)) as { marks: Mark[] };
+    for (const mark of marks) if (!state.log.some(({ id }) => id === mark.id)) state.log.push(mark);
+    return answer({ kept: marks.map(({ id }) => id) });
   }) as unknown as typeof fetch;
   return state;
 } // prettier-ignore
@@ -50,14 +50,14 @@ describe('marking', () => {
   let scope: EffectScope;
   let bench: Bench;
   let at: number;
-  let clips = 0;
+  let films = 0;
 
   const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
   const data = (view: View, change: Partial<BenchData> = {}): BenchData =>
     ({
-      clip: { id: `clip-${++clips}`, view },
+      film: { id: `film-${++films}`, view },
       session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
-      film: { timeline },
+      playable: { timeline },
       corrections: [],
       tallies: [],
       catalogue: shippedCatalogue,
@@ -70,7 +70,7 @@ describe('marking', () => {
 
   async function sit(view: View = 'lead-side', change: Partial<BenchData> = {}): Promise<void> {
     const desk = data(view, change);
-    await review.open(desk.clip, desk.session.checklistVersion);
+    await review.open(desk.film, desk.session.checklistVersion);
     scope?.stop();
     scope = effectScope();
     bench = scope.run(() => useBench({ data: desk, player: () => player, otherView: () => undefined }))!;
@@ -186,7 +186,7 @@ describe('marking', () => {
     expect(review.wordOf(bench.strike.value!.strikeId, 'st.width')).to.include({ anyway: true, verdict: 'fault' });
     bench.restClean();
     await until(() => outbox.state === 'saved');
-    const kept = server.log.filter((entry): entry is ObservationEntry => entry.kind === 'observation');
+    const kept = server.log.filter((mark): mark is ObservationMark => mark.kind === 'observation');
     expect(kept.filter(({ anyway }) => anyway).map(({ checkpointId }) => checkpointId)).to.deep.equal(['st.width']);
   });
 
@@ -232,12 +232,12 @@ describe('marking', () => {
     await pick('sm.telegraph');
     bench.judge('clean');
     await until(() => outbox.state === 'saved');
-    const mine = server.log.find((entry): entry is ObservationEntry => entry.kind === 'observation')!;
+    const mine = server.log.find((mark): mark is ObservationMark => mark.kind === 'observation')!;
     const theirs = { ...mine, id: 'f'.repeat(8) + mine.id.slice(8), verdict: 'fault' as const, saidAt: new Date(Date.parse(mine.saidAt) + 1000).toISOString() };
     server.log.push(theirs);
     await review.refresh();
     expect(verdictOf('sm.telegraph')).to.equal('fault');
-    server.log = server.log.map((entry) => (entry.id === theirs.id ? { ...theirs, saidAt: new Date(0).toISOString() } : entry));
+    server.log = server.log.map((mark) => (mark.id === theirs.id ? { ...theirs, saidAt: new Date(0).toISOString() } : mark));
     await review.refresh();
     expect(verdictOf('sm.telegraph')).to.equal('fault');
   }); // prettier-ignore

@@ -1,16 +1,16 @@
-import { reviewEndpoints, type LogEntry } from '@wax-fist/contract/review';
+import { reviewEndpoints, type Mark } from '@wax-fist/contract/review';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { ask, Refused } from '../../app/ask.ts';
+import { request, Refused } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 
 interface Kept {
   id: string;
-  clipId: string;
+  filmId: string;
   /** Whose word it is: it is sent when this account is signed in, and under no other. */
   accountId: string;
-  entry: LogEntry;
+  mark: Mark;
 }
 interface OutboxSchema extends DBSchema {
   marks: { key: string; value: Kept; indexes: { account: string } };
@@ -20,8 +20,23 @@ interface OutboxSchema extends DBSchema {
 const atOnce = 200;
 const waits = [1000, 2000, 4000, 8000, 15_000];
 
-const opened: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>('wax-fist-outbox', 1, {
-  upgrade: (database) => void database.createObjectStore('marks', { keyPath: 'id' }).createIndex('account', 'accountId'),
+/** As the first version of this database kept a mark. */
+interface KeptFirst {
+  id: string;
+  clipId: string;
+  accountId: string;
+  entry: Mark;
+}
+
+const opened: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>('wax-fist-outbox', 2, {
+  async upgrade(database, before, _now, transaction) {
+    if (before < 1) database.createObjectStore('marks', { keyPath: 'id' }).createIndex('account', 'accountId');
+    if (before !== 1) return;
+    for (let at = await transaction.objectStore('marks').openCursor(); at; at = await at.continue()) {
+      const { id, clipId: filmId, accountId, entry: mark } = at.value as Kept | KeptFirst as KeptFirst;
+      await at.update({ id, filmId, accountId, mark });
+    }
+  },
 });
 
 /** Marks on their way to the server. They lie in the browser's own database until the server has said that it has them. */
@@ -47,14 +62,14 @@ export const useOutbox = defineStore('outbox', () => {
     return all.sort((a, b) => (a.id < b.id ? -1 : 1));
   };
 
-  async function put(clipId: string, entries: readonly LogEntry[]): Promise<void> {
+  async function put(filmId: string, marks: readonly Mark[]): Promise<void> {
     const accountId = account.me!.id;
-    entering.value += entries.length;
+    entering.value += marks.length;
     const transaction = (await opened).transaction('marks', 'readwrite');
-    await Promise.all(entries.map((entry) => transaction.store.put({ id: entry.id, clipId, accountId, entry })));
+    await Promise.all(marks.map((mark) => transaction.store.put({ id: mark.id, filmId, accountId, mark })));
     await transaction.done;
     stored.value = (await kept()).length;
-    entering.value -= entries.length;
+    entering.value -= marks.length;
     void flush();
   }
 
@@ -70,12 +85,12 @@ export const useOutbox = defineStore('outbox', () => {
       stored.value = left.length;
       const [first] = left;
       if (!first) return;
-      const batch = left.filter(({ clipId }) => clipId === first.clipId).slice(0, atOnce);
+      const batch = left.filter(({ filmId }) => filmId === first.filmId).slice(0, atOnce);
       const ids = batch.map(({ id }) => id);
       try {
-        await ask(reviewEndpoints.addToLog, {
-          params: { clipId: first.clipId },
-          body: { entries: batch.map(({ entry }) => entry) },
+        await request(reviewEndpoints.writeMarks, {
+          params: { filmId: first.filmId },
+          body: { marks: batch.map(({ mark }) => mark) },
         });
       } catch (error) {
         const final =
@@ -120,9 +135,9 @@ export const useOutbox = defineStore('outbox', () => {
     await flush();
   }
 
-  /** Marks of a clip that the server may not have yet. */
-  const marksOf = async (clipId: string): Promise<LogEntry[]> =>
-    (await kept()).filter((mark) => mark.clipId === clipId).map(({ entry }) => entry);
+  /** Marks of a film that the server may not have yet. */
+  const marksOf = async (filmId: string): Promise<Mark[]> =>
+    (await kept()).filter((mark) => mark.filmId === filmId).map(({ mark }) => mark);
 
   window.addEventListener('online', () => void flush());
   watch(() => account.me?.id, flush, { immediate: true });

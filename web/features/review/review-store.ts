@@ -1,16 +1,15 @@
-import { reviewEndpoints, type LogEntry, type ObservationEntry, type StrikeEntry } from '@wax-fist/contract/review';
+import { reviewEndpoints, type Mark, type MarkKind, type ObservationMark, type StrikeMark } from '@wax-fist/contract/review';
 import { saidLater, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
 import { shippedVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
-import type { StrikeMoments } from '@wax-fist/core/moments';
+import type { StrikeMoments } from '@wax-fist/core/strikes';
 import { defineStore } from 'pinia';
 import { v7 as uuid } from 'uuid';
 import { computed, ref, shallowReactive } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import { makeUndo } from '../../app/undo.ts';
 import { useOutbox } from './outbox-store.ts';
 
 const keyOf = (strikeId: string, checkpointId: string): string => `${strikeId} ${checkpointId}`;
-const isObservation = (entry: LogEntry): entry is ObservationEntry => entry.kind === 'observation';
 
 /** What is said of a strike's checkpoint. */
 export interface Word {
@@ -23,74 +22,91 @@ export interface Word {
   anyway?: boolean;
 }
 
-/** One clip's review as it stands here: what the server has, and what was said since. Everything said takes effect at once. */
+/** How one kind of mark is kept. */
+interface Keeper<One extends Mark> {
+  standing: (mark: One) => One | undefined;
+  keep: (mark: One) => void;
+  takenBack: (mark: One) => One;
+}
+
+/** One film's review as it stands here: what the server has, and what was said since. Everything said takes effect at once. */
 export const useReview = defineStore('review', () => {
   const outbox = useOutbox();
-  const clipId = ref<string>();
+  const filmId = ref<string>();
   const view = ref<View>('lead-side');
   const checklistVersion = ref(shippedVersion);
-  const strikesById = shallowReactive(new Map<string, StrikeEntry>());
-  const wordsByKey = shallowReactive(new Map<string, ObservationEntry>());
-  const undo = makeUndo<LogEntry>();
+  const strikesById = shallowReactive(new Map<string, StrikeMark>());
+  const wordsByKey = shallowReactive(new Map<string, ObservationMark>());
+  const undo = makeUndo<Mark>();
 
   const strikes = computed(() =>
     [...strikesById.values()].filter(({ removed }) => !removed).sort((a, b) => a.contactFrame - b.contactFrame),
   );
 
-  /** Takes in an entry unless something later is known. */
-  function take(entry: LogEntry): void {
-    if (isObservation(entry)) {
-      const key = keyOf(entry.strikeId, entry.checkpointId);
-      const held = wordsByKey.get(key);
-      if (!held || saidLater(entry, held)) wordsByKey.set(key, entry);
-    } else {
-      const held = strikesById.get(entry.strikeId);
-      if (!held || saidLater(entry, held)) strikesById.set(entry.strikeId, entry);
-    }
+  /** By kind of mark: what now stands where it speaks, where it is put, and what takes it back. */
+  const keepers: { readonly [Kind in MarkKind]: Keeper<Extract<Mark, { kind: Kind }>> } = {
+    strike: {
+      standing: ({ strikeId }) => strikesById.get(strikeId),
+      keep: (mark) => void strikesById.set(mark.strikeId, mark),
+      takenBack: (mark) => ({ ...mark, removed: true }),
+    },
+    observation: {
+      standing: ({ strikeId, checkpointId }) => wordsByKey.get(keyOf(strikeId, checkpointId)),
+      keep: (mark) => void wordsByKey.set(keyOf(mark.strikeId, mark.checkpointId), mark),
+      takenBack: (mark) => ({ ...mark, verdict: null, note: null }),
+    },
+  };
+  const keeperOf = <Kind extends MarkKind>(mark: { kind: Kind }) => keepers[mark.kind] as Keeper<Mark>;
+
+  /** Takes a mark in unless something later is known. */
+  function take(mark: Mark): void {
+    const { standing, keep } = keeperOf(mark);
+    const held = standing(mark);
+    if (!held || saidLater(mark, held)) keep(mark);
   }
 
-  async function open(clip: { id: string; view: View }, version: number): Promise<void> {
-    if (clipId.value !== clip.id) {
+  async function open(film: { id: string; view: View }, version: number): Promise<void> {
+    if (filmId.value !== film.id) {
       strikesById.clear();
       wordsByKey.clear();
       undo.clear();
     }
-    clipId.value = clip.id;
-    view.value = clip.view;
+    filmId.value = film.id;
+    view.value = film.view;
     checklistVersion.value = version;
-    for (const entry of await outbox.marksOf(clip.id)) take(entry);
+    for (const mark of await outbox.marksOf(film.id)) take(mark);
     await refresh();
   }
 
   /** Brings in what others, or other tabs, have said meanwhile. */
   async function refresh(): Promise<void> {
-    const wanted = clipId.value;
+    const wanted = filmId.value;
     if (!wanted) return;
-    const { strikes: told, observations } = await ask(reviewEndpoints.showReview, { params: { clipId: wanted } });
-    if (wanted === clipId.value) for (const entry of [...told, ...observations]) take(entry as LogEntry);
+    const { strikes: told, observations } = await request(reviewEndpoints.showReview, { params: { filmId: wanted } });
+    if (wanted === filmId.value) for (const mark of [...told, ...observations]) take(mark as Mark);
   }
 
   const stamp = () => ({ id: uuid(), saidAt: new Date().toISOString() });
 
   /** Says several things as one step that can be undone. */
-  function say(entries: LogEntry[]): void {
-    if (entries.length === 0) return;
-    undo.did({ before: entries.map(standing), after: entries });
-    put(entries);
+  function say(marks: Mark[]): void {
+    if (marks.length === 0) return;
+    undo.did({ before: marks.map(standing), after: marks });
+    put(marks);
   }
-  function put(entries: LogEntry[]): void {
-    entries.forEach(take);
-    void outbox.put(clipId.value!, entries);
+  function put(marks: Mark[]): void {
+    marks.forEach(take);
+    void outbox.put(filmId.value!, marks);
   }
 
-  /** What stands now where `entry` is about to speak; where nothing stands, the taking back of it. */
-  function standing(entry: LogEntry): LogEntry {
-    if (!isObservation(entry)) return strikesById.get(entry.strikeId) ?? { ...entry, removed: true };
-    return wordsByKey.get(keyOf(entry.strikeId, entry.checkpointId)) ?? { ...entry, verdict: null, note: null };
+  /** What stands now where a mark is about to speak; where nothing stands, the taking back of it. */
+  function standing(mark: Mark): Mark {
+    const keeper = keeperOf(mark);
+    return keeper.standing(mark) ?? keeper.takenBack(mark);
   }
-  const again = (entries: LogEntry[] | undefined): LogEntry[] | undefined => {
-    if (entries) put(entries.map((entry) => ({ ...entry, ...stamp() })));
-    return entries;
+  const again = (marks: Mark[] | undefined): Mark[] | undefined => {
+    if (marks) put(marks.map((mark) => ({ ...mark, ...stamp() })));
+    return marks;
   };
 
   function addStrike(technique: TechniqueId, moments: StrikeMoments): string {
@@ -120,7 +136,7 @@ export const useReview = defineStore('review', () => {
     );
   }
 
-  const wordOf = (strikeId: string, checkpointId: string): ObservationEntry | undefined =>
+  const wordOf = (strikeId: string, checkpointId: string): ObservationMark | undefined =>
     wordsByKey.get(keyOf(strikeId, checkpointId));
 
   const verdicts = computed(() => {
@@ -132,7 +148,7 @@ export const useReview = defineStore('review', () => {
   });
   const verdictsOf = (strikeId: string): Verdict[] => verdicts.value.get(strikeId) ?? [];
 
-  /** This clip's tally of one technique's checkpoint. */
+  /** This film's tally of one technique's checkpoint. */
   const tallyFor = (technique: TechniqueId, checkpointId: string): Tally =>
     tallyOf(
       strikes.value
@@ -141,7 +157,7 @@ export const useReview = defineStore('review', () => {
     );
 
   return {
-    clipId,
+    filmId,
     strikes,
     open,
     refresh,

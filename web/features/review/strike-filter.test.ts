@@ -1,9 +1,9 @@
-import type { StrikeEntry } from '@wax-fist/contract/review';
+import type { StrikeMark } from '@wax-fist/contract/review';
 import { expect } from 'chai';
 import { everyStrike, isFiltering, passes, type FilteredStrike, type StrikeFilter } from './strike-filter.ts';
 
-const strike = (technique: StrikeEntry['technique'], contact: number, verdicts: FilteredStrike['verdicts'] = []): FilteredStrike => ({
-  strike: { technique } as StrikeEntry,
+const strike = (technique: StrikeMark['technique'], contact: number, verdicts: FilteredStrike['verdicts'] = []): FilteredStrike => ({
+  strike: { technique } as StrikeMark,
   contact,
   verdicts,
 }); // prettier-ignore

@@ -1,5 +1,5 @@
-import type { StrikeEntry } from '@wax-fist/contract/review';
-import { thirdOfRound, type Third } from '@wax-fist/core/moments';
+import type { StrikeMark } from '@wax-fist/contract/review';
+import { thirdOfRound, type Third } from '@wax-fist/core/rounds';
 import { gravest, type Verdict } from '@wax-fist/core/review';
 import type { TechniqueId } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
@@ -14,7 +14,7 @@ export const everyStrike: StrikeFilter = { technique: '', verdict: '', third: ''
 export const isFiltering = ({ technique, verdict, third }: StrikeFilter): boolean => Boolean(technique || verdict || third);
 
 export interface FilteredStrike {
-  strike: StrikeEntry;
+  strike: StrikeMark;
   contact: Ms;
   verdicts: readonly Verdict[];
 }

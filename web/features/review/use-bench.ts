@@ -1,11 +1,12 @@
-import type { StrikeEntry } from '@wax-fist/contract/review';
+import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { guessedMoments, timeOf, withMoment, type Moment } from '@wax-fist/core/moments';
+import { guessedMoments, withMoment, type Moment } from '@wax-fist/core/strikes';
+import { timeOf } from '@wax-fist/core/film';
 import type { TechniqueId, View } from '@wax-fist/core/technique';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
-import { hitsAtPlayhead } from '../moments/hits-at-playhead.ts';
-import { useMoments } from '../moments/moments-store.ts';
+import { hitsAtPlayhead } from '../rounds/hits-at-playhead.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import { everyStrike, passes, type StrikeFilter } from './strike-filter.ts';
 import type { BenchData } from './use-bench-data.ts';
@@ -22,11 +23,11 @@ export interface BenchSetting {
 }
 
 export interface Bench extends Omit<Walk, 'judgeRest'> {
-  strike: ComputedRef<StrikeEntry | undefined>;
+  strike: ComputedRef<StrikeMark | undefined>;
   view: View;
   filter: Ref<StrikeFilter>;
   /** Whether a strike is in question. */
-  passing: (strike: StrikeEntry) => boolean;
+  passing: (strike: StrikeMark) => boolean;
   /** Place of the strike in the round, from 1. */
   place: ComputedRef<number>;
   select: (strikeId: string | undefined) => void;
@@ -49,8 +50,8 @@ export interface Bench extends Omit<Walk, 'judgeRest'> {
 /** What the coach has in hand: one strike, one row of its walk, and everything that can be done to them. */
 export function useBench({ data, player, otherView }: BenchSetting): Bench {
   const review = useReview();
-  const moments = useMoments();
-  const { timeline } = data.film;
+  const hitsAndRounds = useHitsAndRounds();
+  const { timeline } = data.playable;
   const { techniques } = data.catalogue;
   const hits = hitsAtPlayhead(timeline, () => player()?.at.value ?? 0);
   const filter = ref<StrikeFilter>(everyStrike);
@@ -65,11 +66,11 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     if (strike.value) player()?.go(strike.value.contactFrame);
   }
 
-  const passing = (one: StrikeEntry): boolean =>
+  const passing = (one: StrikeMark): boolean =>
     passes(
       filter.value,
       { strike: one, contact: timeOf(timeline, one.contactFrame), verdicts: review.verdictsOf(one.strikeId) },
-      moments.rounds,
+      hitsAndRounds.rounds,
     );
 
   /** The next strike in question, from the one in hand or else from the playhead. */
@@ -105,7 +106,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
   return {
     ...walk,
     strike,
-    view: data.clip.view,
+    view: data.film.view,
     filter,
     passing,
     place,

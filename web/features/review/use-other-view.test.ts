@@ -1,13 +1,13 @@
-import type { Clip } from '@wax-fist/contract/footage';
-import type { SavedAlignment } from '@wax-fist/contract/moments';
-import { packTimeline, timelineOf } from '@wax-fist/core/moments';
+import type { Film } from '@wax-fist/contract/footage';
+import type { SavedAlignment } from '@wax-fist/contract/alignments';
+import { packTimeline, timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { useOtherView } from './use-other-view.ts';
 
 const timeline = timelineOf([0, 20, 40, 60]);
-const clip = (id: string): Clip => ({ id, state: 'ready', view: 'front', steps: [{ step: 'views', state: 'done' }] }) as unknown as Clip; // prettier-ignore
-const [own, other] = [clip('own'), clip('other')];
-const heard: SavedAlignment = { clipId: 'own', otherId: 'other', offset: 5, drift: 0, fit: 0.9 };
+const film = (id: string): Film => ({ id, state: 'ready', view: 'front', steps: [{ step: 'views', state: 'done' }] }) as unknown as Film; // prettier-ignore
+const [own, other] = [film('own'), film('other')];
+const heard: SavedAlignment = { filmId: 'own', otherId: 'other', offset: 5, drift: 0, fit: 0.9 };
 
 describe('the other view of a round', () => {
   const { fetch } = globalThis;

@@ -1,11 +1,12 @@
-import { footageEndpoints, type Clip, type ClipStep } from '@wax-fist/contract/footage';
-import { momentsEndpoints, type SavedAlignment } from '@wax-fist/contract/moments';
-import { frameNearest, gapAt, inOther, timeOf, type FrameTimeline } from '@wax-fist/core/moments';
+import { footageEndpoints, type Film, type FilmStep } from '@wax-fist/contract/footage';
+import { alignmentEndpoints, type SavedAlignment } from '@wax-fist/contract/alignments';
+import { frameNearest, gapAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import { inOther } from '@wax-fist/core/sound';
 import type { View } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue';
-import { ask } from '../../app/ask.ts';
-import type { Film } from '../../player/frame-source.ts';
-import { filmOf } from '../footage/film-of.ts';
+import { request } from '../../app/request.ts';
+import type { PlayableFilm } from '../../player/frame-source.ts';
+import { playableOf } from '../footage/playable.ts';
 
 /** How the other view is shown: not at all, beside this one, or in its place. */
 export const otherViewModes = ['off', 'beside', 'instead'] as const;
@@ -14,19 +15,19 @@ export type OtherViewMode = (typeof otherViewModes)[number];
 const saveAfter = 600;
 const lookAfter = 700;
 
-const isListening = ({ step, state }: ClipStep): boolean => step === 'views' && (state === 'waiting' || state === 'working');
+const isListening = ({ step, state }: FilmStep): boolean => step === 'views' && (state === 'waiting' || state === 'working');
 
 export interface OtherView {
   /** Films of the same session that can be looked at. */
-  others: Clip[];
+  others: Film[];
   mode: Ref<OtherViewMode>;
-  shown: ShallowRef<{ clip: Clip; film: Film } | undefined>;
+  shown: ShallowRef<{ film: Film; playable: PlayableFilm } | undefined>;
   /** View that may answer, while it is on show. */
   view: ComputedRef<View | undefined>;
   tie: Ref<SavedAlignment | undefined>;
   remark: Ref<string | undefined>;
   next: () => Promise<void>;
-  choose: (clipId: string) => Promise<void>;
+  choose: (filmId: string) => Promise<void>;
   /** The frame of the other film at the same instant. */
   frameFor: (frame: number) => number;
   /** Moves the other film by frames against this one, and keeps that as tied by hand. */
@@ -35,30 +36,30 @@ export interface OtherView {
 }
 
 /** The other camera on the same round. */
-export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonly Clip[]): OtherView {
-  const others = clips.filter((one) => one.id !== clip.id && one.state === 'ready');
+export function useOtherView(film: Film, timeline: FrameTimeline, films: readonly Film[]): OtherView {
+  const others = films.filter((one) => one.id !== film.id && one.state === 'ready');
   const mode = ref<OtherViewMode>('off');
-  const shown = shallowRef<{ clip: Clip; film: Film }>();
+  const shown = shallowRef<{ film: Film; playable: PlayableFilm }>();
   const tie = ref<SavedAlignment>();
   const remark = ref<string>();
   let ties: SavedAlignment[] | undefined;
   let saving: ReturnType<typeof setTimeout> | undefined;
   let saved: Promise<void> = Promise.resolve();
 
-  const params = () => ({ clipId: clip.id, otherId: shown.value!.clip.id });
+  const params = () => ({ filmId: film.id, otherId: shown.value!.film.id });
   async function loadTies(): Promise<void> {
-    ties = await ask(momentsEndpoints.showAlignments, { params: { clipId: clip.id } });
-    tie.value = ties.find(({ otherId }) => otherId === shown.value?.clip.id);
+    ties = await request(alignmentEndpoints.showAlignments, { params: { filmId: film.id } });
+    tie.value = ties.find(({ otherId }) => otherId === shown.value?.film.id);
   }
 
-  async function choose(clipId: string): Promise<void> {
-    const other = others.find(({ id }) => id === clipId);
+  async function choose(filmId: string): Promise<void> {
+    const other = others.find(({ id }) => id === filmId);
     if (!other) return;
     remark.value = undefined;
     try {
       if (!ties) await loadTies();
-      shown.value = { clip: other, film: await filmOf(other) };
-      tie.value = ties!.find(({ otherId }) => otherId === clipId);
+      shown.value = { film: other, playable: await playableOf(other) };
+      tie.value = ties!.find(({ otherId }) => otherId === filmId);
     } catch (error) {
       mode.value = 'off';
       remark.value = (error as Error).message;
@@ -86,7 +87,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
       await new Promise((resolve) => setTimeout(resolve, lookAfter));
       try {
         // Whichever of the two came in later is the one that is compared.
-        const both = [clip.id, shown.value!.clip.id].map((clipId) => ask(footageEndpoints.showClip, { params: { clipId } }));
+        const both = [film.id, shown.value!.film.id].map((filmId) => request(footageEndpoints.showFilm, { params: { filmId } }));
         open = (await Promise.all(both)).some(({ steps }) => steps.some(isListening));
         await loadTies();
       } catch {
@@ -98,7 +99,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
 
   function move(frames: number): void {
     if (mode.value === 'off' || !shown.value) return;
-    const gap = gapAt(shown.value.film.timeline, 0);
+    const gap = gapAt(shown.value.playable.timeline, 0);
     const { offset = 0, drift = 0 } = tie.value ?? {};
     tie.value = { ...params(), offset: offset + frames * gap, drift, fit: null };
     clearTimeout(saving);
@@ -106,7 +107,7 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
   }
   async function save(): Promise<void> {
     try {
-      tie.value = await ask(momentsEndpoints.saveAlignment, { params: params(), body: { offset: tie.value!.offset } });
+      tie.value = await request(alignmentEndpoints.saveAlignment, { params: params(), body: { offset: tie.value!.offset } });
       remark.value = undefined;
     } catch (error) {
       remark.value = (error as Error).message;
@@ -117,19 +118,19 @@ export function useOtherView(clip: Clip, timeline: FrameTimeline, clips: readonl
     others,
     mode,
     shown,
-    view: computed(() => (mode.value === 'off' ? undefined : shown.value?.clip.view)),
+    view: computed(() => (mode.value === 'off' ? undefined : shown.value?.film.view)),
     tie,
     remark,
     next,
     choose,
     move,
     frameFor: (frame) =>
-      frameNearest(shown.value!.film.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
+      frameNearest(shown.value!.playable.timeline, inOther(tie.value ?? { offset: 0, drift: 0 }, timeOf(timeline, frame))),
     async listenAgain() {
       // What was tied by hand must not arrive after it was given up.
       clearTimeout(saving);
       await saved;
-      await ask(momentsEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
+      await request(alignmentEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
       tie.value = undefined;
       if (!(await waitForTie()) && mode.value !== 'off')
         remark.value = 'The two films sound too different to be tied. Move the other one by hand.';

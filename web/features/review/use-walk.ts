@@ -1,10 +1,10 @@
-import type { StrikeEntry } from '@wax-fist/contract/review';
+import type { StrikeMark } from '@wax-fist/contract/review';
 import { measuresOfMoments, proposalFor, type Measured, type Proposal } from '@wax-fist/core/measure';
 import { checklistFor, isMeasureId, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
 import type { Verdict } from '@wax-fist/core/review';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
 import { useReview, type Word } from './review-store.ts';
-import { useStars } from './stars.ts';
+import { useStarredCheckpoints } from './starred-checkpoints.ts';
 import type { BenchData } from './use-bench-data.ts';
 
 /** A row of the walk, with what was measured for it and what that proposes. */
@@ -31,10 +31,10 @@ export interface Walk {
 }
 
 /** The checkpoints of the strike in hand, in walking order. */
-export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undefined>, otherView: () => View | undefined): Walk {
+export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefined>, otherView: () => View | undefined): Walk {
   const review = useReview();
-  const { stars, toggle } = useStars();
-  const { catalogue, session, clip, frameRate, matchUp, film } = data;
+  const { stars, toggle } = useStarredCheckpoints();
+  const { catalogue, session, film, frameRate, matchUp, playable } = data;
   const row = ref<CheckpointId>();
   const full = ref(false);
   const anyway = shallowRef<ReadonlySet<CheckpointId>>(new Set());
@@ -47,7 +47,7 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undef
     technique.value && catalogue.techniques.has(technique.value)
       ? checklistFor(catalogue, technique.value, {
           school: session.judgedBy,
-          view: clip.view,
+          view: film.view,
           other: otherView(),
           frameRate,
           matchUp,
@@ -73,7 +73,7 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undef
     const { value } = strike;
     return (id: string): Measured | undefined => {
       const read = value && isMeasureId(id) ? measuresOfMoments[id] : undefined;
-      return read?.(film.timeline, value!);
+      return read?.(playable.timeline, value!);
     };
   });
   const rows = computed(() =>
@@ -95,7 +95,7 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeEntry | undef
   function judgeRows(words: Word[]): void {
     if (!strike.value) return;
     const line = (id: CheckpointId) => rows.value.find(({ checkpoint }) => checkpoint.id === id);
-    const told = words.map((word) => ({ ...word, view: line(word.checkpointId)?.from ?? clip.view, anyway: line(word.checkpointId)?.shown === false })); // prettier-ignore
+    const told = words.map((word) => ({ ...word, view: line(word.checkpointId)?.from ?? film.view, anyway: line(word.checkpointId)?.shown === false })); // prettier-ignore
     review.judge(strike.value.strikeId, told);
   }
   function moveRow(steps: 1 | -1): void {

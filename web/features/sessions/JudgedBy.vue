@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
-import { differencesOfEdits, differencesOfSchools, type Difference } from '@wax-fist/core/technique';
+import { differencesOfEdits, differencesOfSchools, type ChecklistDifference } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
-import { useCatalogue } from '../technique/catalogue-store.ts';
-import SchoolDifferences from '../technique/SchoolDifferences.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import SchoolDifferences from '../schools/SchoolDifferences.vue';
 
 /** By which school and which checklists a session is judged, and the way to another, with what that would change. */
 const { session } = defineProps<{ session: SessionDetail }>();
@@ -16,7 +16,7 @@ const schoolId = ref<string>();
 const newest = ref(false);
 const failure = ref<string>();
 const busy = ref(false);
-const ofEdits = shallowRef<Difference[]>([]);
+const ofEdits = shallowRef<ChecklistDifference[]>([]);
 const older = computed(() => session.checklistVersion < catalogue.version);
 const chosen = computed(() => catalogue.schools.find(({ id }) => id === schoolId.value));
 watch(open, async (now) => {
@@ -38,7 +38,7 @@ async function save(): Promise<void> {
   failure.value = undefined;
   try {
     const body = { schoolId: schoolId.value!, newest: newest.value };
-    await ask(sessionEndpoints.judgeSessionBy, { params: { sessionId: session.id }, body });
+    await request(sessionEndpoints.judgeSessionBy, { params: { sessionId: session.id }, body });
     open.value = false;
     emit('changed');
   } catch (error) {

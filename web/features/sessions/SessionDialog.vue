@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { sessionDraftShape, sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
-import { padKinds, roundKinds } from '@wax-fist/core/moments';
+import { padKinds, roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { rungs } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
-import { useAsked } from '../../app/use-asked.ts';
+import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
-import { localDay } from '../../app/words.ts';
+import { localDay } from '../../app/format.ts';
 
 const open = defineModel<boolean>({ required: true });
 /** `last` is what a new session begins from: most are held as the one before. */
@@ -35,7 +35,7 @@ const empty = () => ({
 });
 const { draft, problems, failure, busy, send } = useForm(sessionDraftShape, empty());
 watch(open, (now) => now && Object.assign(draft, session ?? empty()));
-const { value: people } = useAsked(() => ask(traineeEndpoints.listTrainees));
+const { value: people } = useAnswer(() => request(traineeEndpoints.listTrainees));
 const holders = computed(() => [
   { value: null, title: 'Nobody of the club' },
   ...(people.value ?? []).filter(({ id }) => id !== traineeId).map(({ id, name }) => ({ value: id, title: name })),
@@ -50,7 +50,7 @@ const rungItems = rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}.
 
 const save = (): Promise<void> =>
   send(async (body) => {
-    await ask(sessionEndpoints.saveSession, { params: { sessionId: body.id }, body });
+    await request(sessionEndpoints.saveSession, { params: { sessionId: body.id }, body });
     open.value = false;
     emit('saved', body.id);
   });

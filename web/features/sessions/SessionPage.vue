@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
-import { footageEndpoints, type Clip } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
-import { viewNames, views, type View } from '@wax-fist/core/technique';
+import { holdingTechnique, viewNames, views, type View } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { shortDay } from '../../app/words.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { shortDay } from '../../app/format.ts';
 import AddFilms from '../footage/AddFilms.vue';
-import { inWork, lacking } from '../footage/clip-work.ts';
-import ClipRow from '../footage/ClipRow.vue';
+import { inWork, lacking } from '../footage/film-work.ts';
+import FilmRow from '../footage/FilmRow.vue';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
@@ -26,39 +26,39 @@ const {
   value: page,
   failure,
   again,
-} = useAsked(async () => {
-  const session = (await ask(sessionEndpoints.showSession, { params: { sessionId } })) as SessionDetail;
+} = useAnswer(async () => {
+  const session = (await request(sessionEndpoints.showSession, { params: { sessionId } })) as SessionDetail;
   const saidOf = async (traineeId: string) => {
     const [tallies, corrections] = await Promise.all([
-      ask(reviewEndpoints.traineeTallies, { params: { traineeId } }),
-      ask(correctionEndpoints.traineeCorrections, { params: { traineeId } }),
+      request(reviewEndpoints.traineeTallies, { params: { traineeId } }),
+      request(correctionEndpoints.traineeCorrections, { params: { traineeId } }),
     ]);
     return { tallies, corrections };
   };
   const [own, holders] = await Promise.all([saidOf(session.traineeId), session.holderId ? saidOf(session.holderId) : undefined]);
   // Of each only what they did here: the one strikes, the other holds.
-  const strikes = ({ technique }: { technique: string }): boolean => technique !== 'holding';
-  const holds = ({ technique }: { technique: string }): boolean => technique === 'holding';
+  const strikes = ({ technique }: { technique: string }): boolean => technique !== holdingTechnique;
+  const holds = ({ technique }: { technique: string }): boolean => technique === holdingTechnique;
   return {
     session,
     tallies: [...own.tallies.filter(strikes), ...(holders?.tallies.filter(holds) ?? [])],
     corrections: [...own.corrections.filter(strikes), ...(holders?.corrections.filter(holds) ?? [])],
   };
 });
-const working = computed(() => page.value?.session.clips.some(inWork));
+const working = computed(() => page.value?.session.films.some(inWork));
 const timer = setInterval(() => working.value && void again(), 1000);
 onScopeDispose(() => clearInterval(timer));
 
-async function setView(clip: Clip, view: View): Promise<void> {
-  await ask(footageEndpoints.changeClip, { params: { clipId: clip.id }, body: { view } }).catch(
+async function setView(film: Film, view: View): Promise<void> {
+  await request(footageEndpoints.changeFilm, { params: { filmId: film.id }, body: { view } }).catch(
     (error: Error) => (remark.value = error.message),
   );
   await again();
 }
-type Act = 'retryClip' | 'stopClip' | 'removeClip';
-async function act(clip: Clip, what: Act): Promise<void> {
+type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
+async function act(film: Film, what: Act): Promise<void> {
   remark.value = undefined;
-  await ask(footageEndpoints[what] as typeof footageEndpoints.removeClip, { params: { clipId: clip.id } }).catch(
+  await request(footageEndpoints[what] as typeof footageEndpoints.removeFilm, { params: { filmId: film.id } }).catch(
     (error: Error) => (remark.value = error.message),
   );
   await again();
@@ -111,51 +111,54 @@ async function act(clip: Clip, what: Act): Promise<void> {
           @click:close="remark = undefined"
           >{{ remark }}</VAlert
         >
-        <ul v-if="page.session.clips.length > 0" class="list">
-          <ClipRow v-for="clip in page.session.clips" :key="clip.id" :clip="clip">
+        <ul v-if="page.session.films.length > 0" class="list">
+          <FilmRow v-for="film in page.session.films" :key="film.id" :film="film">
             <template #view>
               <select
-                :value="clip.view"
-                :aria-label="`From where ${clip.fileName} was filmed`"
+                :value="film.view"
+                :aria-label="`From where ${film.fileName} was filmed`"
                 class="view"
-                @change="setView(clip, ($event.target as HTMLSelectElement).value as View)"
+                @change="setView(film, ($event.target as HTMLSelectElement).value as View)"
               >
                 <option v-for="view in views" :key="view" :value="view">{{ viewNames[view] }}</option>
               </select>
             </template>
             <template #act>
               <VBtn
-                v-if="clip.state === 'failed' || clip.state === 'stopped' || lacking(clip).length > 0"
+                v-if="film.state === 'failed' || film.state === 'stopped' || lacking(film).length > 0"
                 variant="outlined"
                 :prepend-icon="mdiRefresh"
-                @click="act(clip, 'retryClip')"
-                >{{ clip.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
+                @click="act(film, 'retryFilm')"
+                >{{ film.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
               >
               <VBtn
-                v-if="inWork(clip)"
+                v-if="inWork(film)"
                 :icon="mdiStop"
                 size="small"
                 variant="text"
-                :aria-label="`Stop working on ${clip.fileName}`"
+                :aria-label="`Stop working on ${film.fileName}`"
                 title="Stop working on this film"
-                @click="act(clip, 'stopClip')"
+                @click="act(film, 'stopFilm')"
               />
-              <VBtn v-if="clip.state === 'ready'" variant="outlined" :to="{ name: 'moments', params: { clipId: clip.id } }"
+              <VBtn
+                v-if="film.state === 'ready'"
+                variant="outlined"
+                :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
                 >Rounds</VBtn
               >
               <VBtn
-                v-if="clip.strikes === 0 && !inWork(clip)"
+                v-if="film.strikes === 0 && !inWork(film)"
                 :icon="mdiDeleteOutline"
                 size="small"
                 variant="text"
-                :aria-label="`Remove ${clip.fileName}`"
+                :aria-label="`Remove ${film.fileName}`"
                 title="Remove this film"
-                @click="act(clip, 'removeClip')"
+                @click="act(film, 'removeFilm')"
               />
             </template>
-          </ClipRow>
+          </FilmRow>
         </ul>
-        <AddFilms :session-id="sessionId" :taken="page.session.clips.map(({ view }) => view)" @added="again" />
+        <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
         <h2 id="said">What this session says</h2>
         <WhatSessionSays :session="page.session" :tallies="page.tallies" :corrections="page.corrections" @changed="again" />

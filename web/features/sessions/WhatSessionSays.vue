@@ -3,15 +3,15 @@ import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
-import { families, type TechniqueId } from '@wax-fist/core/technique';
+import { families, holdingTechnique, type TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { faultsOfSeen, percent, rateInWords } from '../../app/words.ts';
+import { faultsOfSeen, percent, rateInWords } from '../../app/format.ts';
 import ChangeSign from '../corrections/ChangeSign.vue';
 import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
 import RateBand from '../corrections/RateBand.vue';
-import FamilySign from '../technique/FamilySign.vue';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import FamilySign from '../checklists/FamilySign.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const { session, tallies, corrections } = defineProps<{
@@ -77,7 +77,8 @@ const byTechnique = computed(() =>
   </div>
   <section v-for="{ technique, rows } in byTechnique" :key="technique.id">
     <h3>
-      {{ technique.name }}<template v-if="technique.id === 'holding' && session.holder">: {{ session.holder.name }}</template>
+      {{ technique.name
+      }}<template v-if="technique.id === holdingTechnique && session.holder">: {{ session.holder.name }}</template>
     </h3>
     <table>
       <thead>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { todayEndpoints } from '@wax-fist/contract/today';
 import { computed } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { counted, localDay, shortDay } from '../../app/words.ts';
-import ClipRow from '../footage/ClipRow.vue';
+import { useAnswer } from '../../app/use-answer.ts';
+import { counted, localDay, shortDay } from '../../app/format.ts';
+import FilmRow from '../footage/FilmRow.vue';
 import CorrectionLine from '../corrections/CorrectionLine.vue';
 
-const { value: today, failure, again } = useAsked(() => ask(todayEndpoints.today));
+const { value: today, failure, again } = useAnswer(() => request(todayEndpoints.today));
 const now = localDay();
 const due = computed(() => today.value?.corrections.filter(({ recheckOn }) => recheckOn !== null && recheckOn <= now) ?? []);
 const later = computed(() => today.value?.corrections.filter((one) => !due.value.includes(one)) ?? []);
@@ -29,9 +29,9 @@ const sentence = computed(() => {
       <p class="quiet">{{ sentence }}</p>
       <h2>Footage to review</h2>
       <ul v-if="today!.footage.length > 0" class="list">
-        <ClipRow v-for="{ clip, traineeId, traineeName, heldOn } in today!.footage" :key="clip.id" :clip="clip">
+        <FilmRow v-for="{ film, traineeId, traineeName, heldOn } in today!.footage" :key="film.id" :film="film">
           <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn) }}
-        </ClipRow>
+        </FilmRow>
       </ul>
       <div v-else class="empty">
         Every film is reviewed. New footage goes in on a session’s page: <RouterLink to="/trainees">choose a trainee</RouterLink>,

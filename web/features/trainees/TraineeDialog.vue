@@ -3,10 +3,10 @@ import { grades, traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-
 import { stances } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { watch } from 'vue';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
-import { useCatalogue } from '../technique/catalogue-store.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const open = defineModel<boolean>({ required: true });
@@ -27,7 +27,7 @@ watch(open, (now) => now && Object.assign(draft, trainee ?? empty()));
 
 const save = (): Promise<void> =>
   send(async (body) => {
-    await ask(traineeEndpoints.saveTrainee, { params: { traineeId: body.id }, body });
+    await request(traineeEndpoints.saveTrainee, { params: { traineeId: body.id }, body });
     open.value = false;
     emit('saved', body.id);
   });

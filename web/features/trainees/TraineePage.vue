@@ -7,10 +7,10 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { rungName } from '@wax-fist/core/correction';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { counted, shortDay } from '../../app/words.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { counted, shortDay } from '../../app/format.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import RatesOverSessions from '../corrections/RatesOverSessions.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
@@ -25,13 +25,13 @@ const {
   value: page,
   failure,
   again,
-} = useAsked(async () => {
+} = useAnswer(async () => {
   const params = { params: { traineeId } };
   const [trainee, sessions, corrections, tallies] = await Promise.all([
-    ask(traineeEndpoints.showTrainee, params),
-    ask(sessionEndpoints.listSessions, params),
-    ask(correctionEndpoints.traineeCorrections, params),
-    ask(reviewEndpoints.traineeTallies, params),
+    request(traineeEndpoints.showTrainee, params),
+    request(sessionEndpoints.listSessions, params),
+    request(correctionEndpoints.traineeCorrections, params),
+    request(reviewEndpoints.traineeTallies, params),
   ]);
   return { trainee, sessions, corrections, tallies };
 });
@@ -73,7 +73,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <RouterLink class="session" :to="{ name: 'session', params: { sessionId: one.id } }">
               <b>{{ shortDay(one.heldOn) }}</b>
               <span>{{ one.roundKind }}, rung {{ one.rung }}: {{ rungName(one.rung).toLowerCase() }}</span>
-              <span class="quiet number">{{ counted(one.clips, 'film') }}, {{ counted(one.strikes, 'strike') }}</span>
+              <span class="quiet number">{{ counted(one.films, 'film') }}, {{ counted(one.strikes, 'strike') }}</span>
             </RouterLink>
           </li>
         </ul>

@@ -3,14 +3,14 @@ import { mdiMagnify, mdiPlus } from '@mdi/js';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ask } from '../../app/ask.ts';
+import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAsked } from '../../app/use-asked.ts';
-import { shortDay } from '../../app/words.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { shortDay } from '../../app/format.ts';
 import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();
-const { value: trainees, failure, again } = useAsked(() => ask(traineeEndpoints.listTrainees));
+const { value: trainees, failure, again } = useAnswer(() => request(traineeEndpoints.listTrainees));
 const wanted = ref('');
 const adding = ref(false);
 const headers = [
@@ -20,7 +20,7 @@ const headers = [
   { title: 'Last filmed', key: 'lastSession' },
   { title: 'Sessions', key: 'sessions', align: 'end' },
   { title: 'Open corrections', key: 'openCorrections', align: 'end' },
-  { title: 'Films to review', key: 'clipsToReview', align: 'end' },
+  { title: 'Films to review', key: 'filmsToReview', align: 'end' },
 ] as const;
 const open = (traineeId: string): void => void router.push({ name: 'trainee', params: { traineeId } });
 </script>

@@ -1,0 +1,32 @@
+import { array, boolean, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { id, recordOf, shortText } from './shapes.ts';
+
+export const callBookDraftShape = object({
+  id: id(),
+  name: shortText('Name').required('What is this book called?'),
+  /** The technique that each call means. */
+  calls: recordOf(() => string().required('Which strike?')),
+});
+export const callBookShape = callBookDraftShape.shape({
+  /** Ships with the product; it is copied and not changed. */
+  ready: boolean().required(),
+});
+export type SavedCallBook = InferType<typeof callBookShape>;
+
+export const callSetShape = object({
+  id: id(),
+  name: shortText('Name').required('What is this set called?'),
+  /** In words, so that it means the same with every book. */
+  recipe: string().trim().max(1000, 'A set has at most 1,000 letters.').required('What is called?'),
+});
+export type CallSet = InferType<typeof callSetShape>;
+
+export const callEndpoints = {
+  listCallBooks: endpoint('GET', '/api/call-books', coaches, { reply: array(callBookShape.required()).required() }),
+  saveCallBook: endpoint('PUT', '/api/call-books/:bookId', coaches, { body: callBookDraftShape, reply: callBookShape }),
+  removeCallBook: endpoint('DELETE', '/api/call-books/:bookId', coaches),
+  listCallSets: endpoint('GET', '/api/call-sets', coaches, { reply: array(callSetShape.required()).required() }),
+  saveCallSet: endpoint('PUT', '/api/call-sets/:setId', coaches, { body: callSetShape, reply: callSetShape }),
+  removeCallSet: endpoint('DELETE', '/api/call-sets/:setId', coaches),
+};

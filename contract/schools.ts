@@ -1,0 +1,30 @@
+import { array, boolean, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { id, recordOf, shortText } from './shapes.ts';
+
+/** The id of a choice for each switch. */
+const choices = recordOf(() => string().required());
+
+/** The school by which a session is judged, as it was when it was chosen. */
+export const judgedByShape = object({ name: string().required(), choices, bookId: id() });
+export type JudgedBy = InferType<typeof judgedByShape>;
+
+export const schoolDraftShape = object({
+  id: id(),
+  name: shortText('Name').required('What is this school called?'),
+  choices,
+  bookId: id(),
+});
+export const schoolShape = schoolDraftShape.shape({
+  /** Ships with the product; it is copied and not changed. */
+  ready: boolean().required(),
+  clubDefault: boolean().required(),
+});
+export type SavedSchool = InferType<typeof schoolShape>;
+
+export const schoolEndpoints = {
+  listSchools: endpoint('GET', '/api/schools', coaches, { reply: array(schoolShape.required()).required() }),
+  saveSchool: endpoint('PUT', '/api/schools/:schoolId', coaches, { body: schoolDraftShape, reply: schoolShape }),
+  makeClubDefault: endpoint('PUT', '/api/schools/:schoolId/club-default', coaches, { reply: schoolShape }),
+  removeSchool: endpoint('DELETE', '/api/schools/:schoolId', coaches),
+};

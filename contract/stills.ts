@@ -1,0 +1,25 @@
+import { array, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { frame, id } from './shapes.ts';
+
+export const stillKinds = ['clean', 'fault'] as const;
+/** A frame of the club's own footage that shows how something should, or should not, look. */
+export const referenceStillShape = object({
+  technique: string().required(),
+  checkpoint: string().required(),
+  kind: string().oneOf(stillKinds).required(),
+  filmId: id(),
+  frame: frame(),
+});
+export type ReferenceStill = InferType<typeof referenceStillShape>;
+
+export const stillEndpoints = {
+  listReferenceStills: endpoint('GET', '/api/reference-stills', coaches, {
+    reply: array(referenceStillShape.required()).required(),
+  }),
+  saveReferenceStill: endpoint('PUT', '/api/reference-stills/:technique/:checkpoint/:kind', coaches, {
+    body: referenceStillShape,
+    reply: referenceStillShape,
+  }),
+  removeReferenceStill: endpoint('DELETE', '/api/reference-stills/:technique/:checkpoint/:kind', coaches),
+};

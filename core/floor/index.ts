@@ -1,1 +1,0 @@
-export * from './round-clock.ts';

@@ -1,0 +1,42 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { shippedCatalogue, techniqueIn } from '../technique/index.ts';
+import { timelineOf, timeOf } from '../film/index.ts';
+import { guessedMoments, phaseFrames, withMoment, type Moment } from './index.ts';
+
+const steady = timelineOf(Array.from({ length: 120 }, (_, index) => (index * 1000) / 60));
+
+describe('moments of a strike', () => {
+  it('are guessed from the contact and stay inside the film', () => {
+    const guess = guessedMoments(steady, techniqueIn(shippedCatalogue, 'jab'), 60);
+    expect(timeOf(steady, 60) - timeOf(steady, guess.launchFrame)).to.be.closeTo(160, 17);
+    expect(timeOf(steady, guess.homeFrame) - timeOf(steady, 60)).to.be.closeTo(220, 17);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 0).launchFrame).to.equal(0);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 119).homeFrame).to.equal(119);
+  });
+
+  it('keep their order however one of them is moved', () => {
+    const frames = fc.nat(119);
+    const moments = fc.tuple(frames, frames, frames).map((three) => three.sort((a, b) => a - b));
+    fc.assert(
+      fc.property(
+        moments,
+        fc.constantFrom<Moment>('launch', 'contact', 'home'),
+        frames,
+        ([launch, contact, home], moment, frame) => {
+          const moved = withMoment({ launchFrame: launch!, contactFrame: contact!, homeFrame: home! }, moment, frame);
+          expect(moved[`${moment}Frame`]).to.equal(frame);
+          expect(moved.launchFrame).to.be.at.most(moved.contactFrame);
+          expect(moved.contactFrame).to.be.at.most(moved.homeFrame);
+        },
+      ),
+    );
+  });
+
+  it('give five stills in the order of time', () => {
+    const stills = Object.values(phaseFrames(steady, { launchFrame: 30, contactFrame: 40, homeFrame: 55 }));
+    expect(stills).to.deep.equal([...stills].sort((a, b) => a - b));
+    expect(stills.slice(1, 4)).to.deep.equal([30, 40, 55]);
+    expect(timeOf(steady, 30) - timeOf(steady, stills[0]!)).to.be.closeTo(130, 17);
+  });
+});

@@ -1,0 +1,23 @@
+import { index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { stillKinds } from '@wax-fist/contract/stills';
+import { film } from './footage.ts';
+import { isListed, listed } from './listed.ts';
+
+/** A frame of the club's own footage in the place of a still that ships. */
+export const referenceStill = pgTable(
+  'reference_still',
+  {
+    technique: text().notNull(),
+    checkpoint: text().notNull(),
+    kind: listed(stillKinds).notNull(),
+    filmId: uuid()
+      .notNull()
+      .references(() => film.id, { onDelete: 'cascade' }),
+    frame: integer().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.technique, table.checkpoint, table.kind] }),
+    index('still_of_film').on(table.filmId),
+    isListed('kind_of_still', table.kind, stillKinds),
+  ],
+);

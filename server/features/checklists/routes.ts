@@ -1,0 +1,53 @@
+import { checklistEndpoints } from '@wax-fist/contract/checklists';
+import { editProblems } from '@wax-fist/core/technique';
+import { desc, eq, sql } from 'drizzle-orm';
+import type { Router } from 'express';
+import { account, checklistVersion } from '../../db/schema/index.ts';
+import { found, notFound, Refusal } from '../../http/refusal.ts';
+import { serve } from '../../http/serve.ts';
+import type { Services } from '../../services.ts';
+import { measuredStrikes } from './measured-strikes.ts';
+import { newestVersion } from './versions.ts';
+
+const versionColumns = {
+  version: checklistVersion.version,
+  note: checklistVersion.note,
+  by: sql<string>`coalesce(${account.name}, 'the product')`,
+  at: checklistVersion.savedAt,
+};
+const told = <T extends { at: Date }>({ at, ...row }: T) => ({ ...row, at: at.toISOString() });
+
+export function checklistRoutes(router: Router, { db }: Services): void {
+  const versions = () =>
+    db.select(versionColumns).from(checklistVersion).leftJoin(account, eq(account.id, checklistVersion.savedBy));
+
+  serve(router, checklistEndpoints.listChecklistVersions, async () =>
+    (await versions().orderBy(desc(checklistVersion.version))).map(told),
+  );
+  serve(router, checklistEndpoints.showChecklistVersion, async ({ params }) => {
+    const version = Number(params.version);
+    if (!Number.isInteger(version) || version < 1 || version > 2 ** 31 - 1) throw notFound('version');
+    const rows = await db
+      .select({ ...versionColumns, edits: checklistVersion.edits })
+      .from(checklistVersion)
+      .leftJoin(account, eq(account.id, checklistVersion.savedBy))
+      .where(eq(checklistVersion.version, version));
+    return told(found(rows, 'version'));
+  });
+  serve(router, checklistEndpoints.saveChecklists, async ({ body, account: { id: savedBy } }) => {
+    const { edits } = body;
+    const problems = editProblems(edits);
+    if (problems.length > 0) {
+      throw new Refusal(422, problems[0]!.says, problems.map(({ place, says }) => ({ field: `edits.${place}`, message: says }))); // prettier-ignore
+    }
+    const version = body.basedOn + 1;
+    // The number is the key: of two that were made from the same version, the second finds it taken.
+    const [saved] = (await newestVersion(db)) === body.basedOn
+      ? await db.insert(checklistVersion).values({ version, edits, note: body.note, savedBy }).onConflictDoNothing().returning()
+      : []; // prettier-ignore
+    if (!saved)
+      throw new Refusal(409, 'Somebody else has changed the checklists meanwhile. Look at theirs, then save yours again.');
+    return told((await versions().where(eq(checklistVersion.version, version)))[0]!);
+  });
+  serve(router, checklistEndpoints.measuredStrikes, ({ params }) => measuredStrikes(db, params.technique, params.measure));
+}

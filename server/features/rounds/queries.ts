@@ -1,0 +1,54 @@
+import type { HitsAndRounds, Round, SavedHitEdits } from '@wax-fist/contract/rounds';
+import { noHitEdits } from '@wax-fist/core/sound';
+import { usualGap } from '@wax-fist/core/rounds';
+import { wholePicture } from '@wax-fist/core/strikes';
+import { asc, eq } from 'drizzle-orm';
+import type { Database } from '../../db/connection.ts';
+import { film, filmHits, round } from '../../db/schema/index.ts';
+
+/** A film that nothing is heard of is looked at by eye. */
+const usualEdits = (hasSound: boolean): SavedHitEdits => ({
+  source: hasSound ? 'sound' : 'motion',
+  sensitivity: noHitEdits.sensitivity,
+  gap: usualGap,
+  added: [],
+  removed: [],
+  region: wholePicture,
+});
+
+/** What was found in a film and what a coach changed about it; undefined when there is no such film. */
+export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<HitsAndRounds | undefined> {
+  const [row] = await db
+    .select({
+      hasSound: film.hasSound,
+      sound: filmHits.sound,
+      motion: filmHits.motion,
+      rings: filmHits.rings,
+      edits: filmHits.edits,
+      version: filmHits.version,
+    })
+    .from(film)
+    .leftJoin(filmHits, eq(filmHits.filmId, film.id))
+    .where(eq(film.id, filmId));
+  if (!row) return undefined;
+  const rounds = await db.select().from(round).where(eq(round.filmId, filmId)).orderBy(asc(round.startsAt));
+  return {
+    sound: row.sound,
+    motion: row.motion,
+    rings: row.rings ?? [],
+    edits: row.edits ?? usualEdits(row.hasSound),
+    rounds: rounds.map(asRound),
+    version: row.version ?? 0,
+  };
+}
+
+const asRound = ({ id, name, startsAt, endsAt, kind, manner, planned, proposed }: typeof round.$inferSelect): Round => ({
+  id,
+  name,
+  from: startsAt,
+  to: endsAt,
+  kind,
+  manner,
+  planned,
+  proposed,
+});

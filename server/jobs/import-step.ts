@@ -1,0 +1,24 @@
+import type { Database } from '../db/connection.ts';
+import { film } from '../db/schema/index.ts';
+import type { FilmFile, Storage } from '../storage/storage.ts';
+import { found } from '../http/refusal.ts';
+import { eq } from 'drizzle-orm';
+
+/** What a step works with. */
+export interface StepWork {
+  db: Database;
+  storage: Storage;
+  film: typeof film.$inferSelect;
+  /** A path of this machine for a file that is being made. */
+  draft(file: FilmFile): string;
+  /** Tells how far the step is, 0 to 1. */
+  progress(share: number): void;
+  /** Fires when somebody stopped the import, or another worker has taken over. */
+  signal: AbortSignal;
+}
+
+export const updateFilm = ({ db, film: { id } }: StepWork, values: Partial<typeof film.$inferInsert>): Promise<unknown> =>
+  db.update(film).set(values).where(eq(film.id, id));
+
+export const filmNamed = async (db: Database, filmId: string): Promise<StepWork['film']> =>
+  found(await db.select().from(film).where(eq(film.id, filmId)), 'film');

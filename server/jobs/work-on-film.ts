@@ -1,0 +1,166 @@
+import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Database } from '../db/connection.ts';
+import { film, filmStep } from '../db/schema/index.ts';
+import { NotFootage } from '../media/probe.ts';
+import { Stopped } from '../media/program.ts';
+import type { Storage } from '../storage/storage.ts';
+import { importRules } from './import-steps.ts';
+import { filmNamed, type StepWork } from './import-step.ts';
+
+/** A step is tried so often before it is given up. */
+export const mostAttempts = 3;
+/** How often a worker says that it is still at a step; see `rescue` for when it is taken for dead. */
+const touchEvery = 1000;
+
+export interface ImportServices {
+  db: Database;
+  storage: Storage;
+  /** Data folder, for files that are being made. */
+  home: string;
+  /** Name of this worker. */
+  worker: string;
+  /** Fires when the worker has to stop; what it does goes back to waiting. */
+  ending?: AbortSignal;
+}
+
+const isStep = (filmId: string, step: ImportStep) => and(eq(filmStep.filmId, filmId), eq(filmStep.step, step));
+
+/** A new film's steps, all waiting. */
+export const addSteps = (db: Database, filmId: string): Promise<unknown> =>
+  db
+    .insert(filmStep)
+    .values(importSteps.map((step) => ({ filmId, step })))
+    .onConflictDoNothing();
+
+/** Steps that nobody has begun although they could be, in their order. */
+async function openSteps(db: Database, filmId: string): Promise<ImportStep[]> {
+  const rows = await db.select({ step: filmStep.step, state: filmStep.state }).from(filmStep).where(eq(filmStep.filmId, filmId));
+  const settled = new Set(rows.filter(({ state }) => state === 'done' || state === 'skipped').map(({ step }) => step));
+  const waiting = new Set(rows.filter(({ state }) => state === 'waiting').map(({ step }) => step));
+  return importSteps.filter((step) => waiting.has(step) && importRules[step].after.every((one) => settled.has(one)));
+}
+
+/**
+ * Does the steps of a film that can be done: those up to the review first, all others when `rest` is set. Any number of workers
+ * may be at the same film, each step is done by one of them.
+ * @returns whether there is more to do in `rest`
+ * @throws whatever made a step fail that will be tried again
+ */
+export async function workOnFilm(services: ImportServices, filmId: string, rest: boolean): Promise<boolean> {
+  const { db, storage } = services;
+  try {
+    for (;;) {
+      const open = await openSteps(db, filmId);
+      const next = open.find((step) => rest || importRules[step].essential);
+      if (!next) return open.length > 0;
+      if (await claim(services, filmId, next)) await doStep(services, filmId, next);
+    }
+  } finally {
+    await storage.letGo(filmId);
+    await rm(draftsOf(services, filmId), { recursive: true, force: true });
+  }
+}
+
+/** Where a worker puts what it is making; no other worker looks there. */
+const draftsOf = ({ home, worker }: ImportServices, filmId: string): string => join(home, 'drafts', worker, filmId);
+
+/** Takes a waiting step; false when another worker was faster. */
+async function claim({ db, worker }: ImportServices, filmId: string, step: ImportStep): Promise<boolean> {
+  const taken = await db
+    .update(filmStep)
+    .set({ state: 'working', worker, attempts: sql`${filmStep.attempts} + 1`, progress: 0, reason: null, startedAt: sql`now()`, touchedAt: sql`now()` })
+    .where(and(isStep(filmId, step), eq(filmStep.state, 'waiting')))
+    .returning({ step: filmStep.step });
+  if (taken.length > 0 && importRules[step].essential) {
+    await db.update(film).set({ state: 'working' }).where(and(eq(film.id, filmId), eq(film.state, 'waiting')));
+  }
+  return taken.length > 0;
+} // prettier-ignore
+
+async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
+  const { db, storage, worker, ending } = services;
+  const rule = importRules[step];
+  const mine = and(isStep(filmId, step), eq(filmStep.state, 'working'), eq(filmStep.worker, worker));
+  const stop = new AbortController();
+  const end = (): void => stop.abort();
+  ending?.addEventListener('abort', end);
+  let share = 0;
+  const touch = async (): Promise<void> => {
+    const still = await db
+      .update(filmStep)
+      .set({ touchedAt: sql`now()`, progress: share })
+      .where(mine)
+      .returning({ step: filmStep.step });
+    if (still.length === 0) stop.abort();
+  };
+  const touching = setInterval(() => void touch().catch(() => undefined), touchEvery);
+  try {
+    const row = await filmNamed(db, filmId);
+    const work: StepWork = {
+      db,
+      storage,
+      film: row,
+      draft: (file) => join(draftsOf(services, filmId), file),
+      progress: (value) => (share = Math.max(share, Math.min(1, value))),
+      signal: stop.signal,
+    };
+    const skipped = rule.needsSound && !row.hasSound;
+    if (!skipped) await rule.run(work);
+    await db.transaction(async (tx) => {
+      const done = await tx
+        .update(filmStep)
+        .set({ state: skipped ? 'skipped' : 'done', progress: 1, touchedAt: sql`now()` })
+        .where(mine)
+        .returning({ step: filmStep.step });
+      if (done.length > 0 && step === 'timeline') await tx.update(film).set({ state: 'ready' }).where(eq(film.id, filmId));
+    });
+  } catch (error) {
+    await failed(services, filmId, step, error, mine);
+  } finally {
+    clearInterval(touching);
+    ending?.removeEventListener('abort', end);
+  }
+}
+
+/** Says why, in words; throws on when it will be tried again. */
+async function failed(
+  { db, ending }: ImportServices,
+  filmId: string,
+  step: ImportStep,
+  error: unknown,
+  mine: ReturnType<typeof and>,
+): Promise<void> {
+  if (error instanceof Stopped) {
+    // Stopped by a coach: the rows say so already. By the end of this worker: the next one begins the step again.
+    if (ending?.aborted) {
+      await db.update(filmStep).set({ state: 'waiting', attempts: sql`${filmStep.attempts} - 1` }).where(mine); // prettier-ignore
+    }
+    throw error;
+  }
+  const known = error instanceof NotFootage;
+  const [row] = await db.select({ attempts: filmStep.attempts }).from(filmStep).where(mine);
+  if (!row) throw error;
+  if (!known && row.attempts < mostAttempts) {
+    await db.update(filmStep).set({ state: 'waiting', reason: 'It broke off and is tried again.', touchedAt: sql`now()` }).where(mine); // prettier-ignore
+    throw error;
+  }
+  await giveUp(db, filmId, step, known ? error.message : `It broke off ${mostAttempts} times. The original is safe; try again.`);
+}
+
+/** A step that will not be tried again by itself. What needed it is not done either. */
+export async function giveUp(db: Database, filmId: string, step: ImportStep, reason: string): Promise<void> {
+  const needed = new Set<ImportStep>([step]);
+  for (const one of importSteps) if (importRules[one].after.some((before) => needed.has(before))) needed.add(one);
+  await db.transaction(async (tx) => {
+    await tx
+      .update(filmStep)
+      .set({ state: 'failed', reason: sql`case when ${filmStep.step} = ${step} then ${reason} end` })
+      .where(and(eq(filmStep.filmId, filmId), inArray(filmStep.step, [...needed])));
+    if (importRules[step].essential) {
+      await tx.update(film).set({ state: 'failed', remark: reason }).where(eq(film.id, filmId));
+    }
+  });
+}

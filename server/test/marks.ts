@@ -1,0 +1,41 @@
+import type { Mark, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
+import type { Verdict } from '@wax-fist/core/review';
+import { v7 as uuid } from 'uuid';
+
+/** A moment some seconds into a training evening. */
+export const atSecond = (seconds: number): string => new Date(Date.UTC(2026, 2, 1, 19, 0, seconds)).toISOString();
+
+export const thrown = (strikeId: string, change: Partial<StrikeMark> = {}): StrikeMark => ({
+  kind: 'strike',
+  id: uuid(),
+  strikeId,
+  saidAt: atSecond(0),
+  technique: 'jab',
+  launchFrame: 50,
+  contactFrame: 60,
+  homeFrame: 75,
+  removed: false,
+  ...change,
+});
+
+export const observed = (strikeId: string, verdict: Verdict | null, change: Partial<ObservationMark> = {}): ObservationMark => ({
+  kind: 'observation',
+  id: uuid(),
+  strikeId,
+  saidAt: atSecond(1),
+  checkpointId: 'gd.return-line',
+  verdict,
+  note: null,
+  view: 'lead-side',
+  anyway: false,
+  checklistVersion: 1,
+  ...change,
+});
+
+/** Strikes with one verdict each on one checkpoint. */
+export const roundOfMarks = (verdicts: readonly Verdict[], change: Partial<ObservationMark> = {}): Mark[] =>
+  verdicts.flatMap((verdict, place) => {
+    const strikeId = uuid();
+    const moments = { launchFrame: place * 10, contactFrame: place * 10 + 4, homeFrame: place * 10 + 9 };
+    return [thrown(strikeId, moments), observed(strikeId, verdict, change)];
+  });

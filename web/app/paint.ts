@@ -1,2 +1,0 @@
-/** A colour of the style sheet; a canvas cannot read custom properties by itself. */
-export const paint = (property: string): string => getComputedStyle(document.body).getPropertyValue(property).trim() || '#333';

@@ -1,0 +1,38 @@
+import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
+
+export interface ServerAnswer<T> {
+  value: ShallowRef<T | undefined>;
+  failure: Ref<string | undefined>;
+  loading: Ref<boolean>;
+  /** Asks again; what is shown stays until the answer is here. */
+  again: () => Promise<void>;
+}
+
+/** Something a page needs from the server: asked at once, and again whenever the page comes back into view. */
+export function useAnswer<T>(question: () => Promise<T>): ServerAnswer<T> {
+  const value = shallowRef<T>();
+  const failure = ref<string>();
+  const loading = ref(true);
+  let latest = 0;
+  const again = async (): Promise<void> => {
+    const turn = ++latest;
+    loading.value = true;
+    try {
+      const answer = await question();
+      if (turn !== latest) return;
+      value.value = answer;
+      failure.value = undefined;
+    } catch (error) {
+      if (turn === latest) failure.value = (error as Error).message;
+    } finally {
+      if (turn === latest) loading.value = false;
+    }
+  };
+  const whenSeen = (): void => {
+    if (document.visibilityState === 'visible') void again();
+  };
+  document.addEventListener('visibilitychange', whenSeen);
+  onScopeDispose(() => document.removeEventListener('visibilitychange', whenSeen));
+  void again();
+  return { value, failure, loading, again };
+}

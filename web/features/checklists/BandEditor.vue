@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { checklistEndpoints } from '@wax-fist/contract/checklists';
+import { proposalFor } from '@wax-fist/core/measure';
+import { bandProblem, isMeasureId, measures, type Band } from '@wax-fist/core/technique';
+import { computed, ref, watch } from 'vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import BandMark from './BandMark.vue';
+
+/** The four ends of a band, drawn, with what they would make of the strikes that were measured already. */
+const { band, usual, measure, technique } = defineProps<{
+  band: Band | undefined;
+  usual: Band;
+  measure: string;
+  technique: string;
+}>();
+const emit = defineEmits<{ change: [band: Band | undefined] }>();
+const held = computed(() => band ?? usual);
+const ends = ref<string[]>([]);
+watch(held, ({ clean, watch: beyond }) => (ends.value = [beyond[0], clean[0], clean[1], beyond[1]].map((end) => (end === null ? '' : String(end)))), { immediate: true }); // prettier-ignore
+const names = ['Watch from', 'Clean from', 'Clean to', 'Watch to'];
+const { value: reps } = useAnswer(() => request(checklistEndpoints.measuredStrikes, { params: { technique, measure } }));
+
+const typed = computed<Band>(() => {
+  const [from, cleanFrom, cleanTo, to] = ends.value.map((text) => (text.trim() === '' ? null : Number(text.replace(',', '.')))) as [number | null, number | null, number | null, number | null]; // prettier-ignore
+  return { clean: [cleanFrom, cleanTo], watch: [from, to] };
+});
+const problem = computed(() => bandProblem(typed.value));
+const keep = (): void => {
+  if (!problem.value) emit('change', JSON.stringify(typed.value) === JSON.stringify(usual) ? undefined : typed.value);
+};
+/** How many of the measured strikes would be proposed as what. */
+const counted = (of: Band) => {
+  const verdicts = (reps.value ?? []).map((one) => proposalFor(of, one)?.verdict ?? 'too close');
+  const count = (what: string): number => verdicts.filter((verdict) => verdict === what).length;
+  return `${count('clean')} clean, ${count('watch')} watch, ${count('fault')} fault, ${count('too close')} too close to call`;
+};
+</script>
+
+<template>
+  <fieldset class="band">
+    <legend>
+      {{ isMeasureId(measure) ? `${measures[measure].name}: ${measures[measure].of}` : measure }}
+    </legend>
+    <BandMark :band="problem ? held : typed" :measure="measure" :values="reps ?? []" />
+    <div class="ends">
+      <VTextField
+        v-for="(name, place) in names"
+        :key="name"
+        v-model="ends[place]"
+        :label="name"
+        inputmode="decimal"
+        placeholder="open"
+        density="compact"
+        hide-details
+        @change="keep"
+      />
+      <VBtn v-if="band" variant="text" size="small" @click="emit('change', undefined)">As it ships</VBtn>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="reps && reps.length > 0" class="quiet" data-effect>
+      Of {{ reps.length }} measured: {{ counted(typed) }}<template v-if="band"> (as it ships: {{ counted(usual) }})</template>.
+    </p>
+    <p v-else class="quiet">No strike is measured for this yet.</p>
+  </fieldset>
+</template>
+
+<style scoped>
+.band {
+  border: 0;
+  grid-column: 1 / -1;
+}
+legend {
+  font-size: 14px;
+  margin-bottom: 4px;
+}
+.ends {
+  margin-top: 26px;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  max-width: 620px;
+}
+.problem {
+  color: var(--fault);
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { isMeasureId, measures, severityNames, viewNames, type ChecklistRow, type School } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import BandMark from './BandMark.vue';
+import FamilySign from './FamilySign.vue';
+import { schoolPicture, shippedStill } from '../stills/shipped-stills.ts';
+
+/** A checklist to be read: question, what clean is, what is said when it is not, the cue and the band. */
+const { rows, technique, school } = defineProps<{ rows: readonly ChecklistRow[]; technique: string; school: School }>();
+/** One picture for each row: as this school has it, else how it should not look, else how it should. */
+const pictures = computed(() =>
+  rows.map(({ checkpoint: { id, faults } }) => {
+    const told = [
+      { src: schoolPicture(technique, id, school), says: 'As this school has it' },
+      { src: shippedStill(technique, id, 'fault'), says: `Not so: ${faults[0]}` },
+      { src: shippedStill(technique, id, 'clean'), says: 'So' },
+    ];
+    return told.find(({ src }) => src);
+  }),
+);
+const by = { measure: '', technique: 'this technique’s own', school: 'by the school', club: 'set by the club' } as const;
+const readBy = (measure: string): string =>
+  measure === 'ear' ? 'coach’s ear' : isMeasureId(measure) ? `${measures[measure].name}, ${measures[measure].of}` : 'coach’s eye';
+</script>
+
+<template>
+  <ul class="rows">
+    <li v-for="({ checkpoint, band, bandBy, reported, fixed }, place) in rows" :id="checkpoint.id" :key="checkpoint.id">
+      <span class="stop quiet">{{ rows[place - 1]?.checkpoint.stop === checkpoint.stop ? '' : checkpoint.stop }}</span>
+      <FamilySign :family="checkpoint.family" :size="20" />
+      <div>
+        <h3>{{ checkpoint.question }}</h3>
+        <p>
+          {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
+        </p>
+        <p class="quiet">{{ checkpoint.why }}</p>
+        <p class="foot">
+          <q>{{ checkpoint.cues[0] }}</q>
+          <span class="quiet">{{ severityNames[checkpoint.severity] }}</span>
+          <span class="quiet">from {{ checkpoint.views.map((view) => viewNames[view].toLowerCase()).join(', ') }}</span>
+          <span v-if="checkpoint.leastRate > 30" class="quiet">at 60 frames a second or more</span>
+        </p>
+      </div>
+      <div class="measure">
+        <BandMark v-if="band" :band="band" :measure="checkpoint.measure" />
+        <p class="quiet">
+          {{ readBy(checkpoint.measure) }}<template v-if="bandBy && by[bandBy]"> · {{ by[bandBy] }}</template>
+        </p>
+        <p v-if="reported" class="quiet">Told only: no fault in this school.</p>
+        <p v-if="fixed" class="quiet">A fault in every school.</p>
+      </div>
+      <figure v-if="pictures[place]">
+        <img :src="pictures[place].src" alt="" loading="lazy" />
+        <figcaption>{{ pictures[place].says }}</figcaption>
+      </figure>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.rows {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 84px 22px minmax(0, 1fr) 220px 160px;
+  gap: 12px;
+  padding: 10px 4px;
+  border-top: 1px solid var(--line);
+  break-inside: avoid;
+}
+li:target {
+  background: #e9b44c22;
+}
+h3 {
+  font-size: 16px;
+}
+p {
+  margin: 0;
+}
+.stop {
+  font-size: 14px;
+}
+.foot {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  font-size: 14px;
+}
+q {
+  font-style: italic;
+  color: rgb(var(--v-theme-primary));
+}
+.measure {
+  font-size: 13px;
+}
+figure {
+  margin: 0;
+  font-size: 13px;
+}
+img {
+  display: block;
+  width: 160px;
+  aspect-ratio: 16 / 9;
+  object-fit: cover;
+}
+@media (max-width: 1100px) {
+  li {
+    grid-template-columns: 84px 22px minmax(0, 1fr) 200px;
+  }
+  figure {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { mdiMagnify, mdiPlus } from '@mdi/js';
+import {
+  chosen,
+  findInCatalogue,
+  readySchools,
+  techniqueKindNames,
+  techniqueKinds,
+  techniquesWith,
+  termOf,
+  type School,
+} from '@wax-fist/core/technique';
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { counted } from '../../app/format.ts';
+import { useCatalogue } from './catalogue-store.ts';
+import FamilySign from './FamilySign.vue';
+import OwnTechniqueDialog from './OwnTechniqueDialog.vue';
+import VersionPanel from './VersionPanel.vue';
+
+/** Everything that can be thrown and looked at: found by any name, browsed by kind. */
+const catalogue = useCatalogue();
+const router = useRouter();
+const typed = ref('');
+const adding = ref(false);
+const failure = ref<string>();
+onMounted(() => void catalogue.again().catch((error: Error) => (failure.value = error.message)));
+
+const club = computed<School>(() => catalogue.schools.find(({ clubDefault }) => clubDefault) ?? readySchools[0]);
+const most = 12;
+const found = computed(() =>
+  findInCatalogue(catalogue.newest, typed.value, club.value)
+    .slice(0, most)
+    .map((one) => ({ ...one, family: catalogue.newest.checkpoints.get(one.id)?.family, techniques: one.kind === 'checkpoint' ? techniquesWith(catalogue.newest, one.id) : [one.id] })),
+); // prettier-ignore
+const byKind = computed(() =>
+  techniqueKinds
+    .map((kind) => ({
+      kind,
+      techniques: [...catalogue.newest.techniques.values()]
+        .filter((technique) => technique.kind === kind)
+        .map(({ id, name }) => ({ id, name: termOf(club.value, id) ?? name, changed: catalogue.newest.edited.has(id) })),
+    }))
+    .filter(({ techniques }) => techniques.length > 0),
+);
+const first = (): void => {
+  const [nearest] = found.value;
+  if (nearest?.techniques[0]) void router.push({ name: 'technique', params: { technique: nearest.techniques[0] } });
+};
+</script>
+
+<template>
+  <div class="page">
+    <div class="head">
+      <h1>Checklists</h1>
+      <VTextField
+        v-model="typed"
+        :prepend-inner-icon="mdiMagnify"
+        label="Find a technique, a fault or a cue"
+        placeholder="roundhouse, lazy hand, touch home …"
+        density="compact"
+        hide-details
+        clearable
+        autofocus
+        class="find"
+        @keydown.enter="first"
+      />
+      <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">A technique of our own</VBtn>
+    </div>
+    <VAlert v-if="failure" type="warning" variant="tonal" role="alert" class="mb-4">{{ failure }}</VAlert>
+
+    <section v-if="typed" aria-label="Found">
+      <p v-if="found.length === 0" class="empty">Nothing is called so. Try another word for it.</p>
+      <ul class="found">
+        <li v-for="one in found" :key="`${one.kind} ${one.id}`">
+          <FamilySign v-if="one.family" :family="one.family" />
+          <RouterLink v-if="one.kind === 'technique'" :to="{ name: 'technique', params: { technique: one.id } }" class="name">{{
+            one.name
+          }}</RouterLink>
+          <span v-else class="name">{{ one.name }}</span>
+          <span class="quiet">{{ one.by }}</span>
+          <span v-if="one.kind === 'checkpoint'" class="in">
+            in
+            <template v-for="(id, place) in one.techniques.slice(0, 4)" :key="id"
+              ><RouterLink :to="{ name: 'technique', params: { technique: id }, hash: `#${one.id}` }">{{
+                catalogue.technique(id).name
+              }}</RouterLink
+              >{{ place < Math.min(3, one.techniques.length - 1) ? ', ' : '' }}</template
+            >{{ one.techniques.length > 4 ? ` and ${one.techniques.length - 4} more` : '' }}
+          </span>
+        </li>
+      </ul>
+    </section>
+
+    <template v-else>
+      <p class="quiet lead">
+        {{ counted(catalogue.newest.techniques.size, 'technique') }} and {{ catalogue.newest.checkpoints.size }} checkpoints, as
+        <RouterLink :to="{ name: 'schools' }">{{ club.name }}</RouterLink> judges them: guard at the
+        {{ chosen(club, 'guard-line').name.toLowerCase() }}, {{ chosen(club, 'arm').name.toLowerCase() }} at contact.
+      </p>
+      <div class="kinds">
+        <section v-for="{ kind, techniques } in byKind" :key="kind">
+          <h2>{{ techniqueKindNames[kind] }}</h2>
+          <ul>
+            <li v-for="{ id, name, changed } in techniques" :key="id">
+              <RouterLink :to="{ name: 'technique', params: { technique: id } }">{{ name }}</RouterLink>
+              <small v-if="changed" class="quiet"> changed by us</small>
+            </li>
+          </ul>
+        </section>
+      </div>
+      <VersionPanel />
+    </template>
+    <OwnTechniqueDialog v-model="adding" />
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  margin-bottom: 12px;
+}
+.find {
+  flex: 1;
+  max-width: 460px;
+  margin-left: auto;
+}
+.lead {
+  margin-bottom: 16px;
+}
+.kinds {
+  columns: 4 210px;
+  column-gap: 32px;
+}
+.kinds section {
+  break-inside: avoid;
+  margin-bottom: 20px;
+}
+h2 {
+  margin-top: 0;
+  font-size: 16px;
+  border-bottom: 2px solid rgb(var(--v-theme-primary));
+  padding-bottom: 2px;
+  margin-bottom: 4px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+.kinds li {
+  padding: 2px 0;
+}
+.found li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  padding: 8px 4px;
+  border-bottom: 1px solid var(--line);
+}
+.name {
+  font-weight: 700;
+}
+.in {
+  margin-left: auto;
+  text-align: right;
+}
+@media (max-width: 900px) {
+  .head {
+    flex-wrap: wrap;
+  }
+}
+</style>

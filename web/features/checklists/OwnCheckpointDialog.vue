@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { checkpointShape } from '@wax-fist/contract/checklists';
+import {
+  familyNames,
+  ownPrefix,
+  severities,
+  severityNames,
+  strikeFamilies,
+  viewNames,
+  views,
+  walkStops,
+  type Checkpoint,
+  type View,
+} from '@wax-fist/core/technique';
+import { reactive, ref, watch } from 'vue';
+import { ValidationError } from 'yup';
+import FormDialog from '../../app/FormDialog.vue';
+import { useCatalogue } from './catalogue-store.ts';
+import { idFromName } from './own-id.ts';
+
+/** A checkpoint of the club's own: judged by eye. */
+const open = defineModel<boolean>({ required: true });
+const emit = defineEmits<{ added: [checkpoint: Checkpoint] }>();
+const catalogue = useCatalogue();
+const empty = () => ({
+  name: '', question: '', clean: '', faults: '', why: '', cue: '',
+  family: 'strike' as Checkpoint['family'], stop: 'striking hand' as Checkpoint['stop'], severity: 'base' as Checkpoint['severity'], views: [...views] as View[],
+}); // prettier-ignore
+const draft = reactive(empty());
+const problems = ref<Record<string, string>>({});
+const failure = ref<string>();
+watch(open, (now) => now && Object.assign(draft, empty()));
+
+function save(): void {
+  problems.value = {};
+  failure.value = undefined;
+  const { cue, faults, ...rest } = draft;
+  const id = ownPrefix + idFromName(draft.name);
+  if (catalogue.newest.checkpoints.has(id)) return void (problems.value = { name: 'There is a checkpoint of this name.' });
+  const list = faults.split(',').map((fault) => fault.trim()).filter(Boolean); // prettier-ignore
+  const whole = { ...rest, id, faults: list, cues: cue ? [cue] : [], phase: 'contact', measure: 'eye', leastRate: 0, causes: [] };
+  try {
+    emit('added', checkpointShape.validateSync(whole, { abortEarly: false }));
+    open.value = false;
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    problems.value = Object.fromEntries(error.inner.map(({ path = '', message }) => [path === 'cues' ? 'cue' : path.replace(/\[.*/, ''), message])); // prettier-ignore
+  }
+}
+</script>
+
+<template>
+  <FormDialog v-model="open" title="A checkpoint of our own" :failure="failure" :busy="false" save-name="Add it" @save="save">
+    <VTextField v-model="draft.name" label="Name, in two or three words" autofocus :error-messages="problems['name']" />
+    <VTextField v-model="draft.question" label="Question" placeholder="Does … ?" :error-messages="problems['question']" />
+    <VTextField v-model="draft.clean" label="What clean looks like" :error-messages="problems['clean']" />
+    <VTextField v-model="draft.faults" label="Faults, with commas between" :error-messages="problems['faults']" />
+    <VTextField v-model="draft.why" label="Why it matters" :error-messages="problems['why']" />
+    <VTextField v-model="draft.cue" label="Cue" :error-messages="problems['cue']" />
+    <div class="two">
+      <VSelect
+        v-model="draft.family"
+        :items="strikeFamilies.map((one) => ({ value: one, title: familyNames[one] }))"
+        label="Family"
+      />
+      <VSelect v-model="draft.stop" :items="[...walkStops]" label="Where the eye goes" />
+      <VSelect
+        v-model="draft.severity"
+        :items="severities.map((one) => ({ value: one, title: severityNames[one] }))"
+        label="What a fault costs"
+      />
+      <VSelect
+        v-model="draft.views"
+        :items="views.map((one) => ({ value: one, title: viewNames[one] }))"
+        label="Seen from"
+        multiple
+        :error-messages="problems['views']"
+      />
+    </div>
+  </FormDialog>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 12px;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { checklistEndpoints, techniqueShape } from '@wax-fist/contract/checklists';
+import { checkpointLists, ownPrefix, techniqueKindNames, techniqueKinds, type Technique } from '@wax-fist/core/technique';
+import { reactive, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { request } from '../../app/request.ts';
+import FormDialog from '../../app/FormDialog.vue';
+import { useCatalogue } from './catalogue-store.ts';
+import { idFromName } from './own-id.ts';
+
+/** A technique of the club's own, begun from one that there is. */
+const open = defineModel<boolean>({ required: true });
+const catalogue = useCatalogue();
+const router = useRouter();
+const empty = () => ({ name: '', from: 'jab', kind: 'hand' as Technique['kind'], side: 'lead' as Technique['side'] });
+const draft = reactive(empty());
+const failure = ref<string>();
+const busy = ref(false);
+watch(open, (now) => now && Object.assign(draft, empty()));
+watch(
+  () => draft.from,
+  (id) => {
+    const { kind, side } = catalogue.technique(id);
+    Object.assign(draft, { kind, side });
+  },
+);
+
+async function save(): Promise<void> {
+  busy.value = true;
+  failure.value = undefined;
+  try {
+    const model = catalogue.technique(draft.from);
+    const id = ownPrefix + idFromName(draft.name);
+    if (catalogue.newest.techniques.has(id)) throw new Error('There is a technique of this name already.');
+    const asked = { ...model, id, name: draft.name.trim(), kind: draft.kind, side: draft.side, alsoSaid: [], checkpoints: model.checkpoints.length > 0 ? model.checkpoints : checkpointLists.base };
+    const technique = await techniqueShape.validate(asked);
+    const edits = await catalogue.editsAt(catalogue.version);
+    const next = { ...edits, techniques: [...edits.techniques, technique] };
+    await request(checklistEndpoints.saveChecklists, { body: { basedOn: catalogue.version, note: `New: ${technique.name}`, edits: next as never } });
+    await catalogue.again();
+    open.value = false;
+    await router.push({ name: 'technique', params: { technique: id } });
+  } catch (error) {
+    failure.value = (error as Error).message;
+  } finally {
+    busy.value = false;
+  }
+} // prettier-ignore
+const names = () => [...catalogue.newest.techniques.values()].map(({ id, name }) => ({ value: id, title: name }));
+</script>
+
+<template>
+  <FormDialog v-model="open" title="A technique of our own" :failure="failure" :busy="busy" save-name="Add it" @save="save">
+    <VTextField v-model="draft.name" label="Name" autofocus maxlength="60" />
+    <VAutocomplete v-model="draft.from" :items="names()" label="Begin with the checklist of" />
+    <VSelect
+      v-model="draft.kind"
+      :items="techniqueKinds.map((kind) => ({ value: kind, title: techniqueKindNames[kind] }))"
+      label="Kind"
+    />
+    <VSelect v-model="draft.side" :items="['lead', 'rear', 'both']" label="Side" />
+  </FormDialog>
+</template>

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { checklistEndpoints, checklistDocumentShape, checklistFormat } from '@wax-fist/contract/checklists';
+import { differencesOfEdits, editProblems, type ClubEdits, type ChecklistDifference } from '@wax-fist/core/technique';
+import { ref } from 'vue';
+import { ValidationError } from 'yup';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { counted, dayAndTime } from '../../app/format.ts';
+import { useCatalogue } from './catalogue-store.ts';
+
+/** Versions of the club's checklists: what changed, the way back, and the way out and in as a file. */
+const catalogue = useCatalogue();
+const { value: versions, again } = useAnswer(() => request(checklistEndpoints.listChecklistVersions));
+const failure = ref<string>();
+const told = ref<{ version: number; differences: ChecklistDifference[] }>();
+const mistakes = ref<{ place: string; says: string }[]>([]);
+const done = ref<string>();
+const file = ref<HTMLInputElement>();
+
+async function carefully(act: () => Promise<void>): Promise<void> {
+  failure.value = done.value = undefined;
+  mistakes.value = [];
+  await act().catch((error: Error) => (failure.value = error.message));
+}
+const show = (version: number) =>
+  carefully(async () => {
+    if (told.value?.version === version) return void (told.value = undefined);
+    const [before, after] = await Promise.all([catalogue.editsAt(Math.max(1, version - 1)), catalogue.editsAt(version)]);
+    told.value = { version, differences: differencesOfEdits(before, after) };
+  });
+async function save(edits: ClubEdits, note: string): Promise<void> {
+  await request(checklistEndpoints.saveChecklists, { body: { basedOn: catalogue.version, note, edits: edits as never } });
+  await Promise.all([catalogue.again(), again()]);
+}
+const goBack = (version: number) =>
+  carefully(async () => {
+    await save(await catalogue.editsAt(version), `Back to version ${version}`);
+    done.value = `The checklists are again as in version ${version}. Sessions judged before keep theirs.`;
+  });
+const takeOut = () =>
+  carefully(async () => {
+    const document_ = { format: checklistFormat, version: 1, edits: await catalogue.editsAt(catalogue.version) };
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([JSON.stringify(document_, null, 2)], { type: 'application/json' }));
+    link.download = `checklists-${catalogue.version}.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  });
+const takeIn = (event: Event) =>
+  carefully(async () => {
+    const input = event.target as HTMLInputElement;
+    const [chosen] = input.files ?? [];
+    if (!chosen) return;
+    const text = await chosen.text();
+    input.value = '';
+    const edits = checked(text);
+    if (!edits) return;
+    await save(edits, `Taken in from ${chosen.name}`.slice(0, 200));
+    done.value = `Taken in from ${chosen.name}.`;
+  });
+/** The edits in a file; undefined when there are mistakes, which are then told with their places. */
+function checked(text: string): ClubEdits | undefined {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch (error) {
+    throw new Error(`This file is not JSON: ${(error as Error).message}`);
+  }
+  try {
+    const { edits } = checklistDocumentShape.validateSync(parsed, { abortEarly: false, stripUnknown: true });
+    mistakes.value = editProblems(edits as unknown as ClubEdits).map((one) => ({ ...one, place: `edits.${one.place}` }));
+    return mistakes.value.length > 0 ? undefined : (edits as unknown as ClubEdits);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    mistakes.value = inner.map(({ path, message }) => ({ place: path || 'the whole file', says: message }));
+    return undefined;
+  }
+}
+</script>
+
+<template>
+  <section class="versions" aria-label="Versions">
+    <div class="head">
+      <h2>Versions</h2>
+      <VSpacer />
+      <VBtn variant="text" size="small" @click="takeOut">Save as a file</VBtn>
+      <VBtn variant="text" size="small" @click="file?.click()">Take in a file</VBtn>
+      <a href="/formats/checklists.schema.json" target="_blank">Format</a>
+      <input ref="file" type="file" accept="application/json,.json" hidden aria-label="A file of checklists" @change="takeIn" />
+    </div>
+    <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert">{{ failure }}</VAlert>
+    <VAlert v-if="done" type="success" variant="tonal" density="compact" role="status">{{ done }}</VAlert>
+    <VAlert v-if="mistakes.length > 0" type="warning" variant="tonal" density="compact" role="alert">
+      Nothing was taken in. {{ counted(mistakes.length, 'mistake') }}:
+      <ul class="mistakes">
+        <li v-for="({ place, says }, index) in mistakes" :key="index">
+          <code>{{ place }}</code> {{ says }}
+        </li>
+      </ul>
+    </VAlert>
+    <ul class="list">
+      <li v-for="{ version, note, by, at } in versions ?? []" :key="version">
+        <b class="number">{{ version }}</b>
+        <span>{{ note || 'Changed' }}</span>
+        <span class="quiet">{{ by }}, {{ dayAndTime(at) }}</span>
+        <VBtn v-if="version > 1" variant="text" size="small" :aria-expanded="told?.version === version" @click="show(version)"
+          >What changed</VBtn
+        >
+        <VBtn v-if="version !== catalogue.version" variant="text" size="small" @click="goBack(version)">Go back to it</VBtn>
+        <ul v-if="told?.version === version" class="told">
+          <li v-if="told.differences.length === 0" class="quiet">Nothing that is seen.</li>
+          <li v-for="({ technique, checkpoint, says }, index) in told.differences" :key="index">
+            {{ technique }}<template v-if="checkpoint">, {{ checkpoint.toLowerCase() }}</template
+            >: {{ says }}
+          </li>
+        </ul>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.versions {
+  margin-top: 20px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+}
+h2 {
+  font-size: 18px;
+}
+.list {
+  list-style: none;
+  padding: 0;
+}
+.list > li {
+  display: grid;
+  grid-template-columns: 28px minmax(120px, 1fr) auto auto 130px;
+  gap: 4px 12px;
+  align-items: baseline;
+  border-top: 1px solid var(--line);
+  padding: 6px 4px;
+}
+.told {
+  grid-column: 2 / -1;
+  padding-left: 18px;
+}
+.mistakes {
+  padding-left: 18px;
+}
+</style>

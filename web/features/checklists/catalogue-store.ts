@@ -1,0 +1,75 @@
+import { checklistEndpoints } from '@wax-fist/contract/checklists';
+import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
+import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
+import { stillEndpoints, type ReferenceStill } from '@wax-fist/contract/stills';
+import { sixCall, type CallBook } from '@wax-fist/core/calls';
+import {
+  catalogueOf,
+  shippedCatalogue,
+  shippedVersion,
+  type Catalogue,
+  type Checkpoint,
+  type ClubEdits,
+  type Technique,
+} from '@wax-fist/core/technique';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { request } from '../../app/request.ts';
+
+/** What a club throws and looks at: the newest checklists, and older ones for reviews that were made by them. */
+export const useCatalogue = defineStore('catalogue', () => {
+  const version = ref(shippedVersion);
+  const newest = shallowRef<Catalogue>(shippedCatalogue);
+  const schools = shallowRef<SavedSchool[]>([]);
+  const books = shallowRef<SavedCallBook[]>([]);
+  const stills = shallowRef<ReferenceStill[]>([]);
+  const known = new Map<number, Catalogue>([[shippedVersion, shippedCatalogue]]);
+  let loading: Promise<void> | undefined;
+
+  async function load(): Promise<void> {
+    const [versions, allSchools, allBooks, allStills] = await Promise.all([
+      request(checklistEndpoints.listChecklistVersions),
+      request(schoolEndpoints.listSchools),
+      request(callEndpoints.listCallBooks),
+      request(stillEndpoints.listReferenceStills),
+    ]);
+    schools.value = allSchools as SavedSchool[];
+    books.value = allBooks as SavedCallBook[];
+    stills.value = allStills;
+    const [latest] = versions;
+    newest.value = await at(latest!.version);
+    version.value = latest!.version;
+  }
+  /** Asked once; a page that changes something asks `again`. */
+  const ready = (): Promise<void> =>
+    (loading ??= load().catch((error: unknown) => {
+      loading = undefined;
+      throw error;
+    }));
+  const again = (): Promise<void> => (loading = load());
+
+  async function editsAt(wanted: number): Promise<ClubEdits> {
+    const { edits } = await request(checklistEndpoints.showChecklistVersion, { params: { version: String(wanted) } });
+    return edits as unknown as ClubEdits;
+  }
+  /** The catalogue of a version. @throws Refused when there is no such version */
+  async function at(wanted: number): Promise<Catalogue> {
+    const held = known.get(wanted);
+    if (held) return held;
+    const catalogue = catalogueOf(await editsAt(wanted));
+    known.set(wanted, catalogue);
+    return catalogue;
+  }
+
+  /** For pages that only name things: what was taken out meanwhile is named by its id. */
+  const technique = (id: string): Technique =>
+    newest.value.techniques.get(id) ?? { ...shippedCatalogue.techniques.get('jab')!, id, name: id };
+  const checkpoint = (id: string): Checkpoint =>
+    newest.value.checkpoints.get(id) ?? { ...shippedCatalogue.checkpoints.get('sm.straight')!, id, name: id };
+  /** Schools as a field offers them. */
+  const schoolItems = computed(() => schools.value.map(({ id, name }) => ({ value: id, title: name })));
+  const book = (id: string): CallBook => books.value.find((one) => one.id === id) ?? sixCall;
+
+  void ready().catch(() => undefined);
+  return { version, newest, schools, schoolItems, books, stills, ready, again, at, editsAt, technique, checkpoint, book };
+});

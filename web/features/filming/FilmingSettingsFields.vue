@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { viewNames, views } from '@wax-fist/core/technique';
+import type { FilmingPlan } from './filming-settings.ts';
+
+/** What is set before the first bell. */
+const plan = defineModel<FilmingPlan>({ required: true });
+const { cameras, camera } = defineProps<{ cameras: readonly MediaDeviceInfo[]; camera: string }>();
+defineEmits<{ camera: [deviceId: string] }>();
+
+const numbers = [
+  { field: 'rounds', label: 'Rounds', suffix: '' },
+  { field: 'work', label: 'Work', suffix: 's' },
+  { field: 'rest', label: 'Rest', suffix: 's' },
+  { field: 'ready', label: 'Get ready', suffix: 's' },
+] as const;
+const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
+</script>
+
+<template>
+  <div class="fields">
+    <div class="numbers">
+      <VTextField
+        v-for="{ field, label, suffix } in numbers"
+        :key="field"
+        :model-value="plan[field]"
+        :label="label"
+        :suffix="suffix"
+        type="number"
+        min="0"
+        density="compact"
+        hide-details
+        @update:model-value="plan = { ...plan, [field]: $event === '' ? undefined : Number($event) }"
+      />
+    </div>
+    <VSelect
+      :model-value="plan.view"
+      :items="viewItems"
+      label="Filmed from"
+      density="compact"
+      hide-details
+      @update:model-value="plan = { ...plan, view: $event }"
+    />
+    <VSelect
+      v-if="cameras.length > 1"
+      :model-value="camera || cameras[0]!.deviceId"
+      :items="cameras.map(({ deviceId, label }) => ({ value: deviceId, title: label }))"
+      label="Camera"
+      density="compact"
+      hide-details
+      @update:model-value="$emit('camera', $event)"
+    />
+    <VCheckbox
+      :model-value="plan.bell"
+      label="Ring the bell; the film is cut by it as well"
+      density="compact"
+      hide-details
+      @update:model-value="plan = { ...plan, bell: $event === true }"
+    />
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.numbers {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+</style>

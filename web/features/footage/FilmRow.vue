@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { mdiAlertOctagonOutline } from '@mdi/js';
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { viewNames } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { clock, counted, fileSize, timeLeft } from '../../app/format.ts';
+import { lacking, stepNames, workOf } from './film-work.ts';
+
+const { film } = defineProps<{ film: Film }>();
+/** Which picture of the strip stands for the film: well after the walk-on. */
+const coverPicture = 12;
+const picture = computed(() => {
+  if (film.state !== 'ready' || !film.strip) return {};
+  const url = filledPath(footageEndpoints.filmStrip.path, { filmId: film.id });
+  return {
+    backgroundImage: `url("${url}")`,
+    backgroundSize: `${film.strip.pictures * 100}% 100%`,
+    backgroundPosition: `${(100 * coverPicture) / (film.strip.pictures - 1)}% 0`,
+  };
+});
+const stands = computed(() => {
+  if (film.done) return `done, ${counted(film.marked, 'strike')} judged`;
+  if (film.strikes === 0) return 'no strike tagged yet';
+  return `${film.marked} of ${counted(film.strikes, 'strike')} judged`;
+});
+const work = computed(() => workOf(film));
+const doing = computed(() => {
+  const { value } = work;
+  if (!value) return '';
+  const left = value.left === null ? '' : `, ${timeLeft(value.left)}`;
+  return `${value.begun ? stepNames[value.step] : (value.reason ?? 'waits its turn')}, ${Math.round(value.share * 100)}%${left}`;
+});
+const missing = computed(() => lacking(film));
+const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go on' : 'Review'));
+</script>
+
+<template>
+  <li class="film" :data-state="film.state">
+    <span class="still" :style="picture" />
+    <span class="what">
+      <b
+        ><slot>{{ film.fileName }}</slot></b
+      >
+      <span class="quiet">
+        <slot name="view">{{ viewNames[film.view] }}</slot><template v-if="film.duration">
+          · <span class="number">{{ clock(film.duration).slice(0, -3) }}</span></template
+        >
+        · {{ fileSize(film.bytes) }}
+      </span>
+    </span>
+    <span v-if="film.state === 'ready'" class="how">
+      {{ stands }}
+      <span v-if="film.remark" class="quiet">{{ film.remark }}</span>
+      <span v-if="work" class="quiet also" role="status">{{ doing }}</span>
+      <span v-for="step in missing" :key="step.step" class="quiet">
+        Without {{ stepNames[step.step] }}: {{ step.reason ?? 'it was stopped' }}
+      </span>
+    </span>
+    <span v-else-if="film.state === 'failed'" class="how failed" role="alert"
+      ><VIcon :icon="mdiAlertOctagonOutline" size="18" /> {{ film.remark }}</span
+    >
+    <span v-else-if="film.state === 'stopped'" class="how">Stopped. The original is safe; it goes on when you say so.</span>
+    <span v-else class="how">
+      <VProgressLinear
+        :model-value="(work?.share ?? 0) * 100"
+        color="primary"
+        height="8"
+        :aria-label="`Import of ${film.fileName}`"
+      />
+      <span class="quiet">{{ doing }}</span>
+    </span>
+    <span class="act">
+      <slot name="act" />
+      <VBtn
+        v-if="film.state === 'ready'"
+        :color="film.done ? undefined : 'primary'"
+        :variant="film.done ? 'outlined' : 'flat'"
+        :to="{ name: 'bench', params: { filmId: film.id } }"
+        >{{ action }}</VBtn
+      >
+    </span>
+  </li>
+</template>
+
+<style scoped>
+.film {
+  display: grid;
+  grid-template-columns: 96px minmax(180px, 1fr) minmax(200px, 1.2fr) minmax(120px, auto);
+  align-items: center;
+  gap: 16px;
+  padding: 8px 14px;
+  min-height: 70px;
+}
+.still {
+  width: 96px;
+  height: 54px;
+  background-color: #d3cfc2;
+}
+.what,
+.how {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.3;
+}
+.failed {
+  flex-direction: row;
+  gap: 8px;
+  color: rgb(var(--v-theme-error));
+}
+.act {
+  justify-content: flex-end;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+</style>

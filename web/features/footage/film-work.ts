@@ -1,0 +1,50 @@
+import type { Film, FilmStep, ImportStep } from '@wax-fist/contract/footage';
+
+export const stepNames: Record<ImportStep, string> = {
+  probe: 'looking into the file',
+  'review-copy': 'making the review copy',
+  timeline: 'reading the frame times',
+  'film-strip': 'making the film strip',
+  sound: 'taking the sound out',
+  hits: 'listening for hits',
+  views: 'tying the views together',
+  motion: 'watching what moves',
+};
+
+const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';
+
+/** Whether anything is still being done with the film. */
+export const inWork = ({ steps }: Film): boolean => steps.some(open);
+
+/** Share of the work on which a film waits before it can be reviewed; the review copy is nearly all of it. */
+const weights: Partial<Record<ImportStep, number>> = { probe: 0.03, 'review-copy': 0.92, timeline: 0.05 };
+
+export interface Work {
+  /** What is being done now, or next. */
+  step: ImportStep;
+  share: number;
+  /** Milliseconds, when that can be told. */
+  left: number | null;
+  reason: string | null;
+  begun: boolean;
+}
+
+/** What is under way; undefined when all is done. Until the film can be reviewed, the share is of the way to that. */
+export function workOf({ steps, state }: Film): Work | undefined {
+  const now = steps.find((step) => step.state === 'working') ?? steps.find(open);
+  if (!now) return undefined;
+  const before = steps.reduce((sum, step) => sum + (weights[step.step] ?? 0) * (step.state === 'done' ? 1 : step.progress), 0);
+  const rest = steps.filter(({ step }) => !(step in weights));
+  const after = rest.reduce((sum, step) => sum + (open(step) ? step.progress : 1), 0) / Math.max(1, rest.length);
+  return {
+    step: now.step,
+    share: Math.min(1, state === 'ready' ? after : before),
+    left: now.left,
+    reason: now.reason,
+    begun: now.state === 'working',
+  };
+}
+
+/** Steps that only add to a review and could not be done, with the reason. */
+export const lacking = ({ steps, state }: Film): FilmStep[] =>
+  state === 'ready' ? steps.filter((step) => step.state === 'failed' || step.state === 'stopped') : [];

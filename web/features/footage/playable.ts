@@ -1,0 +1,14 @@
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { unpackTimeline } from '@wax-fist/core/film';
+import { requestBytes } from '../../app/request.ts';
+import type { PlayableFilm } from '../../player/frame-source.ts';
+
+/** A film as the player wants it. @throws Refused, Unreachable */
+export async function playableOf(film: Film): Promise<PlayableFilm> {
+  return {
+    url: filledPath(footageEndpoints.filmVideo.path, { filmId: film.id }),
+    timeline: unpackTimeline(await requestBytes(footageEndpoints.filmTimeline, { filmId: film.id })),
+    firstFrameAt: film.firstFrameAt ?? 0,
+  };
+}

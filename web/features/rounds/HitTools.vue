@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import type { Ms } from '@wax-fist/core/units';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import { counted } from '../../app/format.ts';
+import type { RoundsKey } from './rounds-keys.ts';
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import SensitivitySlider from './SensitivitySlider.vue';
+
+/** Where hits come from, and how many of them are believed. */
+defineProps<{
+  keys: Keys<RoundsKey>;
+  canHear: boolean;
+  canSee: boolean;
+  /** Hits are still being looked for. */ listening: boolean;
+}>();
+const drawing = defineModel<boolean>('drawing', { required: true });
+const hitsAndRounds = useHitsAndRounds();
+const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
+const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
+</script>
+
+<template>
+  <div class="tools">
+    <p class="count">
+      <b class="number">{{ hitsAndRounds.hits.length }}</b> {{ hitsAndRounds.hits.length === 1 ? 'hit' : 'hits' }}
+      <span class="quiet">in {{ counted(hitsAndRounds.combinations.length, 'combination') }}</span>
+      <span v-if="listening" class="quiet" role="status">, still listening</span>
+    </p>
+    <fieldset>
+      <legend>Found</legend>
+      <label>
+        <input
+          type="radio"
+          name="source"
+          :checked="hitsAndRounds.edits.source === 'sound'"
+          :disabled="!canHear"
+          @change="hitsAndRounds.changeEdits({ source: 'sound' })"
+        />
+        by ear <span v-if="!canHear" class="quiet">(this film has no sound)</span>
+      </label>
+      <label>
+        <input
+          type="radio"
+          name="source"
+          :checked="hitsAndRounds.edits.source === 'motion'"
+          :disabled="!canSee"
+          @change="hitsAndRounds.changeEdits({ source: 'motion' })"
+        />
+        by eye, less sure
+        <span v-if="!canSee" class="quiet">(movement is not worked out yet)</span>
+      </label>
+      <button v-if="canSee" type="button" class="region" :aria-pressed="drawing" @click="drawing = !drawing">
+        {{ drawing ? 'Draw the part on the picture, or stop' : 'Watch only a part of the picture' }}
+      </button>
+    </fieldset>
+    <SensitivitySlider />
+    <label class="slider">
+      <span>One combination up to</span>
+      <input
+        type="range"
+        min="200"
+        max="3000"
+        step="50"
+        :value="hitsAndRounds.edits.gap"
+        aria-label="Longest gap inside a combination"
+        @input="hitsAndRounds.slideEdits({ gap: value($event) })"
+        @change="hitsAndRounds.slid()"
+      />
+      <span class="number">{{ seconds(hitsAndRounds.edits.gap) }}</span>
+    </label>
+    <p class="hint quiet">
+      <kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> from hit to hit,
+      <kbd>{{ keys.drawn('hit-here') }}</kbd> set one or take it out, <kbd>{{ keys.drawn('hit-move') }}</kbd> bring the nearest
+      here. <kbd>{{ keys.drawn('round-from') }}</kbd> <kbd>{{ keys.drawn('round-to') }}</kbd> the round begins, ends here,
+      <kbd>{{ keys.drawn('round-cut') }}</kbd> cut, <kbd>{{ keys.drawn('round-add') }}</kbd> new.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-width: 0;
+}
+.count {
+  font-size: 18px;
+}
+.count b {
+  font-size: 34px;
+  line-height: 1;
+  margin-right: 4px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+legend {
+  padding: 0;
+  font-size: 14px;
+  color: var(--quiet);
+}
+input {
+  accent-color: rgb(var(--v-theme-primary));
+}
+.region {
+  align-self: flex-start;
+  margin-left: 22px;
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline dotted;
+}
+.slider {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.slider input {
+  flex: 1;
+  min-width: 80px;
+}
+.hint {
+  font-size: 14px;
+  line-height: 1.6;
+}
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import type { RoundFigures } from '@wax-fist/core/rounds';
+import { BarChart, LineChart } from 'echarts/charts';
+import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
+import { use, type EChartsCoreOption } from 'echarts/core';
+import { CanvasRenderer } from 'echarts/renderers';
+import { computed } from 'vue';
+import VChart from 'vue-echarts';
+import { cssColour } from '../../app/css-colour.ts';
+import { clock } from '../../app/format.ts';
+
+use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
+
+/** Pace, loudness and snap through a round, in half minutes. */
+const { figures, from, name } = defineProps<{ figures: RoundFigures; from: number; name: string }>();
+const font = 'Saira Semi Condensed';
+const one = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
+
+const option = computed<EChartsCoreOption>(() => {
+  const { stretches } = figures;
+  const axisLabel = { fontFamily: font, fontSize: 14, color: cssColour('--quiet') };
+  const line = (title: string, grid: number, data: (number | undefined)[], colour: string) => ({
+    name: title,
+    type: 'line',
+    xAxisIndex: grid,
+    yAxisIndex: grid,
+    data: data.map((value) => value ?? '-'),
+    symbolSize: 8,
+    lineStyle: { width: 2, color: colour },
+    itemStyle: { color: colour },
+  });
+  const titles = ['Hits per 30 s', 'Loudness, dB', 'Snap'];
+  const tops = [32, 142, 226];
+  const heights = [66, 44, 44];
+  return {
+    animation: false,
+    aria: {
+      enabled: true,
+      label: {
+        description: `${name}: ${stretches
+          .map(({ from: start, pace, level, snap }) => `${clock(start - from).slice(0, -3)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`)
+          .join('; ')}`,
+      },
+    },
+    textStyle: { fontFamily: font },
+    tooltip: { trigger: 'axis', renderMode: 'richText', valueFormatter: (value: number | string) => (typeof value === 'number' ? value.toFixed(1) : value) },
+    grid: tops.map((top, place) => ({ left: 40, right: 12, top, height: heights[place] })),
+    xAxis: tops.map((_, gridIndex) => ({
+      type: 'category',
+      gridIndex,
+      data: stretches.map((stretch) => clock(stretch.from - from).slice(0, -3)),
+      axisTick: { show: false },
+      axisLabel: { ...axisLabel, show: gridIndex === 2 },
+    })),
+    yAxis: titles.map((title, gridIndex) => ({
+      type: 'value',
+      gridIndex,
+      name: title,
+      nameLocation: 'end',
+      nameGap: 14,
+      nameTextStyle: { ...axisLabel, align: 'left', padding: [0, 0, 0, -38] },
+      splitNumber: 2,
+      ...(gridIndex === 2 ? { min: 0, max: 1, interval: 0.5 } : { minInterval: 1 }),
+      scale: gridIndex === 1,
+      axisLabel,
+      splitLine: { lineStyle: { color: cssColour('--line') } },
+    })),
+    series: [
+      {
+        name: titles[0],
+        type: 'bar',
+        data: stretches.map(({ pace }) => pace),
+        barMaxWidth: 46,
+        itemStyle: { color: '#17494d' },
+        label: { show: stretches.length < 14, position: 'insideTop', formatter: ({ value }: { value: number }) => value.toFixed(0), fontFamily: font, fontSize: 14, color: '#fff' },
+      },
+      line(titles[1]!, 1, stretches.map(({ level }) => level), '#8a5a12'),
+      line(titles[2]!, 2, stretches.map(({ snap }) => snap), '#1b5e9e'),
+    ],
+  };
+}); // prettier-ignore
+</script>
+
+<template>
+  <VChart class="chart" :option="option" autoresize />
+</template>
+
+<style scoped>
+.chart {
+  height: 296px;
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { mdiDeleteOutline } from '@mdi/js';
+import type { Round } from '@wax-fist/contract/rounds';
+import { roundKinds, roundManners } from '@wax-fist/core/rounds';
+import { clock } from '../../app/format.ts';
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import type { Rounds } from './use-rounds.ts';
+
+/** Rounds as rows: what each is called, what was worked on, and how many hits it has. */
+const { rounds } = defineProps<{ rounds: Rounds }>();
+const emit = defineEmits<{ go: [round: Round] }>();
+const hitsAndRounds = useHitsAndRounds();
+
+const inside = ({ from, to }: Round): number => hitsAndRounds.hits.filter(({ time }) => time >= from && time < to).length;
+const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
+function rename(round: Round, event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const name = field.value.trim();
+  if (name && name !== round.name) rounds.change(round.id, { name });
+  else field.value = round.name;
+}
+function take(round: Round): void {
+  rounds.take(round.id);
+  emit('go', round);
+}
+</script>
+
+<template>
+  <table class="rounds">
+    <thead>
+      <tr>
+        <th>Round</th>
+        <th>On</th>
+        <th>How</th>
+        <th class="right">From</th>
+        <th class="right">To</th>
+        <th class="right">Hits</th>
+        <th><span class="unseen">Remove</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr
+        v-for="round in hitsAndRounds.rounds"
+        :key="round.id"
+        :class="{ hand: round.id === rounds.inHand.value?.id }"
+        :aria-current="round.id === rounds.inHand.value?.id"
+        @click="rounds.take(round.id)"
+      >
+        <td>
+          <input
+            :value="round.name"
+            maxlength="80"
+            :aria-label="`Name of ${round.name}`"
+            @change="rename(round, $event)"
+            @keydown.enter="($event.target as HTMLInputElement).blur()"
+          />
+          <span v-if="round.proposed" class="proposed" title="Found by the program; whatever you change makes it yours"
+            >proposed</span
+          >
+        </td>
+        <td>
+          <select
+            :value="round.kind"
+            :aria-label="`On what ${round.name} was worked`"
+            @change="rounds.change(round.id, { kind: chosen($event) as Round['kind'] })"
+          >
+            <option v-for="kind in roundKinds" :key="kind">{{ kind }}</option>
+          </select>
+        </td>
+        <td>
+          <select
+            :value="round.manner"
+            :aria-label="`How ${round.name} was worked`"
+            @change="rounds.change(round.id, { manner: chosen($event) as Round['manner'] })"
+          >
+            <option v-for="manner in roundManners" :key="manner">{{ manner }}</option>
+          </select>
+        </td>
+        <td class="right">
+          <button type="button" class="number" :title="`Go to where ${round.name} begins`" @click.stop="take(round)">
+            {{ clock(round.from).slice(0, -1) }}
+          </button>
+        </td>
+        <td class="right number">{{ clock(round.to).slice(0, -1) }}</td>
+        <td class="right number">{{ inside(round) }}</td>
+        <td>
+          <VBtn
+            :icon="mdiDeleteOutline"
+            size="x-small"
+            variant="text"
+            :aria-label="`Remove ${round.name}`"
+            :title="`Remove ${round.name}`"
+            @click.stop="rounds.remove(round.id)"
+          />
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="hitsAndRounds.rounds.length === 0" class="empty">
+    No round is left in this film. Go to where one begins and press <kbd>N</kbd>.
+  </p>
+</template>
+
+<style scoped>
+.rounds {
+  width: 100%;
+  border-collapse: collapse;
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+}
+th {
+  font-size: 14px;
+  text-align: left;
+  color: var(--quiet);
+  font-weight: 400;
+  padding: 4px 8px;
+}
+td {
+  border-top: 1px solid var(--line);
+  padding: 3px 8px;
+  white-space: nowrap;
+}
+tr.hand td {
+  background: #e9b44c2e;
+}
+tr.hand td:first-child {
+  box-shadow: inset 4px 0 0 #b9790f;
+}
+.right {
+  text-align: right;
+}
+input {
+  font: inherit;
+  width: 100px;
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--quiet);
+  padding: 4px 0;
+  color: inherit;
+}
+select {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--quiet);
+  padding: 4px 0;
+}
+.proposed {
+  font-size: 13px;
+  color: var(--watch);
+  margin-left: 6px;
+}
+td button.number {
+  text-decoration: underline dotted;
+}
+</style>

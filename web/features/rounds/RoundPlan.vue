@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import type { Round } from '@wax-fist/contract/rounds';
+import type { StrikeMark } from '@wax-fist/contract/review';
+import { callEndpoints } from '@wax-fist/contract/calls';
+import {
+  matchCalls,
+  matchRecipe,
+  parseRecipe,
+  sayInWords,
+  techniquesOf,
+  withinBounds,
+  type CallBook,
+} from '@wax-fist/core/calls';
+import { heardCombinations } from '@wax-fist/core/rounds';
+import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import type { Catalogue, Stance } from '@wax-fist/core/technique';
+import { computed, ref, watch } from 'vue';
+import { request } from '../../app/request.ts';
+import { percent } from '../../app/format.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import CombinationField from '../calls/CombinationField.vue';
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+
+/** What was planned for a round, and how much of it was thrown. */
+const { round, strikes, timeline, book, catalogue, stance } = defineProps<{
+  round: Round;
+  strikes: readonly StrikeMark[];
+  timeline: FrameTimeline;
+  book: CallBook;
+  catalogue: Catalogue;
+  stance: Stance;
+}>();
+const hitsAndRounds = useHitsAndRounds();
+const { value: sets } = useAnswer(() => request(callEndpoints.listCallSets));
+const text = ref(round.planned);
+watch(() => round.planned, (planned) => (text.value = planned)); // prettier-ignore
+/** Kept in words, so that another call book does not change what was planned. */
+function keep(): void {
+  const parsed = parseRecipe(text.value, { book, catalogue, stance });
+  if (!parsed.ok && text.value.trim()) return;
+  const { recipe } = parsed.ok ? parsed : { recipe: undefined };
+  const planned = recipe?.kind === 'in turn' ? recipe.combinations.map((one) => sayInWords(one, catalogue)).join('; ') : text.value.trim(); // prettier-ignore
+  if (planned !== round.planned) hitsAndRounds.setRounds(hitsAndRounds.rounds.map((one) => (one.id === round.id ? { ...one, planned, proposed: false } : one))); // prettier-ignore
+  text.value = planned;
+}
+const take = (event: Event): void => {
+  const { value } = event.target as HTMLSelectElement;
+  if (!value) return;
+  text.value = value;
+  keep();
+};
+
+/** What was tagged in this round, combination by combination. */
+const seen = computed(() => {
+  const tagged = strikes
+    .map((strike) => ({ technique: strike.technique, time: timeOf(timeline, strike.contactFrame) }))
+    .filter(({ time }) => time >= round.from && time < round.to);
+  return heardCombinations(tagged, hitsAndRounds.edits.gap).map((group) => group.map(({ technique }) => technique));
+});
+const says = computed(() => {
+  const parsed = parseRecipe(round.planned, { book, catalogue, stance });
+  if (!round.planned || !parsed.ok || seen.value.length === 0) return undefined;
+  const { recipe } = parsed;
+  if (recipe.kind === 'free') return { kind: 'free' as const, kept: withinBounds(recipe, seen.value), of: seen.value.length, recipe };
+  return { kind: 'in turn' as const, combinations: matchRecipe(recipe, seen.value).map((one, place) => ({ ...one, words: sayInWords(recipe.combinations[place]!, catalogue) })) };
+}); // prettier-ignore
+/** The attempt that was least like the plan, step by step. */
+const worst = computed(() => {
+  const parsed = parseRecipe(round.planned, { book, catalogue, stance });
+  if (!parsed.ok || parsed.recipe.kind !== 'in turn') return undefined;
+  const { combinations } = parsed.recipe;
+  const all = seen.value.map((attempt, turn) => matchCalls(techniquesOf(combinations[turn % combinations.length]!), attempt));
+  const poorest = all.reduce((low, one, turn) => (one.score < (all[low]?.score ?? 1) ? turn : low), -1);
+  return poorest < 0 ? undefined : { turn: poorest + 1, ...all[poorest]! };
+});
+const nameOf = (id: string): string => catalogue.techniques.get(id)?.name.toLowerCase() ?? id;
+</script>
+
+<template>
+  <section class="plan" aria-label="Planned and thrown">
+    <div class="line">
+      <CombinationField
+        v-model="text"
+        label="Planned: 1-2-3; 1-1-2, or “free, 1 to 4 then move”"
+        :book="book"
+        :catalogue="catalogue"
+        :stance="stance"
+        recipe
+        class="field"
+        @done="keep"
+      />
+      <select v-if="sets && sets.length > 0" aria-label="Take a set" @change="take">
+        <option value="">Take a set …</option>
+        <option v-for="set in sets" :key="set.id" :value="set.recipe">{{ set.name }}</option>
+      </select>
+    </div>
+    <p v-if="!round.planned" class="quiet">Nothing is planned. Write what was called, and what is tagged is held against it.</p>
+    <p v-else-if="seen.length === 0" class="quiet">No strike of this round is tagged yet.</p>
+    <p v-if="says?.kind === 'free'">
+      <b class="number">{{ says.kept }}</b> of <span class="number">{{ says.of }}</span> combinations had
+      {{ says.recipe.fewest }} to {{ says.recipe.most }} strikes.
+    </p>
+    <template v-if="says?.kind === 'in turn'">
+      <div v-for="({ planned, says: set, words }, index) in says.combinations" :key="index" class="set">
+        <p>
+          {{ words }}: complete <b class="number">{{ set.complete }}</b> of <span class="number">{{ set.attempts }}</span> times,
+          {{ percent(set.score) }} as planned
+        </p>
+        <ol v-if="set.attempts > 0">
+          <li v-for="(technique, place) in planned" :key="place" :class="{ lost: set.leftOut[place]! > 0 }">
+            {{ nameOf(technique) }}
+            <small v-if="set.leftOut[place]! > 0">left out {{ set.leftOut[place] }}×</small>
+          </li>
+        </ol>
+      </div>
+      <p v-if="worst && worst.score < 1" class="quiet">
+        Furthest from it, attempt {{ worst.turn }}: {{ worst.steps.map(({ kind }) => kind).join(', ') }}.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.plan {
+  margin-top: 16px;
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+  margin-bottom: 8px;
+}
+.field {
+  flex: 1;
+}
+select {
+  height: 40px;
+  border: 1px solid var(--line);
+  padding: 0 8px;
+  font: inherit;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 6px;
+}
+.set li {
+  border: 1px solid var(--line);
+  padding: 2px 8px;
+}
+.lost {
+  border-color: var(--fault);
+  color: var(--fault);
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import type { Round } from '@wax-fist/contract/rounds';
+import type { StrikeMark } from '@wax-fist/contract/review';
+import { roundFigures, speedBagBeat, thirds, type MeanDifference } from '@wax-fist/core/rounds';
+import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import { handOf, type Stance } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { clock, counted } from '../../app/format.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import PaceChart from './PaceChart.vue';
+
+/** What the hits of one round say. */
+const { round, strikes, timeline, stance } = defineProps<{
+  round: Round;
+  strikes: readonly StrikeMark[];
+  timeline: FrameTimeline;
+  stance: Stance;
+}>();
+const emit = defineEmits<{ go: [time: number] }>();
+const hitsAndRounds = useHitsAndRounds();
+const catalogue = useCatalogue();
+
+const figures = computed(() => roundFigures(round, hitsAndRounds.hits, hitsAndRounds.edits.gap));
+const beat = computed(() =>
+  round.kind === 'speed bag'
+    ? speedBagBeat(hitsAndRounds.hits.flatMap(({ time }) => (time >= round.from && time < round.to ? [time] : [])))
+    : undefined,
+);
+const hands = computed(() => {
+  const tagged = strikes.filter(({ contactFrame }) => {
+    const time = timeOf(timeline, contactFrame);
+    return time >= round.from && time < round.to;
+  });
+  const thrown = tagged.map(({ technique }) => handOf(catalogue.technique(technique).side, stance));
+  const count = (side: 'left' | 'right'): number => thrown.filter((one) => one === side).length;
+  return { tagged: tagged.length, left: count('left'), right: count('right') };
+});
+const lengths = computed(() =>
+  figures.value.lengths.map((count, place) => ({ count, hits: place + 1 })).filter(({ count }) => count > 0),
+);
+
+const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+const range = ({ low, high }: MeanDifference, digits: number): string => `${signed(low, digits)} to ${signed(high, digits)}`;
+/** A change is told as one only when its whole interval lies on one side. */
+const changed = ({ low, high }: MeanDifference, down: string, up: string): string =>
+  high < 0 ? down : low > 0 ? up : 'no clear change';
+</script>
+
+<template>
+  <section class="says" :aria-label="`What ${round.name} says`">
+    <h2>{{ round.name }}, {{ round.kind }}</h2>
+    <p v-if="figures.hits === 0" class="empty">No hit lies in this round. Slide to “many”, or set hits by hand.</p>
+    <template v-else>
+      <dl>
+        <div>
+          <dt>Hits</dt>
+          <dd>
+            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ figures.pace.toFixed(1) }}</span> per 30 s; thirds
+            <span class="number">{{ thirds.map((third) => figures.byThird[third]).join(' · ') }}</span>
+          </dd>
+        </div>
+        <div>
+          <dt>Combinations</dt>
+          <dd>
+            <span v-for="{ count, hits } in lengths" :key="hits" class="length"
+              ><b class="number">{{ count }}</b> of {{ hits }}</span
+            >
+          </dd>
+        </div>
+        <div>
+          <dt>Longest gap</dt>
+          <dd>
+            <button type="button" class="gap" title="Go there" @click="emit('go', figures.longestGap.from)">
+              <b class="number">{{ ((figures.longestGap.to - figures.longestGap.from) / 1000).toFixed(1) }} s</b> from
+              <span class="number">{{ clock(figures.longestGap.from).slice(0, -1) }}</span>
+            </button>
+          </dd>
+        </div>
+        <div>
+          <dt>Last third against first</dt>
+          <dd v-if="figures.fade">
+            Loudness <b>{{ changed(figures.fade.level, 'fades', 'rises') }}</b>,
+            <span class="number">{{ signed(figures.fade.level.value, 1) }} dB</span> ({{ range(figures.fade.level, 1) }}); snap
+            <b>{{ changed(figures.fade.snap, 'fades', 'rises') }}</b>,
+            <span class="number">{{ signed(figures.fade.snap.value, 2) }}</span> ({{ range(figures.fade.snap, 2) }})
+          </dd>
+          <dd v-else class="quiet">too few hits that were heard to say</dd>
+        </div>
+        <div>
+          <dt>Left and right</dt>
+          <dd v-if="hands.tagged > 0">
+            <b class="number">{{ hands.left }}</b> left, <b class="number">{{ hands.right }}</b> right of
+            {{ counted(hands.tagged, 'tagged strike') }}
+          </dd>
+          <dd v-else class="quiet">once strikes are tagged at the bench</dd>
+        </div>
+        <div v-if="round.kind === 'speed bag'">
+          <dt>Beat</dt>
+          <dd v-if="beat">
+            <b class="number">{{ (60_000 / beat.beat).toFixed(0) }}</b> a minute,
+            <span class="number">{{ (beat.unevenness * 100).toFixed(0) }}%</span> off the beat on average,
+            <b class="number">{{ beat.missed }}</b> missed<template v-if="beat.gaps.length > 0"
+              >, first at
+              <button type="button" class="gap number" @click="emit('go', beat.gaps[0]!)">
+                {{ clock(beat.gaps[0]!).slice(0, -1) }}
+              </button></template
+            >
+          </dd>
+          <dd v-else class="quiet">too few beats to say</dd>
+        </div>
+      </dl>
+      <PaceChart :figures="figures" :from="round.from" :name="round.name" />
+      <p class="quiet note">
+        Loudness and snap hold within this film only: another bag or another place of the camera sounds different. In brackets,
+        where the true change lies nine times out of ten.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.says h2 {
+  margin-top: 0;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 132px 1fr;
+  gap: 8px;
+  padding: 3px 0;
+  border-top: 1px solid var(--line);
+}
+dt {
+  color: var(--quiet);
+  font-size: 15px;
+}
+dd {
+  margin: 0;
+}
+.length {
+  margin-right: 14px;
+}
+.gap {
+  text-decoration: underline dotted;
+}
+.note {
+  font-size: 14px;
+}
+</style>

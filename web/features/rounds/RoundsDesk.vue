@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { mdiKeyboardOutline, mdiPause, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js';
+import type { Region } from '@wax-fist/core/strikes';
+import { frameAt, timeOf } from '@wax-fist/core/film';
+import { viewNames } from '@wax-fist/core/technique';
+import type { Ms } from '@wax-fist/core/units';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { onBeforeRouteLeave, useRouter } from 'vue-router';
+import KeyPanel from '../../app/keys/KeyPanel.vue';
+import { useKeys } from '../../app/keys/use-keys.ts';
+import { clock, shortDay } from '../../app/format.ts';
+import FilmPicture from '../../player/FilmPicture.vue';
+import type { Player } from '../../player/use-player.ts';
+import FilmTrack from './FilmTrack.vue';
+import HitLine from './HitLine.vue';
+import { hitsAtPlayhead } from './hits-at-playhead.ts';
+import HitTools from './HitTools.vue';
+import { roundsKeys, type RoundsKey } from './rounds-keys.ts';
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import RegionFrame from './RegionFrame.vue';
+import RoundList from './RoundList.vue';
+import RoundPlan from './RoundPlan.vue';
+import RoundSays from './RoundSays.vue';
+import type { HitsAndRoundsData } from './hits-and-rounds-data.ts';
+import { useRounds } from './use-rounds.ts';
+
+const { data } = defineProps<{ data: HitsAndRoundsData }>();
+const router = useRouter();
+const hitsAndRounds = useHitsAndRounds();
+const { film, session } = data;
+const { timeline } = data.playable;
+const duration: Ms = film.duration ?? timeline.at(-1)! + 1;
+const picture = ref<InstanceType<typeof FilmPicture>>();
+const player = shallowRef<Player>();
+const keysShown = ref(false);
+const drawing = ref(false);
+const remark = ref<string>();
+
+const at = computed(() => player.value?.at.value ?? 0);
+const now = computed<Ms>(() => timeOf(timeline, at.value));
+const rounds = useRounds(duration);
+const hits = hitsAtPlayhead(timeline, () => at.value);
+const goTo = (time: Ms): void => player.value?.go(frameAt(timeline, time));
+const stepIs = (step: string, ...states: string[]): boolean =>
+  hitsAndRounds.film?.steps.some((one) => one.step === step && states.includes(one.state)) ?? false;
+const listening = computed(() => film.hasSound && stepIs('hits', 'waiting', 'working'));
+const inHand = computed(() => rounds.inHand.value);
+const itsHits = computed(() =>
+  hitsAndRounds.hits.filter(({ time }) => inHand.value && time >= inHand.value.from && time < inHand.value.to),
+);
+
+function neighbourHit(steps: 1 | -1): void {
+  const frame = hits.neighbour(steps);
+  if (frame !== undefined) player.value?.go(frame);
+}
+function neighbourRound(steps: 1 | -1): void {
+  rounds.neighbour(steps);
+  if (inHand.value) goTo(inHand.value.from);
+}
+/** Does it, or says why it cannot be done. */
+const trying = (done: boolean | undefined, why: string): void => void (remark.value = done ? undefined : why);
+const setEdge = (edge: 'from' | 'to'): void => inHand.value && rounds.edge(inHand.value.id, edge, now.value);
+
+const doing: Record<RoundsKey, () => void> = {
+  'frame-back': () => player.value?.step(-1),
+  'frame-on': () => player.value?.step(1),
+  'ten-back': () => player.value?.step(-10),
+  'ten-on': () => player.value?.step(10),
+  play: () => player.value?.toggle(),
+  'hit-before': () => neighbourHit(-1),
+  'hit-after': () => neighbourHit(1),
+  'hit-here': hits.toggle,
+  'hit-move': hits.move,
+  'fewer-hits': () => hits.believe(-1),
+  'more-hits': () => hits.believe(1),
+  'round-before': () => neighbourRound(-1),
+  'round-after': () => neighbourRound(1),
+  'round-from': () => setEdge('from'),
+  'round-to': () => setEdge('to'),
+  'round-cut': () => trying(rounds.cut(now.value), 'Here no round can be cut: go well inside one.'),
+  'round-add': () => trying(rounds.add(now.value), 'Here is a round already. Cut it, or go where there is none.'),
+  'round-remove': () => inHand.value && rounds.remove(inHand.value.id),
+  undo: hitsAndRounds.undo,
+  redo: hitsAndRounds.redo,
+  keys: () => (keysShown.value = true),
+  review: () => void router.push({ name: 'bench', params: { filmId: film.id } }),
+};
+const keys = useKeys(
+  roundsKeys,
+  'wax.moments-keys',
+  (id) => doing[id](),
+  () => keysShown.value,
+);
+
+function watchRegion(region: Region): void {
+  drawing.value = false;
+  void hitsAndRounds.setRegion(region).catch((error: Error) => (remark.value = error.message));
+}
+onMounted(() => {
+  player.value = picture.value?.player;
+  if (inHand.value) goTo(inHand.value.from);
+});
+onBeforeRouteLeave(() => hitsAndRounds.send());
+const problem = computed(() => remark.value ?? hitsAndRounds.remark ?? player.value?.failure.value);
+const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%, ${(264 * film.width!) / film.height!}px)` };
+</script>
+
+<template>
+  <div class="head">
+    <div>
+      <p class="quiet">
+        <RouterLink :to="{ name: 'session', params: { sessionId: session.id } }"
+          >{{ session.trainee.name }}, {{ shortDay(session.heldOn) }}</RouterLink
+        >
+        · {{ viewNames[film.view] }} · {{ film.fileName }}
+      </p>
+      <h1>Hits and rounds</h1>
+    </div>
+    <div class="acts">
+      <span class="quiet" role="status" :data-kept="!hitsAndRounds.unsent">{{
+        hitsAndRounds.unsent ? 'saving …' : 'saved'
+      }}</span>
+      <VBtn
+        :icon="mdiUndo"
+        size="small"
+        variant="text"
+        aria-label="Undo"
+        :title="`Undo (${keys.drawn('undo')})`"
+        :disabled="!hitsAndRounds.canUndo"
+        @click="hitsAndRounds.undo()"
+      />
+      <VBtn
+        :icon="mdiRedo"
+        size="small"
+        variant="text"
+        aria-label="Redo"
+        :title="`Redo (${keys.drawn('redo')})`"
+        :disabled="!hitsAndRounds.canRedo"
+        @click="hitsAndRounds.redo()"
+      />
+      <VBtn :icon="mdiKeyboardOutline" size="small" variant="text" aria-label="Keys" title="Keys (?)" @click="keysShown = true" />
+      <VBtn color="primary" :to="{ name: 'bench', params: { filmId: film.id } }">Review</VBtn>
+    </div>
+  </div>
+  <VAlert v-if="problem" type="warning" variant="tonal" density="compact" class="mb-2" role="alert">{{ problem }}</VAlert>
+
+  <div class="look">
+    <div class="picture">
+      <FilmPicture ref="picture" :film="data.playable" :width="film.width!" :height="film.height!" :style="shape">
+        <RegionFrame :region="hitsAndRounds.edits.region" :drawing="drawing" @drawn="watchRegion" />
+      </FilmPicture>
+      <p v-if="player" class="where">
+        <VBtn
+          :icon="player.playing.value ? mdiPause : mdiPlay"
+          size="x-small"
+          variant="tonal"
+          :aria-label="player.playing.value ? 'Stop' : 'Play'"
+          :title="keys.drawn('play')"
+          @click="player.toggle()"
+        />
+        <span class="number">{{ clock(now) }}</span> <span class="quiet number">frame {{ at + 1 }}</span>
+      </p>
+    </div>
+    <HitTools
+      v-model:drawing="drawing"
+      :keys="keys"
+      :can-hear="film.hasSound"
+      :can-see="stepIs('motion', 'done')"
+      :listening="listening"
+    />
+  </div>
+
+  <FilmTrack :film="film" :duration="duration" :at="now" :rounds="rounds" @go="goTo" />
+  <div v-if="inHand" class="close v-theme--bench">
+    <HitLine
+      :round="inHand"
+      :span="inHand.to - inHand.from"
+      :hits="itsHits"
+      :gap="hitsAndRounds.edits.gap"
+      :at="now"
+      :low="false"
+      @go="goTo"
+    />
+  </div>
+
+  <div class="below">
+    <div><RoundList :rounds="rounds" @go="goTo($event.from)" /></div>
+    <div v-if="inHand">
+      <RoundSays :round="inHand" :strikes="data.strikes" :timeline="timeline" :stance="session.trainee.stance" @go="goTo" />
+      <RoundPlan
+        :key="inHand.id"
+        :round="inHand"
+        :strikes="data.strikes"
+        :timeline="timeline"
+        :book="data.book"
+        :catalogue="data.catalogue"
+        :stance="session.trainee.stance"
+      />
+    </div>
+  </div>
+  <KeyPanel v-model="keysShown" :keys="keys" />
+</template>
+
+<style scoped>
+.head,
+.acts {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 6px;
+}
+.look {
+  display: grid;
+  grid-template-columns: auto minmax(300px, 1fr);
+  gap: 24px;
+  margin: 10px 0 8px;
+}
+.picture {
+  width: 470px;
+}
+.where {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-top: 4px;
+}
+.close {
+  margin-top: 3px;
+  color: #eceae3;
+  background: #131415;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
+  gap: 28px;
+  margin-top: 18px;
+}
+@media (max-width: 1100px) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+
+/** How many of the hits that were found are believed; everything follows while it is moved. */
+const hitsAndRounds = useHitsAndRounds();
+const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
+</script>
+
+<template>
+  <label class="slider">
+    <span>Few</span>
+    <input
+      type="range"
+      min="0"
+      max="1"
+      step="0.02"
+      :value="hitsAndRounds.edits.sensitivity"
+      aria-label="Sensitivity of the hit finder"
+      @input="hitsAndRounds.slideEdits({ sensitivity: value($event) })"
+      @change="hitsAndRounds.slid()"
+    />
+    <span>many</span>
+  </label>
+</template>
+
+<style scoped>
+.slider {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+input {
+  flex: 1;
+  min-width: 80px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+</style>

@@ -1,0 +1,24 @@
+import type { Hit } from '@wax-fist/core/sound';
+
+/** Levels between which a bar grows, relative to the usual hit. */
+const [quiet, loud] = [-14, 8];
+const [leastHeight, unheard] = [18, 45];
+/** Grey of a thunk and of a pop, in percent. */
+const [dull, bright] = [42, 96];
+
+/** How a hit is drawn: height in percent by loudness, brightness by snap. What was only seen, or set by hand, has a middling height. */
+export function hitBar({ sound }: Hit): { height: string; background: string } {
+  const loudness = sound ? Math.max(0, Math.min(1, (sound.level - quiet) / (loud - quiet))) : undefined;
+  const height = loudness === undefined ? unheard : leastHeight + (100 - leastHeight) * loudness;
+  const lightness = sound ? dull + (bright - dull) * sound.snap : dull;
+  return { height: `${height.toFixed(0)}%`, background: `hsl(45 ${sound ? 12 : 0}% ${lightness.toFixed(0)}%)` };
+}
+
+const snapWords = ['a thunk', 'dull', 'between', 'bright', 'a pop'];
+/** What a hit sounded like, in words. */
+export function hitInWords({ by, sound }: Hit): string {
+  const found = by === 'sound' ? 'heard' : by === 'motion' ? 'seen to move, less sure' : 'set by hand';
+  if (!sound) return found;
+  const level = `${sound.level >= 0 ? '+' : '−'}${Math.abs(sound.level).toFixed(0)} dB to the usual hit of this film`;
+  return `${found}, ${level}, ${snapWords[Math.min(4, Math.floor(sound.snap * 5))]} among its hits`;
+}

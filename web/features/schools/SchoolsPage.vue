@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
+import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
+import { chosen, differencesOfSchools, fixedFaults, switches, type School } from '@wax-fist/core/technique';
+import { v7 as uuid } from 'uuid';
+import { computed, onMounted, ref, watch } from 'vue';
+import { request } from '../../app/request.ts';
+import { counted } from '../../app/format.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import SchoolDifferences from './SchoolDifferences.vue';
+
+/** Where coaches differ: every switch with both reasons, and what a change would do before it is made. */
+const catalogue = useCatalogue();
+const failure = ref<string>();
+const pickedId = ref<string>();
+/** A school while it is changed; undefined while one is looked at. */
+const draft = ref<SavedSchool>();
+onMounted(() => void carefully(catalogue.again));
+
+async function carefully(act: () => Promise<unknown>): Promise<void> {
+  failure.value = undefined;
+  await act().catch((error: Error) => (failure.value = error.message));
+}
+const club = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault));
+const picked = computed(() => catalogue.schools.find(({ id }) => id === pickedId.value) ?? club.value);
+const shown = computed(() => draft.value ?? picked.value);
+watch(pickedId, () => (draft.value = undefined));
+
+const asSchool = ({ name, choices }: SavedSchool): School => ({ name, choices });
+/** Against the school as it stood while one is changed, else against the club's. */
+const against = computed(() => (draft.value ? picked.value : club.value));
+const differences = computed(() =>
+  shown.value && against.value ? differencesOfSchools(catalogue.newest, asSchool(against.value), asSchool(shown.value)) : [],
+);
+
+function copy(): void {
+  const { name, choices, bookId } = picked.value!;
+  draft.value = { id: uuid(), name: `${name}, our way`, choices: { ...choices }, bookId, ready: false, clubDefault: false };
+}
+const change = (): void => void (draft.value = structuredClone({ ...picked.value!, choices: { ...picked.value!.choices } }));
+const save = () =>
+  carefully(async () => {
+    const { id, name, choices, bookId } = draft.value!;
+    await request(schoolEndpoints.saveSchool, {
+      params: { schoolId: id },
+      body: { id, name, choices: choices as never, bookId },
+    });
+    await catalogue.again();
+    draft.value = undefined;
+    pickedId.value = id;
+  });
+const makeDefault = () =>
+  carefully(async () => {
+    await request(schoolEndpoints.makeClubDefault, { params: { schoolId: picked.value!.id } });
+    await catalogue.again();
+  });
+const remove = () =>
+  carefully(async () => {
+    await request(schoolEndpoints.removeSchool, { params: { schoolId: picked.value!.id } });
+    pickedId.value = undefined;
+    await catalogue.again();
+  });
+</script>
+
+<template>
+  <div class="page">
+    <div class="head">
+      <div>
+        <h1>Schools</h1>
+        <p class="quiet">Where good coaches differ. A review keeps the school by which it was made.</p>
+      </div>
+      <VSelect
+        v-if="!draft"
+        :model-value="picked?.id"
+        :items="
+          catalogue.schools.map(({ id, name, clubDefault }) => ({
+            value: id,
+            title: clubDefault ? `${name} (the club’s)` : name,
+          }))
+        "
+        label="School"
+        density="compact"
+        hide-details
+        class="pick"
+        @update:model-value="pickedId = $event"
+      />
+      <VTextField v-else v-model="draft.name" label="Name" density="compact" hide-details class="pick" maxlength="120" />
+    </div>
+    <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
+    <div v-if="shown" class="columns">
+      <section aria-label="Switches">
+        <fieldset v-for="{ id, name, question, choices } in switches" :key="id" :disabled="!draft" class="switch">
+          <legend>
+            <b>{{ name }}</b> <span class="quiet">{{ question }}</span>
+          </legend>
+          <label v-for="choice in choices" :key="choice.id" :class="{ taken: chosen(asSchool(shown), id).id === choice.id }">
+            <input
+              type="radio"
+              :name="id"
+              :value="choice.id"
+              :checked="chosen(asSchool(shown), id).id === choice.id"
+              @change="draft && (draft.choices[id] = choice.id)"
+            />
+            <span
+              ><b>{{ choice.name }}.</b> {{ choice.reason }}</span
+            >
+          </label>
+        </fieldset>
+        <fieldset :disabled="!draft" class="switch">
+          <legend><b>Numbers</b> <span class="quiet">Which book is counted by?</span></legend>
+          <label v-for="{ id, name } in catalogue.books" :key="id" :class="{ taken: shown.bookId === id }">
+            <input type="radio" name="book" :checked="shown.bookId === id" @change="draft && (draft.bookId = id)" />
+            <b>{{ name }}</b>
+          </label>
+        </fieldset>
+      </section>
+      <aside>
+        <div class="acts">
+          <template v-if="draft">
+            <VBtn color="primary" @click="save">Save this school</VBtn>
+            <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
+          </template>
+          <template v-else-if="picked">
+            <VBtn v-if="!picked.clubDefault" color="primary" @click="makeDefault">Make it the club’s</VBtn>
+            <VBtn v-if="!picked.ready" variant="outlined" @click="change">Change</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="copy">Copy and change</VBtn>
+            <VBtn
+              v-if="!picked.ready && !picked.clubDefault"
+              :icon="mdiDeleteOutline"
+              variant="text"
+              size="small"
+              aria-label="Remove this school"
+              @click="remove"
+            />
+          </template>
+        </div>
+        <h2>What would change</h2>
+        <p v-if="!draft && picked?.clubDefault" class="quiet">
+          The club goes by this one. New sessions are judged by it; trainees may have another.
+        </p>
+        <template v-else>
+          <p class="quiet">
+            Against {{ against?.name }}{{ draft ? ' as it is' : ', which the club goes by' }}:
+            {{ counted(differences.length, 'change') }}.
+          </p>
+          <SchoolDifferences :differences="differences" />
+        </template>
+        <h2>A fault in every school</h2>
+        <ul class="fixed">
+          <li v-for="{ says } in fixedFaults" :key="says">{{ says }}</li>
+        </ul>
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: flex-end;
+  gap: 16px;
+  margin-bottom: 12px;
+}
+.head > :first-child {
+  flex: 1;
+}
+.pick {
+  flex: none;
+  width: 300px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 32px;
+}
+.switch {
+  border: 0;
+  border-top: 1px solid var(--line);
+  padding: 8px 0 10px;
+}
+legend {
+  float: left;
+  width: 100%;
+  padding-bottom: 2px;
+}
+label {
+  clear: both;
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  padding: 3px 8px;
+  color: var(--quiet);
+}
+label.taken {
+  color: inherit;
+  background: rgb(var(--v-theme-surface));
+  box-shadow: inset 3px 0 rgb(var(--v-theme-primary));
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 16px;
+}
+h2 {
+  font-size: 18px;
+  margin-top: 12px;
+}
+aside {
+  position: sticky;
+  top: 72px;
+  align-self: start;
+}
+.fixed {
+  padding-left: 18px;
+  font-size: 15px;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { stillEndpoints, stillKinds, type ReferenceStill } from '@wax-fist/contract/stills';
+import type { School } from '@wax-fist/core/technique';
+import { footageEndpoints } from '@wax-fist/contract/footage';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { request } from '../../app/request.ts';
+import { openFrames } from '../../player/open-frames.ts';
+import type { PlayableFilm, FrameSource } from '../../player/frame-source.ts';
+import FrameStill from '../../player/FrameStill.vue';
+import { playableOf } from '../footage/playable.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { schoolPicture, shippedStill } from './shipped-stills.ts';
+
+/** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
+const { technique, checkpointId, school, filmId, frame, sourceOf } = defineProps<{
+  technique: string;
+  checkpointId: string;
+  /** By which it is judged. */
+  school: School;
+  /** The film in hand and its frame on show, which may become the club's still. */
+  filmId: string;
+  frame: number;
+  sourceOf: PlayableFilm;
+}>();
+defineEmits<{ close: [] }>();
+const catalogue = useCatalogue();
+const failure = ref<string>();
+type Kind = ReferenceStill['kind'];
+
+const own = (kind: Kind): ReferenceStill | undefined =>
+  catalogue.stills.find((one) => one.technique === technique && one.checkpoint === checkpointId && one.kind === kind);
+const sources = new Map<string, Promise<FrameSource>>();
+const opened = (id: string): Promise<FrameSource> => {
+  const held = sources.get(id) ?? (id === filmId ? Promise.resolve(sourceOf) : request(footageEndpoints.showFilm, { params: { filmId: id } }).then(playableOf)).then(openFrames); // prettier-ignore
+  sources.set(id, held);
+  return held;
+};
+interface Shown {
+  kind: Kind;
+  still: ReferenceStill | undefined;
+  source: FrameSource | undefined;
+  picture: string | undefined;
+}
+const pictured = (kind: Kind): string | undefined =>
+  (kind === 'clean' ? schoolPicture(technique, checkpointId, school) : undefined) ?? shippedStill(technique, checkpointId, kind);
+const shown = shallowRef<Shown[]>([]);
+const wanted = computed(() => stillKinds.map((kind) => ({ kind, still: own(kind), picture: pictured(kind) })));
+watch(
+  wanted,
+  async (all) => {
+    const next = all.map(async (one): Promise<Shown> => ({ ...one, source: one.still && (await opened(one.still.filmId)) }));
+    shown.value = await Promise.all(next).catch((error: Error) => {
+      failure.value = error.message;
+      return [];
+    });
+  },
+  { immediate: true },
+);
+onScopeDispose(() => {
+  for (const one of sources.values()) void one.then((source) => source.close());
+});
+
+async function act(doing: Promise<unknown>): Promise<void> {
+  failure.value = undefined;
+  await doing.then(catalogue.again).catch((error: Error) => (failure.value = error.message));
+}
+const params = (kind: Kind) => ({ technique, checkpoint: checkpointId, kind });
+const take = (kind: Kind) =>
+  act(request(stillEndpoints.saveReferenceStill, { params: params(kind), body: { ...params(kind), filmId, frame } }));
+const letGo = (kind: Kind) => act(request(stillEndpoints.removeReferenceStill, { params: params(kind) }));
+const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
+</script>
+
+<template>
+  <aside class="pair" aria-label="How it should look">
+    <figure v-for="{ kind, still, source, picture } in shown" :key="kind">
+      <FrameStill v-if="still && source" :source="source" :index="still.frame" :height="150" class="still" />
+      <img v-else-if="picture" :src="picture" :alt="`${names[kind]}: rendered example`" class="still" />
+      <p v-else class="still none quiet">No picture yet.</p>
+      <figcaption>
+        <b>{{ names[kind] }}</b><span class="quiet">{{ still ? ', from our own footage' : picture ? ', rendered' : '' }}</span>
+        <button type="button" @click="take(kind)">Take the frame on show</button>
+        <button v-if="still" type="button" @click="letGo(kind)">As it ships</button>
+      </figcaption>
+    </figure>
+    <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
+    <button type="button" class="close" aria-label="Put the reference away" @click="$emit('close')">×</button>
+  </aside>
+</template>
+
+<style scoped>
+.pair {
+  position: relative;
+  flex: none;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+  font-size: 13px;
+}
+figure {
+  margin: 0;
+  min-width: 0;
+}
+.still {
+  width: 100%;
+  aspect-ratio: 16 / 9;
+  object-fit: cover;
+  background: #0a0a0a;
+}
+.none {
+  display: grid;
+  place-items: center;
+}
+figcaption button {
+  display: block;
+  text-decoration: underline;
+}
+.failure {
+  grid-column: 1 / -1;
+}
+.close {
+  position: absolute;
+  top: 4px;
+  right: 2px;
+  width: 24px;
+  font-size: 18px;
+  background: #0009;
+  color: #fff;
+}
+</style>
