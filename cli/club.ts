@@ -1,5 +1,5 @@
 import { accountEndpoints } from '@wax-fist/contract/accounts';
-import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type ReplyOf } from '@wax-fist/contract/endpoint';
+import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type QueryOf, type ReplyOf } from '@wax-fist/contract/endpoint';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 
 /** A club's server, and who is signed in there. */
@@ -13,14 +13,15 @@ export async function askClub<E extends Endpoint>(
   { url, cookie }: Club,
   endpoint: E,
   params: ParamsOf<E>,
-  body?: BodyOf<E>,
+  { body, query }: { body?: BodyOf<E>; query?: Partial<QueryOf<E>> } = {},
 ): Promise<ReplyOf<E>> {
-  const response = await request(url, endpoint, params, body, cookie);
+  const path = filledPath(endpoint.path, params, query as Record<string, string> | undefined);
+  const response = await request(url, endpoint, path, body, cookie);
   return (endpoint.reply ? await response.json() : undefined) as ReplyOf<E>;
 }
 
-async function request(url: string, endpoint: Endpoint, params: Record<string, string>, body: unknown, cookie: string) {
-  const response = await fetch(new URL(filledPath(endpoint.path, params), url), {
+async function request(url: string, endpoint: Endpoint, path: string, body: unknown, cookie: string) {
+  const response = await fetch(new URL(path, url), {
     method: endpoint.method,
     headers: { 'Content-Type': 'application/json', ...(cookie && { Cookie: cookie }) },
     body: body === undefined ? undefined : JSON.stringify(body),
@@ -36,7 +37,7 @@ async function request(url: string, endpoint: Endpoint, params: Record<string, s
 export async function enterClub(environment: NodeJS.ProcessEnv): Promise<Club> {
   const { WAX_URL: url = `http://127.0.0.1:${environment.WAX_PORT ?? 4310}`, WAX_EMAIL: email, WAX_PASSWORD: password } = environment; // prettier-ignore
   if (!email || !password) throw new Error('Set WAX_EMAIL and WAX_PASSWORD to a coach’s sign-in.');
-  const response = await request(url, accountEndpoints.signIn, {}, { email, password }, '');
+  const response = await request(url, accountEndpoints.signIn, accountEndpoints.signIn.path, { email, password }, '');
   const cookie = response.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
   return { url, cookie };
 }

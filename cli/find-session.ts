@@ -1,3 +1,4 @@
+import { everyRow } from '@wax-fist/contract/page';
 import { sessionEndpoints, type SessionRow } from '@wax-fist/contract/sessions';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
 import type { RoundKind } from '@wax-fist/core/rounds';
@@ -37,9 +38,12 @@ export interface SessionWish {
 
 /** The session that is meant; one is made where the trainee has none on that day. @throws Error in words for the person */
 export async function findSession(club: Club, wish: SessionWish): Promise<{ id: string; traineeName: string; heldOn: string }> {
-  const trainee = traineeNamed(await askClub(club, traineeEndpoints.listTrainees, {}), wish.trainee);
+  const trainee = traineeNamed(
+    await everyRow((query) => askClub(club, traineeEndpoints.listTrainees, {}, { query })),
+    wish.trainee,
+  );
   const heldOn = wish.session ?? format(new Date(), 'yyyy-MM-dd');
-  const sessions = await askClub(club, sessionEndpoints.listSessions, { traineeId: trainee.id });
+  const sessions = await everyRow((query) => askClub(club, sessionEndpoints.listSessions, { traineeId: trainee.id }, { query }));
   const found = sessionNamed(sessions, heldOn);
   if (found) return { id: found.id, traineeName: trainee.name, heldOn: found.heldOn };
   const id = uuid();
@@ -55,6 +59,6 @@ export async function findSession(club: Club, wish: SessionWish): Promise<{ id: 
     holderId: null,
     holderStance: null,
   };
-  await askClub(club, sessionEndpoints.saveSession, { sessionId: id }, draft);
+  await askClub(club, sessionEndpoints.saveSession, { sessionId: id }, { body: draft });
   return { id, traineeName: trainee.name, heldOn };
 }

@@ -1,3 +1,4 @@
+import type { Page } from '@wax-fist/contract/page';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { sessionEndpoints, type SessionRow } from '@wax-fist/contract/sessions';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -59,7 +60,7 @@ describe('bin/wax import', function () {
   const signIn = (url = server.base): NodeJS.ProcessEnv => ({ WAX_URL: url, WAX_EMAIL: 'coach@club.example', WAX_PASSWORD: password, XDG_STATE_HOME: folder }); // prettier-ignore
   const importing = (...words: string[]) => runWax(folder, ['import', '--trainee', 'bo', ...words], signIn());
   const sessions = async (): Promise<SessionRow[]> =>
-    (await coach.ask<SessionRow[]>(sessionEndpoints.listSessions, { traineeId })).body;
+    (await coach.ask<Page<SessionRow>>(sessionEndpoints.listSessions, { traineeId })).body.rows;
 
   it('makes the day’s session, sends the film, and waits until it can be reviewed', async () => {
     const run = await importing(

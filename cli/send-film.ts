@@ -60,7 +60,12 @@ export async function sendFilm(club: Club, { path, sessionId, view, progress }: 
   });
   const id = uuid();
   const uploadId = upload.url!.split('/').at(-1)!;
-  const film = await askClub(club, footageEndpoints.addFilm, { filmId: id }, { id, sessionId, uploadId, fileName, view });
+  const film = await askClub(
+    club,
+    footageEndpoints.addFilm,
+    { filmId: id },
+    { body: { id, sessionId, uploadId, fileName, view } },
+  );
   // Only now is it forgotten: were it cut off before, the next run would hand over what has arrived.
   for (const { urlStorageKey } of await urlStorage.findUploadsByFingerprint(fingerprint))
     await urlStorage.removeUpload(urlStorageKey);

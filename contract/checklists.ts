@@ -13,6 +13,7 @@ import {
 import { phases } from '@wax-fist/core/strikes';
 import { array, boolean, mixed, number, object, string, tuple, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
+import { pageOf, pageQuery } from './page.ts';
 import { count, recordOf, shortText, textLine } from './shapes.ts';
 
 /** A number, or null where it is open. */
@@ -121,7 +122,11 @@ export type ChecklistVersion = InferType<typeof versionShape>;
 export const measuredStrikeShape = object({ value: number().required(), doubt: number().min(0).required() });
 
 export const checklistEndpoints = {
-  listChecklistVersions: endpoint('GET', '/api/checklists', coaches, { reply: array(versionShape.required()).required() }),
+  /** Newest first. */
+  listChecklistVersions: endpoint('GET', '/api/checklists', coaches, {
+    query: pageQuery,
+    reply: pageOf(versionShape.required()),
+  }),
   showChecklistVersion: endpoint('GET', '/api/checklists/:version', coaches, {
     reply: versionShape.shape({ edits: clubEditsShape }),
   }),

@@ -1,6 +1,7 @@
 import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
+import { pageOf, pageQuery } from './page.ts';
 import { day, frame, id, instant, note } from './shapes.ts';
 import { tallyShape } from './review.ts';
 
@@ -78,12 +79,15 @@ export const evidenceShape = object({
 });
 export type Evidence = InferType<typeof evidenceShape>;
 
+const ofState = pageQuery.shape({ state: string().oneOf(correctionStates).optional() });
 const one = { reply: correctionShape };
 
 export const correctionEndpoints = {
-  listCorrections: endpoint('GET', '/api/corrections', coaches, { reply: array(correctionShape.required()).required() }),
+  /** Those due first. */
+  listCorrections: endpoint('GET', '/api/corrections', coaches, { query: ofState, reply: pageOf(correctionShape.required()) }),
   traineeCorrections: endpoint('GET', '/api/trainees/:traineeId/corrections', coaches, {
-    reply: array(correctionShape.required()).required(),
+    query: ofState,
+    reply: pageOf(correctionShape.required()),
   }),
   openCorrection: endpoint('PUT', '/api/corrections/:correctionId', coaches, { body: correctionDraftShape, ...one }),
   showCorrection: endpoint('GET', '/api/corrections/:correctionId', coaches, one),

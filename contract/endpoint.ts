@@ -17,17 +17,26 @@ type ParamNames<Path extends string> = Path extends `${string}:${infer Name}/${i
 export type Params<Path extends string> = Record<ParamNames<Path>, string>;
 
 /** One request that the web makes of the server, with the shape of both directions. */
-export interface Endpoint<Path extends string = string, Body extends Schema | undefined = Schema | undefined, Reply extends Schema | undefined = Schema | undefined> {
+export interface Endpoint<
+  Path extends string = string,
+  Body extends Schema | undefined = Schema | undefined,
+  Reply extends Schema | undefined = Schema | undefined,
+  Query extends Schema | undefined = Schema | undefined,
+> {
   method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   path: Path;
   allowed: Allowed;
+  /** What stands behind the question mark; all of it may be left out. */
+  query: Query;
   body: Body;
   /** Undefined for bytes (pictures, films) and for replies without content. */
   reply: Reply;
-} // prettier-ignore
+}
 
-export type BodyOf<E extends Endpoint> = E['body'] extends Schema ? InferType<E['body']> : undefined;
-export type ReplyOf<E extends Endpoint> = E['reply'] extends Schema ? InferType<E['reply']> : undefined;
+type Shaped<Shape> = Shape extends Schema ? InferType<Shape> : undefined;
+export type QueryOf<E extends Endpoint> = Shaped<E['query']>;
+export type BodyOf<E extends Endpoint> = Shaped<E['body']>;
+export type ReplyOf<E extends Endpoint> = Shaped<E['reply']>;
 export type ParamsOf<E extends Endpoint> = Params<E['path']>;
 
 /** Declares an endpoint, keeping its literal types. */
@@ -35,15 +44,24 @@ export function endpoint<
   const Path extends string,
   Body extends Schema | undefined = undefined,
   Reply extends Schema | undefined = undefined,
+  Query extends Schema | undefined = undefined,
 >(
   method: Endpoint['method'],
   path: Path,
   allowed: Allowed,
-  shapes: { body?: Body; reply?: Reply } = {},
-): Endpoint<Path, Body, Reply> {
-  return { method, path, allowed, body: shapes.body as Body, reply: shapes.reply as Reply };
+  shapes: { query?: Query; body?: Body; reply?: Reply } = {},
+): Endpoint<Path, Body, Reply, Query> {
+  const { query, body, reply } = shapes;
+  return { method, path, allowed, query: query as Query, body: body as Body, reply: reply as Reply };
 }
 
-/** Fills a path's parameters in. */
-export const filledPath = (path: string, params: Record<string, string>): string =>
-  path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+/** An address with its parameters filled in, and with what is asked behind a question mark. */
+export function filledPath(
+  path: string,
+  params: Record<string, string>,
+  query: Readonly<Record<string, string | undefined>> = {},
+): string {
+  const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+  const asked = Object.entries(query).flatMap(([name, value]) => (value === undefined ? [] : [[name, value]]));
+  return asked.length === 0 ? filled : `${filled}?${new URLSearchParams(asked)}`;
+}

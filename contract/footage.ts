@@ -1,15 +1,23 @@
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, filledPath } from './endpoint.ts';
 import { count, id } from './shapes.ts';
 
 /** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
 export const filmStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
+/** What is done with a film, in the order in which one worker would do it. A later version may know more of them. */
 export const importSteps = ['probe', 'review-copy', 'timeline', 'film-strip', 'sound', 'hits', 'views', 'motion'] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */
 export const stepStates = ['waiting', 'working', 'done', 'skipped', 'failed', 'stopped'] as const;
 export type StepState = (typeof stepStates)[number];
+
+/**
+ * What is made from a film and kept beside its original: the review copy, a row of small pictures, its sound (16 kHz mono from the
+ * first frame on), and the movement of each frame (see `movementOf`). An open list, as that of the steps which make them.
+ */
+export const derivedFiles = ['film.mp4', 'strip.jpg', 'sound.wav', 'motion.bin'] as const;
+export type DerivedFile = (typeof derivedFiles)[number];
 
 export const filmStepShape = object({
   step: string().oneOf(importSteps).required(),
@@ -85,16 +93,17 @@ export const footageEndpoints = {
   filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
   removeFilm: endpoint('DELETE', '/api/films/:filmId', coaches),
   sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', coaches, { reply: array(filmShape.required()).required() }),
-  /** Bytes. */
-  filmVideo: endpoint('GET', '/api/films/:filmId/film.mp4', coaches),
+  /** Bytes of a derived file, by range. */
+  filmFile: endpoint('GET', '/api/films/:filmId/files/:file', coaches),
+  /** When every frame is shown, see `packTimeline`. */
   filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', coaches),
-  filmStrip: endpoint('GET', '/api/films/:filmId/strip.jpg', coaches),
+  /** See `loudnessOf`. */
   filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', coaches),
-  /** 16 kHz mono from the first frame on. */
-  filmSound: endpoint('GET', '/api/films/:filmId/sound.wav', coaches),
-  /** Movement of each frame, see `movementOf`. */
-  filmMotion: endpoint('GET', '/api/films/:filmId/motion.bin', coaches),
 };
+
+/** The address of a derived file. */
+export const filmFileUrl = (filmId: string, file: DerivedFile): string =>
+  filledPath(footageEndpoints.filmFile.path, { filmId, file });
 
 /** Where resumable uploads (the open tus protocol) go. */
 export const uploadPath = '/api/uploads';

@@ -2,6 +2,7 @@ import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
+import { pageOf, pageQuery } from './page.ts';
 import { filmShape } from './footage.ts';
 import { judgedByShape, type JudgedBy } from './schools.ts';
 import { count, day, id, note, shortText } from './shapes.ts';
@@ -39,8 +40,10 @@ export const sessionRowShape = sessionShape.shape({ traineeName: string().requir
 export type SessionRow = InferType<typeof sessionRowShape>;
 
 export const sessionEndpoints = {
+  /** Newest first. */
   listSessions: endpoint('GET', '/api/trainees/:traineeId/sessions', coaches, {
-    reply: array(sessionRowShape.required()).required(),
+    query: pageQuery,
+    reply: pageOf(sessionRowShape.required()),
   }),
   /** Judges a session by this school, and by the newest checklists. */
   judgeSessionBy: endpoint('PUT', '/api/sessions/:sessionId/judged-by', coaches, {

@@ -1,21 +1,22 @@
-import { array, object, string, type InferType } from 'yup';
-import { filmShape } from './footage.ts';
-import { correctionShape } from './corrections.ts';
+import { object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
+import { filmShape } from './footage.ts';
+import { pageOf, pageQuery } from './page.ts';
 import { id } from './shapes.ts';
 
-/** What waits for a coach. */
-export const todayShape = object({
-  footage: array(
-    object({
-      film: filmShape.required(),
-      traineeId: id(),
-      traineeName: string().required(),
-      heldOn: string().required(),
-    }).required(),
-  ).required(),
-  corrections: array(correctionShape.required()).required(),
+/** A film that no coach has called done yet, with whose it is. */
+export const waitingFilmShape = object({
+  film: filmShape.required(),
+  traineeId: id(),
+  traineeName: string().required(),
+  heldOn: string().required(),
 });
-export type Today = InferType<typeof todayShape>;
+export type WaitingFilm = InferType<typeof waitingFilmShape>;
 
-export const todayEndpoints = { today: endpoint('GET', '/api/today', coaches, { reply: todayShape }) };
+export const todayEndpoints = {
+  /** Newest session first. */
+  filmsToReview: endpoint('GET', '/api/films-to-review', coaches, {
+    query: pageQuery,
+    reply: pageOf(waitingFilmShape.required()),
+  }),
+};

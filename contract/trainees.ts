@@ -1,6 +1,7 @@
 import { stances } from '@wax-fist/core/technique';
-import { array, number, object, string, type InferType } from 'yup';
+import { number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
+import { pageOf, pageQuery } from './page.ts';
 import { count, id, note, shortText } from './shapes.ts';
 
 export const grades = ['beginner', 'improver', 'advanced'] as const;
@@ -28,7 +29,11 @@ export const traineeRowShape = traineeShape.shape({
 export type TraineeRow = InferType<typeof traineeRowShape>;
 
 export const traineeEndpoints = {
-  listTrainees: endpoint('GET', '/api/trainees', coaches, { reply: array(traineeRowShape.required()).required() }),
+  /** In order of their names; `find` looks for a part of the name. */
+  listTrainees: endpoint('GET', '/api/trainees', coaches, {
+    query: pageQuery.shape({ find: string().trim().max(120).optional() }),
+    reply: pageOf(traineeRowShape.required()),
+  }),
   saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),
   showTrainee: endpoint('GET', '/api/trainees/:traineeId', coaches, { reply: traineeShape }),
 };

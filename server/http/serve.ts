@@ -1,7 +1,7 @@
-import type { BodyOf, Endpoint, ParamsOf, ReplyOf } from '@wax-fist/contract/endpoint';
+import type { BodyOf, Endpoint, ParamsOf, QueryOf, ReplyOf } from '@wax-fist/contract/endpoint';
 import type { Router } from 'express';
 import { type Request, type Response } from 'express';
-import { ValidationError, type Schema } from 'yup';
+import { ValidationError, type InferType, type Schema } from 'yup';
 import { validate as isUuid } from 'uuid';
 import { requireRole, type SignedIn } from './sign-in.ts';
 import { notFound, Refusal } from './refusal.ts';
@@ -9,6 +9,7 @@ import { notFound, Refusal } from './refusal.ts';
 /** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
 export interface CheckedRequest<E extends Endpoint> {
   params: ParamsOf<E>;
+  query: QueryOf<E>;
   body: BodyOf<E>;
   account: SignedIn;
   request: Request;
@@ -21,11 +22,15 @@ type Reply<E extends Endpoint> = ReadonlyDeep<ReplyOf<E>>;
 type Answer<E extends Endpoint> = E['reply'] extends Schema ? Reply<E> | Promise<Reply<E>> : void | Promise<void>;
 export type Handler<E extends Endpoint> = (asked: CheckedRequest<E>) => Answer<E>;
 
-/** Checks a body against its shape; throws a refusal that names every field at fault. */
-async function checkedBody<E extends Endpoint>(endpoint: E, body: unknown): Promise<BodyOf<E>> {
-  if (!endpoint.body) return undefined as BodyOf<E>;
+/** Checks what was sent against its shape; throws a refusal that names every field at fault. */
+async function checked<Shape extends Schema | undefined>(
+  shape: Shape,
+  sent: unknown,
+): Promise<Shape extends Schema ? InferType<Shape> : undefined> {
+  type Checked = Shape extends Schema ? InferType<Shape> : undefined;
+  if (!shape) return undefined as Checked;
   try {
-    return (await endpoint.body.validate(body, { abortEarly: false, stripUnknown: true })) as BodyOf<E>;
+    return (await shape.validate(sent, { abortEarly: false, stripUnknown: true })) as Checked;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const fields = (error.inner.length > 0 ? error.inner : [error]).map(({ path, message }) => ({ field: path ?? '', message }));
@@ -41,7 +46,8 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
       if (name.endsWith('Id') && !isUuid(value)) throw notFound(name.replace(/Id$/, ''));
     const answer = await handler({
       params: request.params as ParamsOf<E>,
-      body: await checkedBody(endpoint, request.body),
+      query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
+      body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
       // Health is asked before there are sessions, so that it answers without a database.
       account: (request.session as Request['session'] | undefined)?.account as SignedIn,
       request,

@@ -1,6 +1,6 @@
 import { footageEndpoints, importSteps, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
-import { eq, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';
@@ -9,10 +9,11 @@ import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { film, filmStep } from '../db/schema/index.ts';
 import { blows, ffmpeg, made } from '../test/films.ts';
+import { eventually } from '../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
 import { openQueue } from './queue.ts';
 import { importRules } from './import-steps.ts';
-import { addSteps, workOnFilm } from './work-on-film.ts';
+import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
 
 describe('the steps of an import', () => {
   it('need only steps that come before them, and what is essential needs nothing else', () => {
@@ -81,13 +82,8 @@ describe('workers', function () {
   }
   const shown = async (filmId: string): Promise<Film> => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId })).body;
   const stepOf = (film: Film, step: ImportStep) => film.steps.find((one) => one.step === step)!;
-  async function until(filmId: string, holds: (film: Film) => boolean): Promise<Film> {
-    for (;;) {
-      const film = await shown(filmId);
-      if (holds(film)) return film;
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
-  }
+  const until = (filmId: string, holds: (seen: Film) => boolean): Promise<Film> =>
+    eventually('the import', () => shown(filmId), holds, 90_000);
   const halfWay = (film: Film): boolean => stepOf(film, 'review-copy').progress > 0.05;
   const over = (film: Film): boolean => film.steps.every(({ state }) => state !== 'waiting' && state !== 'working');
 
@@ -158,5 +154,28 @@ describe('workers', function () {
     expect(stepOf(film, 'film-strip')).to.deep.include({ state: 'failed' });
     expect(stepOf(film, 'film-strip').reason).to.match(/3 times/);
     expect(stepOf(film, 'hits').state).to.equal('done');
+  });
+
+  it('a film that was here before a step was known is given that step, and nothing is done again', async () => {
+    startWorker();
+    const filmId = await queued(longFilm);
+    await until(filmId, over);
+    const { db } = server.services;
+    await killed(workers[0]!, 'SIGTERM');
+    await db.delete(filmStep).where(and(eq(filmStep.filmId, filmId), eq(filmStep.step, 'motion')));
+    startWorker();
+    await until(filmId, ({ steps }) => steps.some(({ step, state }) => step === 'motion' && state === 'done'));
+    const attempts = await db.select({ attempts: filmStep.attempts }).from(filmStep).where(eq(filmStep.filmId, filmId));
+    expect(attempts.map((one) => one.attempts)).to.deep.equal(importSteps.map(() => 1));
+  });
+
+  it('a film that was stopped is not begun by a step that is new', async () => {
+    const { db } = server.services;
+    const filmId = uuid();
+    await db
+      .insert(film)
+      .values({ id: filmId, sessionId, view: 'front', fileName: 'stopped.mp4', bytes: 1000, state: 'stopped' });
+    expect(await addMissingSteps(db)).to.not.include(filmId);
+    expect((await shown(filmId)).steps.map(({ state }) => state)).to.deep.equal(importSteps.map(() => 'stopped'));
   });
 });

@@ -2,7 +2,7 @@ import type { Logger } from 'pino';
 import { Stopped } from '../media/program.ts';
 import type { Queue } from './queue.ts';
 import { rescue } from './rescue.ts';
-import { workOnFilm, type ImportServices } from './work-on-film.ts';
+import { addMissingSteps, workOnFilm, type ImportServices } from './work-on-film.ts';
 
 /** How often lost work is looked for. */
 const rescueEvery = 5000;
@@ -21,6 +21,7 @@ export async function takeJobs(services: ImportServices, queue: Queue, log: Logg
     }
     log.info({ filmId, part }, 'work ends');
   });
+  for (const filmId of await addMissingSteps(services.db)) await queue.importFilm(filmId, 'rest');
   const look = (): Promise<unknown> => rescue(services.db, queue).catch((error: Error) => log.error(error));
   await look();
   const looking = setInterval(() => void look(), rescueEvery);

@@ -35,6 +35,23 @@ export const addSteps = (db: Database, filmId: string): Promise<unknown> =>
     .values(importSteps.map((step) => ({ filmId, step })))
     .onConflictDoNothing();
 
+/**
+ * Gives films that are there already the steps that this version knows and they were not asked for. A film that failed or was
+ * stopped stays so: its new steps wait for a coach, as the others do.
+ * @returns films on which there is something to do now
+ */
+export async function addMissingSteps(db: Database): Promise<string[]> {
+  const state = sql`case when ${film.state} in ('failed', 'stopped') then ${film.state} else 'waiting' end`;
+  const steps = sql`unnest(array[${sql.join(
+    importSteps.map((step) => sql`${step}`),
+    sql`, `,
+  )}]::text[])`;
+  const { rows } = await db.execute<{ film_id: string; state: string }>(sql`
+    insert into ${filmStep} (film_id, step, state) select ${film.id}, step, ${state} from ${film} cross join ${steps} step
+    on conflict do nothing returning film_id, state`);
+  return [...new Set(rows.filter((row) => row.state === 'waiting').map((row) => row.film_id))];
+}
+
 /** Steps that nobody has begun although they could be, in their order. */
 async function openSteps(db: Database, filmId: string): Promise<ImportStep[]> {
   const rows = await db.select({ step: filmStep.step, state: filmStep.state }).from(filmStep).where(eq(filmStep.filmId, filmId));

@@ -1,5 +1,4 @@
-import { footageEndpoints } from '@wax-fist/contract/footage';
-import { filledPath } from '@wax-fist/contract/endpoint';
+import { filmFileUrl, footageEndpoints } from '@wax-fist/contract/footage';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { expect } from 'chai';
 import { access, mkdtemp, readdir, rm } from 'node:fs/promises';
@@ -45,7 +44,7 @@ describe('a club whose films lie in an S3 store', function () {
     const { body: moments } = await coach.ask<HitsAndRounds>(roundEndpoints.showHitsAndRounds, { filmId: film.id });
     expect(moments.sound).to.have.length.of.at.least(4);
 
-    const path = filledPath(footageEndpoints.filmVideo.path, { filmId: film.id });
+    const path = filmFileUrl(film.id, 'film.mp4');
     const whole = new Uint8Array(await (await coach.fetch(path)).arrayBuffer());
     const part = await coach.fetch(path, { headers: { range: 'bytes=1000-1999' } });
     expect(part.status).to.equal(206);

@@ -1,10 +1,11 @@
+import type { DerivedFile } from '@wax-fist/contract/footage';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
 /** What is kept of a film. The original is never touched. */
-export type FilmFile = 'original' | 'film.mp4' | 'strip.jpg' | 'sound.wav' | 'motion.bin';
+export type FilmFile = 'original' | DerivedFile;
 
 /** Where films lie in a store. It keeps the name it first had, so that what is kept there is found. */
 export const filmsFolder = 'clips';

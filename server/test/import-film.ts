@@ -2,6 +2,7 @@ import { footageEndpoints, uploadPath, type Film } from '@wax-fist/contract/foot
 import { readFile } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { v7 as uuid } from 'uuid';
+import { eventually } from './eventually.ts';
 import type { Visitor } from './server-under-test.ts';
 
 /** Sends a film and waits until every step of its import has ended. */
@@ -17,9 +18,9 @@ export async function importFilm(coach: Visitor, sessionId: string, path: string
   const id = uuid();
   const draft = { id, sessionId, uploadId, fileName: basename(path), view: 'front' };
   await coach.ask(footageEndpoints.addFilm, { filmId: id }, draft);
-  for (;;) {
-    const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId: id });
-    if (body.steps.every(({ state }) => state !== 'waiting' && state !== 'working')) return body;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
+  return eventually(
+    'every step of the import',
+    async () => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId: id })).body,
+    ({ steps }) => steps.every(({ state }) => state !== 'waiting' && state !== 'working'),
+  );
 }

@@ -53,8 +53,9 @@ export class Visitor {
     params: Record<string, string> = {},
     body?: unknown,
     headers: Record<string, string> = {},
+    query: Record<string, string> = {},
   ): Promise<Answer<T>> {
-    const response = await this.fetch(filledPath(endpoint.path, params), {
+    const response = await this.fetch(filledPath(endpoint.path, params, query), {
       method: endpoint.method,
       headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
       body: body === undefined ? undefined : JSON.stringify(body),

@@ -1,4 +1,4 @@
-import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type ReplyOf } from '@wax-fist/contract/endpoint';
+import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type QueryOf, type ReplyOf } from '@wax-fist/contract/endpoint';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 
 /** The server refused, and says why in words for the person. */
@@ -27,16 +27,21 @@ let signIns = 0;
 export const signedInAnew = (): void => void signIns++;
 
 type Words<E extends Endpoint> = (keyof ParamsOf<E> extends never ? unknown : { params: ParamsOf<E> }) &
+  (QueryOf<E> extends undefined ? unknown : { query?: Partial<QueryOf<E>> }) &
   (BodyOf<E> extends undefined ? unknown : { body: BodyOf<E> });
 
 /** Asks the server something of the contract. @throws Refused, Unreachable */
 export async function request<E extends Endpoint>(
   endpoint: E,
-  ...[words]: unknown extends Words<E> ? [] : [Words<E>]
+  ...[words]: unknown extends Words<E> ? [] : object extends Words<E> ? [Words<E>?] : [Words<E>]
 ): Promise<ReplyOf<E>> {
   const asOf = signIns;
-  const { params, body } = (words ?? {}) as { params?: Record<string, string>; body?: unknown };
-  const response = await fetch(filledPath(endpoint.path, params ?? {}), {
+  const { params, query, body } = (words ?? {}) as {
+    params?: Record<string, string>;
+    query?: Record<string, string | undefined>;
+    body?: unknown;
+  };
+  const response = await fetch(filledPath(endpoint.path, params ?? {}, query), {
     method: endpoint.method,
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
   }).catch(() => {

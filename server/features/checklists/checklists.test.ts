@@ -25,7 +25,7 @@ describe('catalogue', () => {
 
   const jab = rowsOf(shippedCatalogue, 'jab');
   const newest = async (): Promise<number> =>
-    (await coach.ask<{ version: number }[]>(checklistEndpoints.listChecklistVersions)).body[0]!.version;
+    (await coach.ask<{ rows: { version: number }[] }>(checklistEndpoints.listChecklistVersions)).body.rows[0]!.version;
   const save = async (edits: unknown, basedOn?: number, note = '') =>
     coach.ask<{ version: number; message: string; fields: { field: string; message: string }[] }>(
       checklistEndpoints.saveChecklists,

@@ -1,12 +1,12 @@
 import { measuresOfMoments } from '@wax-fist/core/measure';
-import { unpackTimeline, type FrameTimeline } from '@wax-fist/core/film';
+import { unpackTimeline } from '@wax-fist/core/film';
 import { isMeasureId } from '@wax-fist/core/technique';
-import { and, desc, eq, isNotNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, strike } from '../../db/schema/index.ts';
 
 /** The newest so many strikes are enough to see what a band would do. */
-const mostReps = 400;
+const mostStrikes = 400;
 
 /** What a measure gave on the newest strikes of a technique; empty when it cannot be had from the moments of a strike. */
 export async function measuredStrikes(
@@ -17,16 +17,22 @@ export async function measuredStrikes(
   const read = isMeasureId(measure) ? measuresOfMoments[measure] : undefined;
   if (!read) return [];
   const strikes = await db
-    .select({ filmId: strike.filmId, launchFrame: strike.launchFrame, contactFrame: strike.contactFrame, homeFrame: strike.homeFrame })
+    .select({
+      filmId: strike.filmId,
+      launchFrame: strike.launchFrame,
+      contactFrame: strike.contactFrame,
+      homeFrame: strike.homeFrame,
+    })
     .from(strike)
     .where(and(eq(strike.technique, technique), eq(strike.removed, false)))
     .orderBy(desc(strike.id))
-    .limit(mostReps); // prettier-ignore
-  const timelines = new Map<string, FrameTimeline>();
-  for (const filmId of new Set(strikes.map((one) => one.filmId))) {
-    const [row] = await db.select({ timeline: film.timeline }).from(film).where(and(eq(film.id, filmId), isNotNull(film.timeline))); // prettier-ignore
-    if (row?.timeline) timelines.set(filmId, unpackTimeline(row.timeline));
-  }
+    .limit(mostStrikes);
+  // Every film's frame times once, however many of its strikes are shown.
+  const films = await db
+    .select({ id: film.id, timeline: film.timeline })
+    .from(film)
+    .where(and(inArray(film.id, [...new Set(strikes.map(({ filmId }) => filmId))]), isNotNull(film.timeline)));
+  const timelines = new Map(films.map(({ id, timeline }) => [id, unpackTimeline(timeline!)]));
   return strikes.flatMap(({ filmId, ...moments }) => {
     const timeline = timelines.get(filmId);
     const measured = timeline && read(timeline, moments);

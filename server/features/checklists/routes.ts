@@ -1,14 +1,16 @@
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { editProblems } from '@wax-fist/core/technique';
-import { desc, eq, sql } from 'drizzle-orm';
+import { desc, eq, lt, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { account, checklistVersion } from '../../db/schema/index.ts';
+import { asPage, keysAfter } from '../../http/page.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { measuredStrikes } from './measured-strikes.ts';
 import { newestVersion } from './versions.ts';
 
+const versionsOnPage = 50;
 const versionColumns = {
   version: checklistVersion.version,
   note: checklistVersion.note,
@@ -21,9 +23,14 @@ export function checklistRoutes(router: Router, { db }: Services): void {
   const versions = () =>
     db.select(versionColumns).from(checklistVersion).leftJoin(account, eq(account.id, checklistVersion.savedBy));
 
-  serve(router, checklistEndpoints.listChecklistVersions, async () =>
-    (await versions().orderBy(desc(checklistVersion.version))).map(told),
-  );
+  serve(router, checklistEndpoints.listChecklistVersions, async ({ query }) => {
+    const keys = keysAfter(query.after, 1);
+    const rows = await versions()
+      .where(keys && lt(checklistVersion.version, Number(keys[0])))
+      .orderBy(desc(checklistVersion.version))
+      .limit(versionsOnPage + 1);
+    return asPage(rows.map(told), versionsOnPage, ({ version }) => [String(version)]);
+  });
   serve(router, checklistEndpoints.showChecklistVersion, async ({ params }) => {
     const version = Number(params.version);
     if (!Number.isInteger(version) || version < 1 || version > 2 ** 31 - 1) throw notFound('version');

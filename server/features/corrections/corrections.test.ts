@@ -1,6 +1,6 @@
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { reviewEndpoints } from '@wax-fist/contract/review';
-import { todayEndpoints } from '@wax-fist/contract/today';
+import type { Page } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
@@ -97,13 +97,15 @@ describe('corrections', () => {
   it('closes, is no longer waiting, and opens again', async () => {
     const { id } = (await open()).body;
     const waiting = async (): Promise<boolean> =>
-      (await coach.ask(todayEndpoints.today)).body.corrections.some((one: Correction) => one.id === id);
+      (
+        await coach.ask<Page<Correction>>(correctionEndpoints.listCorrections, {}, undefined, {}, { state: 'open' })
+      ).body.rows.some((one) => one.id === id);
     expect(await waiting()).to.equal(true);
     expect((await add(id, 'closed')).body.state).to.equal('closed');
     expect(await waiting()).to.equal(false);
     expect((await add(id, 'closed')).status).to.equal(409);
-    const { body: rows } = await coach.ask(traineeEndpoints.listTrainees);
-    expect(rows.find((row: { id: string }) => row.id === first.traineeId).openCorrections).to.equal(0);
+    const { body: trainees } = await coach.ask(traineeEndpoints.listTrainees);
+    expect(trainees.rows.find((row: { id: string }) => row.id === first.traineeId).openCorrections).to.equal(0);
     expect((await add(id, 're-opened')).body.state).to.equal('open');
     expect(await waiting()).to.equal(true);
   });

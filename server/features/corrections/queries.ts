@@ -1,4 +1,6 @@
 import type { Correction, Evidence } from '@wax-fist/contract/corrections';
+import type { Page } from '@wax-fist/contract/page';
+import type { CorrectionState } from '@wax-fist/core/correction';
 import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import {
@@ -11,10 +13,11 @@ import {
   trainee,
   trainingSession,
 } from '../../db/schema/index.ts';
+import { asPage, keysAfter } from '../../http/page.ts';
 
 export const isOpen = eq(correction.state, 'open');
 
-/** Corrections with their history, those due first, in one round trip. */
+/** Corrections that meet a condition, with their history, those due first, in one round trip. */
 export async function correctionsOf(db: Database, condition?: SQL): Promise<Correction[]> {
   const rows = await db
     .select({
@@ -49,6 +52,41 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
     });
   }
   return [...all.values()];
+}
+
+const correctionsOnPage = 50;
+
+/** What a list of corrections is asked for. */
+export interface WantedCorrections {
+  traineeId?: string;
+  state?: CorrectionState;
+  after?: string;
+}
+
+/** Corrections, those due first and those that nobody set a day for last, in one round trip. @throws Refusal for a place in the list that there is not */
+export async function correctionPage(db: Database, { traineeId, state, after }: WantedCorrections): Promise<Page<Correction>> {
+  const keys = keysAfter(after, 2);
+  const [day, id] = keys ?? [];
+  const isBehind =
+    keys &&
+    (day === null
+      ? sql`${correction.recheckOn} is null and ${correction.id} > ${id}::uuid`
+      : sql`(${correction.recheckOn} is null or ${correction.recheckOn} > ${day}::date
+          or (${correction.recheckOn} = ${day}::date and ${correction.id} > ${id}::uuid))`);
+  const onPage = db
+    .select({ id: correction.id })
+    .from(correction)
+    .where(
+      and(
+        traineeId === undefined ? undefined : eq(correction.traineeId, traineeId),
+        state && sql`${correction.state} = ${sql.raw(`'${state}'`)}`,
+        isBehind,
+      ),
+    )
+    .orderBy(asc(correction.recheckOn), asc(correction.id))
+    .limit(correctionsOnPage + 1);
+  const rows = await correctionsOf(db, inArray(correction.id, onPage));
+  return asPage(rows, correctionsOnPage, (row) => [row.recheckOn, row.id]);
 }
 
 /** Holding is seen on whatever the other one threw, and only in sessions in which this one held. */

@@ -5,16 +5,14 @@ import { correction } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
-import { correctionsOf, evidenceFor } from './queries.ts';
+import { correctionPage, correctionsOf, evidenceFor } from './queries.ts';
 import { addCorrectionEvent, openCorrection } from './write-corrections.ts';
 
 export function correctionRoutes(router: Router, { db }: Services): void {
   const one = async (id: string): Promise<Correction> => found(await correctionsOf(db, eq(correction.id, id)), 'correction');
 
-  serve(router, correctionEndpoints.listCorrections, () => correctionsOf(db));
-  serve(router, correctionEndpoints.traineeCorrections, ({ params }) =>
-    correctionsOf(db, eq(correction.traineeId, params.traineeId)),
-  );
+  serve(router, correctionEndpoints.listCorrections, ({ query }) => correctionPage(db, query));
+  serve(router, correctionEndpoints.traineeCorrections, ({ params, query }) => correctionPage(db, { ...query, ...params }));
   serve(router, correctionEndpoints.showCorrection, ({ params }) => one(params.correctionId));
   serve(router, correctionEndpoints.correctionEvidence, async ({ params }) => {
     await one(params.correctionId);

@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { badFilms, brokenOff, ffmpeg, goodFilms, made, timesShown } from '../../test/films.ts';
 import { thrown } from '../../test/marks.ts';
+import { eventually } from '../../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 const tus = { 'tus-resumable': '1.0.0' };
@@ -50,21 +51,21 @@ describe('footage', function () {
     coach.ask<Film>(footageEndpoints.addFilm, { filmId: id }, { id, sessionId, uploadId, fileName, view: 'front' });
 
   /** Waits, by asking, until the import has come to an end. */
-  async function settled(filmId: string): Promise<Film> {
-    for (;;) {
-      const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId });
-      if (body.state === 'ready' || body.state === 'failed') return body;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-  }
+  const show = async (filmId: string): Promise<Film> => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId })).body;
+  /** Waits, by asking, until the review copy is there or never will be. */
+  const settled = (filmId: string): Promise<Film> =>
+    eventually(
+      'a film that can be reviewed',
+      () => show(filmId),
+      ({ state }) => state === 'ready' || state === 'failed',
+    );
   /** Waits until every step has come to an end. */
-  async function wholly(filmId: string): Promise<Film> {
-    for (;;) {
-      const { body } = await coach.ask<Film>(footageEndpoints.showFilm, { filmId });
-      if (!body.steps.some(({ state }) => state === 'waiting' || state === 'working')) return body;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-  }
+  const wholly = (filmId: string): Promise<Film> =>
+    eventually(
+      'every step',
+      () => show(filmId),
+      ({ steps }) => !steps.some(({ state }) => state === 'waiting' || state === 'working'),
+    );
   async function imported(path: string, fileName: string): Promise<Film> {
     const { body } = await add(await upload(await readFile(path)), fileName);
     return settled(body.id);
@@ -98,7 +99,7 @@ describe('footage', function () {
       const film = await imported(await made(folder, name, make), name);
       expect(film.state).to.equal('failed');
       expect(film.remark).to.match(reason);
-      expect((await coach.ask(footageEndpoints.filmVideo, { filmId: film.id })).status).to.equal(404);
+      expect((await coach.ask(footageEndpoints.filmFile, { filmId: film.id, file: 'film.mp4' })).status).to.equal(404);
     });
   }
 

@@ -1,4 +1,4 @@
-import { footageEndpoints, type StepState } from '@wax-fist/contract/footage';
+import { derivedFiles, footageEndpoints, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { film, filmStep } from '../../db/schema/index.ts';
@@ -6,7 +6,6 @@ import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
-import type { FilmFile } from '../../storage/storage.ts';
 import { addFilm } from './add-film.ts';
 import { filmsOf, filmsKnownBy } from './queries.ts';
 import type { Uploads } from './uploads.ts';
@@ -22,7 +21,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   const one = async (filmId: string) => found(await filmsOf(db, eq(film.id, filmId)), 'film');
 
   /** Bytes by range, only of a film that is ready. */
-  const sendFile = async (request: Request, response: Response, filmId: string, file: FilmFile): Promise<void> => {
+  const sendFile = async (request: Request, response: Response, filmId: string, file: DerivedFile): Promise<void> => {
     if ((await one(filmId)).state !== 'ready') throw notFound('film');
     await sendStored(request, response.set('Cache-Control', keepForAnHour), storage, filmId, file);
   };
@@ -79,18 +78,11 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   });
   serve(router, footageEndpoints.sessionFilms, ({ params }) => filmsOf(db, eq(film.sessionId, params.sessionId)));
 
-  serve(router, footageEndpoints.filmVideo, ({ params, request, response }) =>
-    sendFile(request, response, params.filmId, 'film.mp4'),
-  );
-  serve(router, footageEndpoints.filmStrip, ({ params, request, response }) =>
-    sendFile(request, response, params.filmId, 'strip.jpg'),
-  );
-  serve(router, footageEndpoints.filmSound, ({ params, request, response }) =>
-    sendFile(request, response, params.filmId, 'sound.wav'),
-  );
-  serve(router, footageEndpoints.filmMotion, ({ params, request, response }) =>
-    sendFile(request, response, params.filmId, 'motion.bin'),
-  );
+  serve(router, footageEndpoints.filmFile, ({ params, request, response }) => {
+    const file = derivedFiles.find((one) => one === params.file);
+    if (!file) throw notFound('file');
+    return sendFile(request, response, params.filmId, file);
+  });
   serve(router, footageEndpoints.filmTimeline, ({ params, response }) => sendColumn(response, params.filmId, 'timeline'));
   serve(router, footageEndpoints.filmLoudness, ({ params, response }) => sendColumn(response, params.filmId, 'loudness'));
 }

@@ -1,4 +1,5 @@
-import { footageEndpoints } from '@wax-fist/contract/footage';
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { filmFileUrl, footageEndpoints } from '@wax-fist/contract/footage';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { alignmentEndpoints, type SavedAlignment } from '@wax-fist/contract/alignments';
 import { findMotion } from '@wax-fist/core/strikes';
@@ -11,6 +12,7 @@ import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { importFilm } from '../../test/import-film.ts';
 import { blows, ffmpeg, goodFilms, made } from '../../test/films.ts';
+import { eventually } from '../../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 describe('moments', function () {
@@ -67,11 +69,9 @@ describe('moments', function () {
     const moments = await shown(filmId);
     expect(moments.sound).to.equal(null);
     expect(moments.edits.source).to.equal('motion');
-    const bytes = async (
-      endpoint: typeof footageEndpoints.filmMotion | typeof footageEndpoints.filmTimeline,
-    ): Promise<Uint8Array> => new Uint8Array((await coach.ask<ArrayBuffer>(endpoint, { filmId })).body);
-    const timeline = unpackTimeline(await bytes(footageEndpoints.filmTimeline));
-    const movement = await bytes(footageEndpoints.filmMotion);
+    const bytes = async (path: string): Promise<Uint8Array> => new Uint8Array(await (await coach.fetch(path)).arrayBuffer());
+    const timeline = unpackTimeline(await bytes(filledPath(footageEndpoints.filmTimeline.path, { filmId })));
+    const movement = await bytes(filmFileUrl(filmId, 'motion.bin'));
     const left = findMotion(movement, timeline, { left: 0, top: 0, width: 0.5, height: 1 });
     expect(left.map(({ time }) => Math.round(time / 100))).to.deep.equal([15, 30, 45]);
     expect(moments.motion!.map(({ time }) => time)).to.deep.equal(left.map(({ time }) => time));
@@ -126,7 +126,7 @@ describe('moments', function () {
       expect((await tie(other, heard)).body).to.deep.include({ offset: 700, fit: null });
       expect((await tieOf(heard, other))!.offset).to.be.closeTo(-700, 0.001);
       await coach.ask(alignmentEndpoints.listenAgain, { filmId: heard, otherId: other });
-      while (!(await tieOf(heard, other))) await new Promise((resolve) => setTimeout(resolve, 100));
+      await eventually('a tie by ear', () => tieOf(heard, other), Boolean);
       expect((await tieOf(heard, other))!.offset).to.be.closeTo(-750, 5);
     });
 

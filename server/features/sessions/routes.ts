@@ -1,8 +1,8 @@
-import { sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
-import { desc, eq, sql } from 'drizzle-orm';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { eq } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
-import { film, school, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { film, school, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
@@ -10,39 +10,12 @@ import { newestVersion } from '../checklists/versions.ts';
 import { filmsOf } from '../footage/queries.ts';
 import { standardFor, schoolNow } from './standard.ts';
 import { clubDay } from './club-day.ts';
-
-const sessionColumns = {
-  id: trainingSession.id,
-  traineeId: trainingSession.traineeId,
-  heldOn: trainingSession.heldOn,
-  place: trainingSession.place,
-  kit: trainingSession.kit,
-  roundKind: sql<Session['roundKind']>`${trainingSession.roundKind}`,
-  rung: trainingSession.rung,
-  schoolNote: trainingSession.schoolNote,
-  holderId: trainingSession.holderId,
-  holderStance: trainingSession.holderStance,
-  checklistVersion: trainingSession.checklistVersion,
-  judgedBy: trainingSession.judgedBy,
-};
+import { sessionColumns, sessionRows } from './queries.ts';
 
 const holder = alias(trainee, 'holder');
 
 export function sessionRoutes(router: Router, { db }: Services): void {
-  serve(router, sessionEndpoints.listSessions, ({ params }) =>
-    db
-      .select({
-        ...sessionColumns,
-        traineeName: trainee.name,
-        films: sql<number>`(select count(*)::int from ${film} where ${film.sessionId} = ${trainingSession.id})`,
-        strikes: sql<number>`(select count(*)::int from ${strike} join ${film} on ${film.id} = ${strike.filmId}
-          where ${film.sessionId} = ${trainingSession.id} and not ${strike.removed})`,
-      })
-      .from(trainingSession)
-      .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
-      .where(eq(trainingSession.traineeId, params.traineeId))
-      .orderBy(desc(trainingSession.heldOn), desc(trainingSession.createdAt)),
-  );
+  serve(router, sessionEndpoints.listSessions, ({ params, query }) => sessionRows(db, params.traineeId, query.after));
 
   serve(router, sessionEndpoints.saveSession, async ({ params, body }) => {
     sameId(params.sessionId, body.id);

@@ -32,8 +32,8 @@ describe('trainees and sessions', () => {
   it('adding a trainee twice changes them, and makes no second one', async () => {
     await coach.ask(traineeEndpoints.saveTrainee, { traineeId: person.id }, { ...person, note: 'left shoulder' });
     const { body } = await coach.ask(traineeEndpoints.listTrainees);
-    expect(body.filter(({ id }: { id: string }) => id === person.id)).to.have.length(1);
-    expect(body[0]).to.include({
+    expect(body.rows.filter(({ id }: { id: string }) => id === person.id)).to.have.length(1);
+    expect(body.rows[0]).to.include({
       note: 'left shoulder',
       stance: 'southpaw',
       sessions: 0,
@@ -100,12 +100,12 @@ describe('trainees and sessions', () => {
     const other = await addScene(server, '2026-02-01');
     await addScene(server, '2026-02-08', 3, other.traineeId);
     const { body } = await coach.ask(sessionEndpoints.listSessions, { traineeId: other.traineeId });
-    expect(body.map(({ heldOn, films, strikes }: Record<string, unknown>) => [heldOn, films, strikes])).to.deep.equal([
+    expect(body.rows.map(({ heldOn, films, strikes }: Record<string, unknown>) => [heldOn, films, strikes])).to.deep.equal([
       ['2026-02-08', 1, 0],
       ['2026-02-01', 1, 0],
     ]);
     const { body: all } = await coach.ask(traineeEndpoints.listTrainees);
-    expect(all.find(({ id }: { id: string }) => id === other.traineeId)).to.include({
+    expect(all.rows.find(({ id }: { id: string }) => id === other.traineeId)).to.include({
       sessions: 2,
       lastSession: '2026-02-08',
       filmsToReview: 2,

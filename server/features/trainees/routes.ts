@@ -8,7 +8,7 @@ import type { Services } from '../../services.ts';
 import { traineeRows } from './queries.ts';
 
 export function traineeRoutes(router: Router, { db }: Services): void {
-  serve(router, traineeEndpoints.listTrainees, () => traineeRows(db));
+  serve(router, traineeEndpoints.listTrainees, ({ query }) => traineeRows(db, query));
   serve(router, traineeEndpoints.saveTrainee, async ({ params, body }) => {
     sameId(params.traineeId, body.id);
     const { id, ...fields } = body;

@@ -4,13 +4,20 @@ import { differencesOfEdits, editProblems, type ClubEdits, type ChecklistDiffere
 import { ref } from 'vue';
 import { ValidationError } from 'yup';
 import { request } from '../../app/request.ts';
-import { useAnswer } from '../../app/use-answer.ts';
+import MoreRows from '../../app/MoreRows.vue';
+import { usePages } from '../../app/use-pages.ts';
 import { counted, dayAndTime } from '../../app/format.ts';
 import { useCatalogue } from './catalogue-store.ts';
 
 /** Versions of the club's checklists: what changed, the way back, and the way out and in as a file. */
 const catalogue = useCatalogue();
-const { value: versions, again } = useAnswer(() => request(checklistEndpoints.listChecklistVersions));
+const {
+  rows: versions,
+  hasMore,
+  loading,
+  more,
+  again,
+} = usePages((query) => request(checklistEndpoints.listChecklistVersions, { query }));
 const failure = ref<string>();
 const told = ref<{ version: number; differences: ChecklistDifference[] }>();
 const mistakes = ref<{ place: string; says: string }[]>([]);
@@ -115,6 +122,7 @@ function checked(text: string): ClubEdits | undefined {
             >: {{ says }}
           </li>
         </ul>
+        <MoreRows :has-more="hasMore" :loading="loading" :shown="versions?.length ?? 0" @more="more" />
       </li>
     </ul>
   </section>

@@ -36,7 +36,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     schools.value = allSchools as SavedSchool[];
     books.value = allBooks as SavedCallBook[];
     stills.value = allStills;
-    const [latest] = versions;
+    const [latest] = versions.rows;
     newest.value = await at(latest!.version);
     version.value = latest!.version;
   }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiAlertOctagonOutline } from '@mdi/js';
-import { filledPath } from '@wax-fist/contract/endpoint';
-import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { clock, counted, fileSize, timeLeft } from '../../app/format.ts';
@@ -12,7 +11,7 @@ const { film } = defineProps<{ film: Film }>();
 const coverPicture = 12;
 const picture = computed(() => {
   if (film.state !== 'ready' || !film.strip) return {};
-  const url = filledPath(footageEndpoints.filmStrip.path, { filmId: film.id });
+  const url = filmFileUrl(film.id, 'strip.jpg');
   return {
     backgroundImage: `url("${url}")`,
     backgroundSize: `${film.strip.pictures * 100}% 100%`,

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiMotionPlayOutline, mdiPause, mdiPlay, mdiRepeat, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
-import { filledPath } from '@wax-fist/contract/endpoint';
-import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { clock } from '../../app/format.ts';
@@ -19,7 +18,7 @@ const shownPictures = 7;
 const pictures = computed(() => {
   const { strip } = film;
   if (!strip) return [];
-  const url = filledPath(footageEndpoints.filmStrip.path, { filmId: film.id });
+  const url = filmFileUrl(film.id, 'strip.jpg');
   return Array.from({ length: shownPictures }, (_, place) => {
     const picture = Math.round((place + 0.5) * (strip.pictures / shownPictures) - 0.5);
     return {

@@ -36,7 +36,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
   const shelf = useCatalogue();
   const [playable, corrections, tallies, catalogue] = await Promise.all([
     playableOf(film),
-    request(correctionEndpoints.traineeCorrections, trainee),
+    request(correctionEndpoints.traineeCorrections, { ...trainee, query: { state: 'open' } }),
     request(reviewEndpoints.traineeTallies, trainee),
     shelf.at(session.checklistVersion),
     shelf.ready(),
@@ -46,7 +46,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     film,
     session: session as SessionDetail,
     playable,
-    corrections: corrections.filter(({ state }) => state === 'open'),
+    corrections: corrections.rows,
     tallies,
     catalogue,
     book: shelf.book(session.judgedBy.bookId),

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiBellOutline } from '@mdi/js';
-import { filledPath } from '@wax-fist/contract/endpoint';
-import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import type { Ms } from '@wax-fist/core/units';
 import { computed, ref } from 'vue';
 import { clock } from '../../app/format.ts';
@@ -21,7 +20,7 @@ const bars = computed(() =>
   hitsAndRounds.hits.map((hit) => ({ time: hit.time, style: { left: left(hit.time), ...hitBar(hit) } })),
 );
 const strip = computed(() => {
-  const url = filledPath(footageEndpoints.filmStrip.path, { filmId: film.id });
+  const url = filmFileUrl(film.id, 'strip.jpg');
   return film.strip ? { backgroundImage: `url("${url}")` } : {};
 });
 const timeAt = ({ clientX }: MouseEvent): Ms => {

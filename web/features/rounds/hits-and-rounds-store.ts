@@ -62,7 +62,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     take(hitsAndRounds);
     const taken = (step: Film['steps'][number]['step']): boolean => wanted.steps.some((one) => one.step === step && one.state === 'done');
     if (!hitsAndRounds.sound && taken('sound')) {
-      const wave = await requestBytes(footageEndpoints.filmSound, { filmId: wanted.id });
+      const wave = await requestBytes(footageEndpoints.filmFile, { filmId: wanted.id, file: 'sound.wav' });
       sound.value = await listen({ find: 'hits', wave });
     }
     if (taken('motion') && !isWhole(edits.value.region)) await watchRegion();
@@ -89,7 +89,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   /** Peaks of movement in the region that the coach drew. */
   async function watchRegion(): Promise<void> {
     const params = { filmId: film.value!.id };
-    const [movement, packed] = await Promise.all([requestBytes(footageEndpoints.filmMotion, params), requestBytes(footageEndpoints.filmTimeline, params)]); // prettier-ignore
+    const [movement, packed] = await Promise.all([requestBytes(footageEndpoints.filmFile, { ...params, file: 'motion.bin' }), requestBytes(footageEndpoints.filmTimeline, params)]); // prettier-ignore
     const { left, top, width, height } = edits.value.region;
     motion.value = await listen({
       find: 'motion',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { everyRow } from '@wax-fist/contract/page';
 import { sessionDraftShape, sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
 import { padKinds, roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
@@ -35,7 +36,7 @@ const empty = () => ({
 });
 const { draft, problems, failure, busy, send } = useForm(sessionDraftShape, empty());
 watch(open, (now) => now && Object.assign(draft, session ?? empty()));
-const { value: people } = useAnswer(() => request(traineeEndpoints.listTrainees));
+const { value: people } = useAnswer(() => everyRow((query) => request(traineeEndpoints.listTrainees, { query })));
 const holders = computed(() => [
   { value: null, title: 'Nobody of the club' },
   ...(people.value ?? []).filter(({ id }) => id !== traineeId).map(({ id, name }) => ({ value: id, title: name })),

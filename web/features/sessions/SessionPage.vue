@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { everyRow } from '@wax-fist/contract/page';
 import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
@@ -6,8 +7,9 @@ import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
 import { holdingTechnique, viewNames, views, type View } from '@wax-fist/core/technique';
-import { computed, onScopeDispose, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
+import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { shortDay } from '../../app/format.ts';
@@ -31,7 +33,7 @@ const {
   const saidOf = async (traineeId: string) => {
     const [tallies, corrections] = await Promise.all([
       request(reviewEndpoints.traineeTallies, { params: { traineeId } }),
-      request(correctionEndpoints.traineeCorrections, { params: { traineeId } }),
+      everyRow((query) => request(correctionEndpoints.traineeCorrections, { params: { traineeId }, query })),
     ]);
     return { tallies, corrections };
   };
@@ -46,8 +48,14 @@ const {
   };
 });
 const working = computed(() => page.value?.session.films.some(inWork));
-const timer = setInterval(() => working.value && void again(), 1000);
-onScopeDispose(() => clearInterval(timer));
+/** Asks only how far the films are, and only while something is being done with one; when all is done, what the page says anew. */
+async function lookAtWork(): Promise<void> {
+  const films = await request(footageEndpoints.sessionFilms, { params: { sessionId } }).catch(() => undefined);
+  if (!films || !page.value) return;
+  page.value = { ...page.value, session: { ...page.value.session, films } };
+  if (!working.value) await again();
+}
+whileTrue(working, lookAtWork, 1000);
 
 async function setView(film: Film, view: View): Promise<void> {
   await request(footageEndpoints.changeFilm, { params: { filmId: film.id }, body: { view } }).catch(

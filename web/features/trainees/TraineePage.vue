@@ -9,7 +9,9 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
+import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
+import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '../../app/format.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import RatesOverSessions from '../corrections/RatesOverSessions.vue';
@@ -27,22 +29,32 @@ const {
   again,
 } = useAnswer(async () => {
   const params = { params: { traineeId } };
-  const [trainee, sessions, corrections, tallies] = await Promise.all([
+  const [trainee, tallies] = await Promise.all([
     request(traineeEndpoints.showTrainee, params),
-    request(sessionEndpoints.listSessions, params),
-    request(correctionEndpoints.traineeCorrections, params),
     request(reviewEndpoints.traineeTallies, params),
   ]);
-  return { trainee, sessions, corrections, tallies };
+  return { trainee, tallies };
 });
-const open = computed(() => page.value?.corrections.filter(({ state }) => state === 'open') ?? []);
-const closed = computed(() => page.value?.corrections.filter(({ state }) => state === 'closed') ?? []);
+const params = { traineeId };
+const sessions = usePages((query) => request(sessionEndpoints.listSessions, { params, query }));
+const open = usePages((query) => request(correctionEndpoints.traineeCorrections, { params, query: { ...query, state: 'open' } }));
+const closed = usePages((query) =>
+  request(correctionEndpoints.traineeCorrections, { params, query: { ...query, state: 'closed' } }),
+);
+const corrections = computed(() => [...(open.rows.value ?? []), ...(closed.rows.value ?? [])]);
+const ready = computed(() => page.value !== undefined && [sessions, open, closed].every(({ rows }) => rows.value !== undefined));
+const failed = computed(
+  () => [failure, ...[sessions, open, closed].map((list) => list.failure)].find(({ value }) => value)?.value,
+);
+const changed = () => Promise.all([open.again(), closed.again()]);
+const allAgain = () => Promise.all([again(), sessions.again(), changed()]);
+
 const toSession = (sessionId: string): void => void router.push({ name: 'session', params: { sessionId } });
 </script>
 
 <template>
   <div class="page">
-    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+    <PageState :failure="failed" :ready="ready" @again="allAgain">
       <template v-if="page">
         <div class="head">
           <div>
@@ -57,19 +69,19 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
         </div>
 
         <h2>Works on</h2>
-        <ul v-if="open.length > 0" class="list">
-          <CorrectionStory v-for="one in open" :key="one.id" :correction="one" @changed="again" />
+        <ul v-if="open.rows.value!.length > 0" class="list">
+          <CorrectionStory v-for="one in open.rows.value" :key="one.id" :correction="one" @changed="changed" />
         </ul>
         <div v-else class="empty">No correction is open. Review a film; then open one from a row of the session’s rates.</div>
 
         <template v-if="page.tallies.length > 0">
           <h2>Rates over sessions</h2>
-          <RatesOverSessions :tallies="page.tallies" :corrections="page.corrections" @pick="toSession" />
+          <RatesOverSessions :tallies="page.tallies" :corrections="corrections" @pick="toSession" />
         </template>
 
         <h2>Sessions</h2>
-        <ul v-if="page.sessions.length > 0" class="list">
-          <li v-for="one in page.sessions" :key="one.id">
+        <ul v-if="sessions.rows.value!.length > 0" class="list">
+          <li v-for="one in sessions.rows.value" :key="one.id">
             <RouterLink class="session" :to="{ name: 'session', params: { sessionId: one.id } }">
               <b>{{ shortDay(one.heldOn) }}</b>
               <span>{{ one.roundKind }}, rung {{ one.rung }}: {{ rungName(one.rung).toLowerCase() }}</span>
@@ -78,15 +90,27 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
           </li>
         </ul>
         <div v-else class="empty">Not filmed yet. Add a session, then drop its films there.</div>
+        <MoreRows
+          :has-more="sessions.hasMore.value"
+          :loading="sessions.loading.value"
+          :shown="sessions.rows.value!.length"
+          @more="sessions.more"
+        />
 
-        <template v-if="closed.length > 0">
+        <template v-if="closed.rows.value!.length > 0">
           <h2>Closed</h2>
           <ul class="list">
-            <CorrectionStory v-for="one in closed" :key="one.id" :correction="one" @changed="again" />
+            <CorrectionStory v-for="one in closed.rows.value" :key="one.id" :correction="one" @changed="changed" />
           </ul>
+          <MoreRows
+            :has-more="closed.hasMore.value"
+            :loading="closed.loading.value"
+            :shown="closed.rows.value!.length"
+            @more="closed.more"
+          />
         </template>
         <TraineeDialog v-model="changing" :trainee="page.trainee" @saved="again" />
-        <SessionDialog v-model="adding" :trainee-id="traineeId" :last="page.sessions[0]" @saved="toSession" />
+        <SessionDialog v-model="adding" :trainee-id="traineeId" :last="sessions.rows.value![0]" @saved="toSession" />
       </template>
     </PageState>
   </div>

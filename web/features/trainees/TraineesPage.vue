@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { mdiMagnify, mdiPlus } from '@mdi/js';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
+import { watchDebounced } from '@vueuse/core';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
-import { useAnswer } from '../../app/use-answer.ts';
+import MoreRows from '../../app/MoreRows.vue';
+import { usePages } from '../../app/use-pages.ts';
 import { shortDay } from '../../app/format.ts';
 import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();
-const { value: trainees, failure, again } = useAnswer(() => request(traineeEndpoints.listTrainees));
-const wanted = ref('');
+const wanted = ref<string | null>('');
+const { rows, failure, hasMore, loading, more, again } = usePages((query) =>
+  request(traineeEndpoints.listTrainees, { query: { ...query, ...(wanted.value && { find: wanted.value }) } }),
+);
+watchDebounced(wanted, again, { debounce: 200 });
 const adding = ref(false);
 const headers = [
   { title: 'Name', key: 'name' },
@@ -40,12 +45,12 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
       />
       <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
     </div>
-    <PageState :failure="failure" :ready="trainees !== undefined" @again="again">
+    <PageState :failure="failure" :ready="rows !== undefined" @again="again">
       <VDataTable
         :headers="headers"
-        :items="trainees!"
-        :search="wanted"
-        :items-per-page="50"
+        :items="rows!"
+        :disable-sort="hasMore"
+        :items-per-page="-1"
         hide-default-footer
         hover
         no-data-text="Nobody here yet. Add the first trainee, then a session, then its films."
@@ -58,6 +63,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
         >
         <template #[`item.lastSession`]="{ value }">{{ value ? shortDay(value) : 'not filmed yet' }}</template>
       </VDataTable>
+      <MoreRows :has-more="hasMore" :loading="loading" :shown="rows!.length" @more="more" />
     </PageState>
     <TraineeDialog v-model="adding" @saved="open" />
   </div>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+/** Below a list of which only the beginning is here. */
+defineProps<{ hasMore: boolean; loading: boolean; shown: number }>();
+defineEmits<{ more: [] }>();
+</script>
+
+<template>
+  <p v-if="hasMore" class="more">
+    <span class="quiet number">the first {{ shown }} are shown</span>
+    <VBtn variant="outlined" :loading="loading" @click="$emit('more')">Show more</VBtn>
+  </p>
+</template>
+
+<style scoped>
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  margin: 12px 0;
+}
+</style>
