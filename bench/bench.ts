@@ -1,10 +1,11 @@
+import { median, quantile } from 'd3-array';
 import type { Page } from 'playwright-core';
 import { signedIn } from '../e2e/coach.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchImport } from './import.ts';
-import { print, quantile, type Line } from './table.ts';
+import { print, type Line } from './table.ts';
 
 type What = 'step' | 'jump' | 'next strike' | 'mark';
 
@@ -90,7 +91,7 @@ async function benchBench(): Promise<void> {
   const line = async (what: string, times: () => Promise<number[]>, most: number): Promise<Line> => {
     const all: number[][] = [];
     for (let pass = 0; pass < passes; pass++) all.push(await times());
-    const middle = (share: number): number => quantile(all.map((pass) => quantile(pass, share)), 0.5); // prettier-ignore
+    const middle = (share: number): number => median(all, (pass) => quantile(pass, share))!; // prettier-ignore
     const p95 = middle(0.95);
     const measured = `${middle(0.5).toFixed(0)} / ${p95.toFixed(0)} ms`;
     return { what: `${what}, ${passes} × ${all[0]!.length} times`, measured, target: most === Infinity ? '' : `p95 ≤ ${most} ms`, reached: p95 <= most }; // prettier-ignore

@@ -1,8 +1,9 @@
+import { median, quantile } from 'd3-array';
 import { alignSounds, findHits, hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import { disturbances, type Disturbance } from '../simulator/sound/disturbance.ts';
 import { practiceSound, thirdOf, type Practice } from '../simulator/sound/practice.ts';
 import { twoMicrophones } from '../simulator/sound/two-microphones.ts';
-import { quantile, type Line } from './table.ts';
+import type { Line } from './table.ts';
 
 const rate = 16_000;
 const seeds = [11, 12, 13];
@@ -64,7 +65,7 @@ export function benchHits(): Line[] {
     });
     const total = (key: 'right' | 'told' | 'there'): number => scores.reduce((sum, one) => sum + one[key], 0);
     const f1 = (2 * total('right')) / (total('told') + total('there'));
-    const p95 = quantile(scores.flatMap(({ errors }) => errors), 0.95); // prettier-ignore
+    const p95 = quantile(scores.flatMap(({ errors }) => errors), 0.95)!; // prettier-ignore
     const wrong = `${total('there') - total('right')} missed, ${total('told') - total('right')} made up of ${total('there')}`;
     lines.push({
       what: `hits, ${name}: F1, time p95`,
@@ -73,7 +74,7 @@ export function benchHits(): Line[] {
       reached: f1 >= (least ?? 0) && p95 <= 12,
     });
   }
-  const speed = quantile(speeds, 0.5);
+  const speed = median(speeds)!;
   return [
     ...lines,
     { what: 'hit finder, times real time, median', measured: speed.toFixed(0), target: '≥ 100', reached: speed >= 100 },

@@ -6,11 +6,6 @@ export interface Line {
   reached: boolean;
 }
 
-export const quantile = (values: readonly number[], share: number): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
-};
-
 export function print(title: string, lines: readonly Line[]): void {
   const wide = (key: 'what' | 'measured' | 'target'): number => Math.max(key.length, ...lines.map((line) => line[key].length));
   const [what, measured, target] = [wide('what'), wide('measured'), wide('target')];

@@ -1,3 +1,4 @@
+import { largestTarget } from '@wax-fist/core/correction';
 import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
@@ -50,7 +51,7 @@ export const correctionDraftShape = object({
   target: number()
     .typeError('The target is a percentage.')
     .min(0, 'The target cannot be below 0%.')
-    .max(0.9, 'The target cannot be above 90%.')
+    .max(largestTarget, `The target cannot be above ${largestTarget * 100}%.`)
     .required(),
   recheckOn: day().nullable().defined(),
 }); // prettier-ignore

@@ -1,3 +1,4 @@
+import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
@@ -13,7 +14,7 @@ const sessionFields = {
   place: shortText('Place').default(''),
   kit: shortText('Kit').default(''),
   roundKind: string().oneOf(roundKinds, 'What was hit?').required(),
-  rung: number().integer().min(1).max(7).required(),
+  rung: number().integer().min(lowestRung).max(highestRung).required(),
   schoolNote: note().default(''),
   /** Who holds the pads and is looked at, too. */
   holderId: id().nullable().default(null),

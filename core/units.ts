@@ -14,3 +14,8 @@ export type Ratio = Unit<'ratio'>;
 export type Px = Unit<'px'>;
 /** A ratio of powers, ten times the logarithm. */
 export type Decibels = Unit<'decibels'>;
+
+/** How sure every interval is that is drawn or told. */
+export const intervalMass: Ratio = 0.9;
+/** Share of what lies outside of such an interval on either side. */
+export const intervalTail: Ratio = (1 - intervalMass) / 2;

@@ -12,7 +12,11 @@ export const rungs = [
 ] as const;
 export type Rung = (typeof rungs)[number]['rung'];
 
+export const [lowestRung, highestRung]: readonly [number, number] = [rungs[0].rung, rungs[rungs.length - 1]!.rung];
+
 export const rungName = (rung: number): string => rungs.find((step) => step.rung === rung)?.name ?? `Rung ${rung}`;
 
 /** At most this share of faults is aimed for unless the coach says otherwise. */
 export const usualTarget: Ratio = 0.15;
+/** Whoever aims for more faults than this aims for nothing. */
+export const largestTarget: Ratio = 0.9;

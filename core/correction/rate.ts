@@ -1,11 +1,10 @@
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { seen, weightedFaults, type Tally } from '../review/index.ts';
-import type { Ratio } from '../units.ts';
+import { intervalTail as tail, type Ratio } from '../units.ts';
 
 /** Fewer strikes than this say nothing about a rate. */
 export const fewestSeen = 8;
-export const intervalMass: Ratio = 0.9;
 
 /** How often a fault is made, with its doubt. */
 export interface FaultRate {
@@ -38,7 +37,6 @@ export function faultRate(tally: Tally): FaultRate {
   const faults = weightedFaults(tally);
   if (count === 0) return { faults: 0, seen: 0, rate: 0, low: 0, high: 1, enough: false };
   const { alpha, beta } = posteriorOf(tally);
-  const tail = (1 - intervalMass) / 2;
   return {
     faults,
     seen: count,

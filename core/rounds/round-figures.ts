@@ -1,10 +1,11 @@
+import { mean, median, variance } from 'd3-array';
 import quantileOfT from '@stdlib/stats-base-dists-t-quantile';
-import type { Decibels, Ms, Ratio } from '../units.ts';
+import { intervalTail, type Decibels, type Ms, type Ratio } from '../units.ts';
 import { heardCombinations, usualGap } from './heard-combinations.ts';
 import type { Hit } from '../sound/hit.ts';
 import { thirdOfRound, thirds, type Third } from './round.ts';
 
-/** A difference with the interval in which it lies nine times out of ten. */
+/** A difference with its interval, see `intervalMass`. */
 export interface MeanDifference {
   value: number;
   low: number;
@@ -40,20 +41,13 @@ const stretch: Ms = 30_000;
 /** Fewer in a third say nothing about it. */
 const fewestHeard = 4;
 
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
-const variance = (values: readonly number[]): number => {
-  const middle = mean(values);
-  return values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1);
-};
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
-
 /** Difference of two means with its 90% interval (Welch 1947: unequal spreads, degrees of freedom after Satterthwaite). */
 export function meanDifference(first: readonly number[], last: readonly number[]): MeanDifference {
-  const [a, b] = [variance(first) / first.length, variance(last) / last.length];
-  const value = mean(last) - mean(first);
+  const [a, b] = [variance(first)! / first.length, variance(last)! / last.length];
+  const value = mean(last)! - mean(first)!;
   if (a + b === 0) return { value, low: value, high: value };
   const freedom = (a + b) ** 2 / (a ** 2 / (first.length - 1) + b ** 2 / (last.length - 1));
-  const reach = quantileOfT(0.95, freedom) * Math.sqrt(a + b);
+  const reach = quantileOfT(1 - intervalTail, freedom) * Math.sqrt(a + b);
   return { value, low: value - reach, high: value + reach };
 }
 
@@ -61,7 +55,7 @@ export function meanDifference(first: readonly number[], last: readonly number[]
 export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], gap: Ms = usualGap): RoundFigures {
   const hits = all.filter(({ time }) => time >= round.from && time < round.to);
   const heard = hits.flatMap(({ time, sound }) => (sound ? [{ time, ...sound }] : []));
-  const usual = median(heard.map(({ level }) => level));
+  const usual = median(heard, ({ level }) => level) ?? 0;
   const pace = (count: number, lasted: Ms): number => (lasted > 0 ? (count * 30_000) / lasted : 0);
 
   const stretches = Array.from({ length: Math.max(1, Math.ceil((round.to - round.from) / stretch)) }, (_, place): Stretch => {
@@ -74,8 +68,8 @@ export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], g
       to,
       hits: inside(hits).length,
       pace: pace(inside(hits).length, to - from),
-      level: here.length > 0 ? mean(here.map(({ level }) => level)) - usual : undefined,
-      snap: here.length > 0 ? mean(here.map(({ snap }) => snap)) : undefined,
+      level: here.length > 0 ? mean(here, ({ level }) => level)! - usual : undefined,
+      snap: mean(here, ({ snap }) => snap),
     };
   });
 

@@ -1,3 +1,4 @@
+import { mean, median } from 'd3-array';
 import type { Ms, Ratio } from '../units.ts';
 
 /** How a speed bag was worked. */
@@ -19,7 +20,7 @@ const longestGap = 4;
 export function speedBagBeat(times: readonly Ms[]): SpeedBagBeat | undefined {
   if (times.length < 5) return undefined;
   const intervals = times.slice(1).map((time, place) => time - times[place]!);
-  const beat = [...intervals].sort((a, b) => a - b)[intervals.length >> 1]!;
+  const beat = median(intervals)!;
   const gaps: Ms[] = [];
   const departures: number[] = [];
   let missed = 0;
@@ -31,5 +32,5 @@ export function speedBagBeat(times: readonly Ms[]): SpeedBagBeat | undefined {
     missed += beats - 1;
     gaps.push(times[place]!);
   });
-  return { beat, unevenness: departures.reduce((sum, one) => sum + one, 0) / departures.length, missed, gaps };
+  return { beat, unevenness: mean(departures) ?? 0, missed, gaps };
 }

@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import FFT from 'fft.js';
 import type { Ms, Ratio } from '../units.ts';
 
@@ -135,8 +136,6 @@ function correlator(length: number, reach: number) {
   };
 }
 
-const median = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1]!;
-
 /** A line through the pieces that fit; a drift is only told when they span half a minute. */
 function lineThrough(points: readonly { at: Ms; offset: Ms; fit: Ratio }[]): Alignment | undefined {
   const good = points.filter(({ fit }) => fit >= leastFit);
@@ -145,11 +144,11 @@ function lineThrough(points: readonly { at: Ms; offset: Ms; fit: Ratio }[]): Ali
   const slopes = good.flatMap((a, place) =>
     good.slice(place + 1).flatMap((b) => (b.at - a.at > span / 4 ? [(b.offset - a.offset) / (b.at - a.at)] : [])),
   );
-  const slope = span >= 30_000 && slopes.length > 2 ? median(slopes) : 0;
+  const slope = span >= 30_000 && slopes.length > 2 ? median(slopes)! : 0;
   const drift = Math.abs(slope) <= mostDrift ? slope : 0;
-  const offset = median(good.map((point) => point.offset - drift * point.at));
+  const offset = median(good, (point) => point.offset - drift * point.at)!;
   // Pieces that agree with the line, of all that were looked at.
   const agreeing = points.filter((point) => Math.abs(point.offset - drift * point.at - offset) < 5).length;
-  const fit = (agreeing / points.length) * median(good.map((point) => point.fit));
+  const fit = (agreeing / points.length) * median(good, (point) => point.fit)!;
   return fit >= leastFit ? { offset, drift, fit } : undefined;
 }

@@ -1,3 +1,4 @@
+import { median, quantile } from 'd3-array';
 import type { Decibels, Ms, Ratio } from '../units.ts';
 import { bandCount, bandPowers, bandStep } from './bands.ts';
 import type { Candidate } from './hit.ts';
@@ -37,7 +38,7 @@ function riseOf(bands: readonly Float32Array[]): Float32Array {
   for (const band of bands) {
     const smooth = meanBefore(band, span);
     // A floor under the band, so that a rise out of silence is no larger than one that can be heard.
-    const floor = quantileOf(smooth, 0.3) + 1e-9;
+    const floor = (quantile(smooth, 0.3) ?? 0) + 1e-9;
     const level = smooth.map((power) => decibels(power + floor));
     const quiet = decibels(floor);
     for (let step = 0; step + span <= total.length; step++) {
@@ -50,11 +51,6 @@ function riseOf(bands: readonly Float32Array[]): Float32Array {
     }
   }
   return total;
-}
-
-function quantileOf(values: ArrayLike<number>, share: Ratio): number {
-  const sorted = Float64Array.from(values).sort();
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 }
 
 /** Places of the highest rise within the refractory gap on either side. */
@@ -178,10 +174,7 @@ const within = (value: number, low: number, high: number): Ratio => Math.max(0, 
 function candidatesOf(found: readonly Heard[]): Candidate[] {
   if (found.length === 0) return [];
   const sure = found.filter((one) => standsOut(one) > 0.6);
-  const usual = quantileOf(
-    (sure.length > 2 ? sure : found).map(({ level }) => level),
-    0.5,
-  );
+  const usual = median(sure.length > 2 ? sure : found, ({ level }) => level)!;
   const loud = found.map((one) => ({ ...one, level: one.level - usual }));
   const snaps = snapsOf(loud);
   return loud.map((one, place) => {

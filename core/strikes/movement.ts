@@ -1,3 +1,4 @@
+import { quantile } from 'd3-array';
 import type { Ms, Ratio } from '../units.ts';
 import type { Candidate } from '../sound/hit.ts';
 import type { FrameTimeline } from '../film/timeline.ts';
@@ -59,8 +60,7 @@ export function findMotion(movement: Uint8Array, timeline: FrameTimeline, region
     speed[frame] = Math.sqrt(speed[frame]! / inside.length) / gap;
   }
   const smooth = smoothed(speed, timeline, smoothing);
-  const sorted = Float64Array.from(smooth).sort();
-  const [still, strong] = [sorted[Math.floor(frames * 0.4)]!, sorted[Math.floor(frames * 0.97)]!];
+  const [still, strong] = [quantile(smooth, 0.4)!, quantile(smooth, 0.97)!];
   const order = Array.from({ length: frames }, (_, frame) => frame)
     .filter((frame) => smooth[frame]! > still + 0.02 * (strong - still) && isPeak(smooth, frame))
     .sort((a, b) => smooth[b]! - smooth[a]!);

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { JudgedBy } from '@wax-fist/contract/schools';
-import { rungs } from '@wax-fist/core/correction';
+import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { check, date, index, integer, jsonb, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
@@ -36,7 +36,7 @@ export const trainingSession = pgTable(
     index('training_session_of_holder').on(table.holderId, table.heldOn, table.id),
     index('training_session_of_version').on(table.checklistVersion),
     check('nobody_holds_for_themselves', sql`${table.holderId} <> ${table.traineeId}`),
-    check('rung_on_ladder', sql`${table.rung} between 1 and ${sql.raw(String(rungs.length))}`),
+    check('rung_on_ladder', sql`${table.rung} between ${sql.raw(String(lowestRung))} and ${sql.raw(String(highestRung))}`),
     isListed('round_kind_is_known', table.roundKind, roundKinds),
     isListed('holder_stance_is_known', table.holderStance, stances),
   ],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
-import { changeNames, chanceAtMost, faultRate, type SessionAnswer } from '@wax-fist/core/correction';
+import { changeNames, chanceAtMost, faultRate, worthwhile, type SessionAnswer } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
@@ -71,7 +71,7 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
           <span>now</span><RateBand :rate="now" :target="correction.target" /><span class="number">{{ rateInWords(now) }}</span>
         </div>
         <p class="quiet">
-          How sure: fell by ten points or more <span class="number">{{ percent(answer.change.fell) }}</span>, rose by as much
+          How sure: fell by {{ worthwhile * 100 }} points or more <span class="number">{{ percent(answer.change.fell) }}</span>, rose by as much
           <span class="number">{{ percent(answer.change.rose) }}</span>, at or below the aim
           <span class="number">{{ percent(reached!) }}</span>.
         </p>

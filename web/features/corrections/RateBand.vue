@@ -3,7 +3,7 @@ import type { FaultRate } from '@wax-fist/core/correction';
 import { computed } from 'vue';
 import { rateInWords } from '../../app/format.ts';
 
-/** A fault rate as a mark on the band of its 90% interval, from 0 to 100%, with the target as a line. */
+/** A fault rate as a mark on the band of its interval, from 0 to 100%, with the target as a line. */
 const { rate, target = undefined } = defineProps<{ rate: FaultRate; target?: number }>();
 const at = (share: number): string => `${share * 100}%`;
 const spread = computed(() => ({ left: at(rate.low), width: at(rate.high - rate.low) }));

@@ -2,6 +2,7 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { intervalMass } from '@wax-fist/core/units';
 import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
 import { families, holdingTechnique, type TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
@@ -85,7 +86,7 @@ const byTechnique = computed(() =>
         <tr>
           <th>Checkpoint</th>
           <th class="figure">Faults of seen</th>
-          <th>Rate, with its 90% interval</th>
+          <th>Rate, with its {{ percent(intervalMass) }} interval</th>
           <th>Against the last time</th>
           <th class="no-print"><span class="unseen">Correction</span></th>
         </tr>
