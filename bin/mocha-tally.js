@@ -1,13 +1,12 @@
 import { appendFileSync } from 'node:fs';
 import mocha from 'mocha';
 
-/** The usual listing, and one line “passed failed” into the file that bin/test adds up. */
+/** The usual listing; besides, for bin/test, one line “passed failed” and what each test took. */
 export default class Tally extends mocha.reporters.Spec {
   constructor(runner, options) {
     super(runner, options);
-    runner.once('end', () => {
-      const { passes, failures } = this.stats;
-      if (process.env.WAX_TALLY) appendFileSync(process.env.WAX_TALLY, `${passes} ${failures}\n`);
-    });
+    const { WAX_TALLY: tally, WAX_TIMES: times } = process.env;
+    if (times) runner.on('pass', (test) => appendFileSync(times, `${test.duration}\t${test.fullTitle()}\n`));
+    if (tally) runner.once('end', () => appendFileSync(tally, `${this.stats.passes} ${this.stats.failures}\n`));
   }
 }

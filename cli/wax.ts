@@ -1,6 +1,4 @@
 import { Command, CommanderError } from 'commander';
-import { renderCommand } from '../simulator/cli.ts';
-import { stillsCommand } from '../simulator/stills.ts';
 import { alignCommand } from './commands/align.ts';
 import { callCommand } from './commands/call.ts';
 import { checklistCommand } from './commands/checklist.ts';
@@ -25,8 +23,6 @@ for (const command of [
   callCommand(),
   checklistCommand(),
   matchCommand(),
-  renderCommand(),
-  stillsCommand(),
 ])
   program.addCommand(command.copyInheritedSettings(program));
 

@@ -9,6 +9,7 @@ import { freePort } from './running-club.ts';
 
 const root = join(import.meta.dirname, '..');
 
+// The whole club is loaded for the tests beside this one; here it is the command that is looked at.
 describe('bin/demo', function () {
   this.timeout(240_000);
   let home: string;
@@ -18,7 +19,13 @@ describe('bin/demo', function () {
   /** Starts it and waits for the line that says that it serves. */
   async function started(port: number): Promise<{ demo: ChildProcess; lines: string[]; seconds: number }> {
     const begun = Date.now();
-    const environment = { ...process.env, WAX_HOME: home, WAX_PORT: String(port), WAX_PG_PORT: String(await freePort()) };
+    const environment = {
+      ...process.env,
+      WAX_HOME: home,
+      WAX_PORT: String(port),
+      WAX_PG_PORT: String(await freePort()),
+      WAX_DEMO_ONLY: 'Lio',
+    };
     delete (environment as NodeJS.ProcessEnv).WAX_DATABASE_URL;
     const demo = spawn('bin/demo', { cwd: root, env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
     const lines: string[] = [];

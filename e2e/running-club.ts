@@ -9,14 +9,14 @@ import { Pool } from 'pg';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { connect, type Database } from '../server/db/connection.ts';
-import { migrateDatabase } from '../server/db/migrate.ts';
-import { loadDemoClub } from '../server/demo/load.ts';
-import { folderStorage } from '../server/storage/folder.ts';
+import { eventually } from '../server/test/eventually.ts';
+import { copyClub, databaseNamed, loadClub, type LoadedClub } from './demo-club.ts';
+
+export { password } from './demo-club.ts';
 
 /** A server that was stopped on purpose, or an answer that a test wanted refused, to the player as well, is no problem. */
 const wanted = /Failed to load resource|Retrying failed fetch|Error fetching .*: 401|Error while reading response stream/;
 
-export const password = 'a password of the tests';
 export const coachEmail = 'ragna@boathouse.example';
 
 /** The started application: its own database, server and worker processes, the demo club, and a browser. */
@@ -75,21 +75,24 @@ async function start(): Promise<RunningClub> {
   const given = process.env.WAX_DATABASE_URL;
   if (!given) throw new Error('WAX_DATABASE_URL is not set; run bin/test e2e.');
   const administration = new Pool({ connectionString: given, max: 1 });
-  const name = `e2e_${uuid().replaceAll('-', '')}`;
-  await administration.query(`create database ${name}`);
-  const databaseUrl = given.replace(/\/[^/]*$/, `/${name}`);
+  const id = uuid().replaceAll('-', '');
+  const name = `e2e_${id}`;
+  const databaseUrl = databaseNamed(given, name);
   const home = await mkdtemp(join(tmpdir(), 'wax-fist-e2e-'));
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
+  const told = process.env.WAX_LOADED_CLUB;
+  const club = told ? (JSON.parse(told) as LoadedClub) : await loadClub(given, administration, `club_${id}`);
+  await copyClub(administration, club, name, home);
   const connection = connect(databaseUrl);
   ends.push(async () => {
     await connection.close();
     await administration.query(`drop database ${name} with (force)`);
+    if (!told) await administration.query(`drop database ${club.template}`);
     await administration.end();
     await rm(home, { recursive: true, force: true });
+    if (!told) await rm(club.home, { recursive: true, force: true });
   });
-  await migrateDatabase(connection);
-  await loadDemoClub({ db: connection.db, storage: folderStorage(home), home, worker: 'e2e', password, say: () => undefined });
 
   const environment = {
     ...process.env,
@@ -115,12 +118,18 @@ async function start(): Promise<RunningClub> {
   ends.push(() => ended(worker, 'SIGTERM'));
   let server: ChildProcess | undefined;
   ends.push(async () => server && ended(server, 'SIGTERM'));
+  const answers = (): Promise<boolean> =>
+    fetch(`${base}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
   const startServer = async (): Promise<void> => {
     const started = (server = launch('server/main.ts'));
-    while (!(await fetch(`${base}/api/health`).then((answer) => answer.ok, () => false))) {
+    const isUp = async (): Promise<boolean> => {
       if (started.exitCode !== null) throw new Error('The server did not start.');
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    } // prettier-ignore
+      return answers();
+    };
+    await eventually('a healthy answer of the server', isUp, Boolean);
   };
   await startServer();
 

@@ -13,7 +13,7 @@ for file in simulator/scenes/*.json; do
     clip="$folder/$scene-$view"
     [ -f "$clip.truth.json.gz" ] && continue
     echo "$clip"
-    bin/wax render "$scene" --view "$view" --out "$clip.part.mp4" --truth "$clip.part.gz"
+    bin/simulate render "$scene" --view "$view" --out "$clip.part.mp4" --truth "$clip.part.gz"
     mv "$clip.part.mp4" "$clip.mp4"
     mv "$clip.part.gz" "$clip.truth.json.gz"
   done

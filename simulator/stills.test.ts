@@ -9,7 +9,7 @@ describe('reference stills', () => {
   it('ship, every one of them, and are small', () => {
     for (const still of everyStill()) {
       const path = pathOf(stillsFolder, still);
-      expect(existsSync(path), `${still.folder}/${still.name}: bin/wax stills makes it`).to.equal(true);
+      expect(existsSync(path), `${still.folder}/${still.name}: bin/simulate stills makes it`).to.equal(true);
       expect(statSync(path).size, path).to.be.within(1500, 60_000);
     }
   });

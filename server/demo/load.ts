@@ -16,14 +16,16 @@ import { filmPath, truthOfFilm } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
 import type { DemoFilm, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
 
-export interface DemoSurroundings extends ImportServices {
+export interface DemoLoading extends ImportServices {
   password: string;
   say: (line: string) => void;
+  /** Whose sessions are worked in, by a part of their names; everybody’s when not told. */
+  only?: string;
 }
 
 /** Fills an empty database with the demo club, its coaches all with this password. */
-export async function loadDemoClub(services: DemoSurroundings): Promise<void> {
-  const { db, password, say } = services;
+export async function loadDemoClub(services: DemoLoading): Promise<void> {
+  const { db, password, say, only = '' } = services;
   const passwordHash = await hashedPassword(password);
   const coaches = demoCoaches.map((coach) => ({ id: uuid(), passwordHash, ...coach }));
   await db.insert(account).values(coaches);
@@ -31,7 +33,7 @@ export async function loadDemoClub(services: DemoSurroundings): Promise<void> {
   const people = new Map(demoTrainees.map((person) => [person.name, { id: uuid(), person }]));
   // All of them first: one may hold the pads for another.
   for (const { id, person } of people.values()) await db.insert(trainee).values({ id, ...withoutSessions(person) });
-  const left = [...people.values()];
+  const left = [...people.values()].filter(({ person }) => person.name.includes(only));
   const lane = async (): Promise<void> => {
     for (let next = left.shift(); next; next = left.shift()) await addPerson(next.id, next.person);
   };
@@ -74,10 +76,7 @@ interface Held {
   said: { by: string; at: Date };
 }
 
-async function addSession(
-  services: DemoSurroundings,
-  { session, traineeId, holderId, schoolId, opened, said }: Held,
-): Promise<void> {
+async function addSession(services: DemoLoading, { session, traineeId, holderId, schoolId, opened, said }: Held): Promise<void> {
   const { db } = services;
   const { films, corrections = [], words = [], place, kit, roundKind, rung, holderStance, schoolNote, planned } = session;
   const id = uuid();
@@ -107,7 +106,7 @@ interface Filmed {
   judging: { school: JudgedBy; withHolder: boolean };
 }
 
-async function addFilm(services: DemoSurroundings, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
+async function addFilm(services: DemoLoading, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
   const id = uuid();
   const { db, storage, home } = services;
   const { name, view, rows, done } = told;

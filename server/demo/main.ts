@@ -26,7 +26,8 @@ if (!existsSync(loaded)) {
     // What an earlier load left half done is begun anew.
     await db.delete(trainee);
     await db.delete(account);
-    await loadDemoClub({ db, storage: storageFrom(settings), home: settings.home, worker: 'demo', password, say });
+    const storage = storageFrom(settings);
+    await loadDemoClub({ db, storage, home: settings.home, worker: 'demo', password, say, only: process.env.WAX_DEMO_ONLY });
     writeFileSync(loaded, `${new Date().toISOString()}\n`);
   }
 }

@@ -71,8 +71,8 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
           <span>now</span><RateBand :rate="now" :target="correction.target" /><span class="number">{{ rateInWords(now) }}</span>
         </div>
         <p class="quiet">
-          How sure: fell by {{ worthwhile * 100 }} points or more <span class="number">{{ percent(answer.change.fell) }}</span>, rose by as much
-          <span class="number">{{ percent(answer.change.rose) }}</span>, at or below the aim
+          How sure: fell by {{ worthwhile * 100 }} points or more <span class="number">{{ percent(answer.change.fell) }}</span>,
+          rose by as much <span class="number">{{ percent(answer.change.rose) }}</span>, at or below the aim
           <span class="number">{{ percent(reached!) }}</span>.
         </p>
       </template>

@@ -1,7 +1,7 @@
 import type { ReferenceStill } from '@wax-fist/contract/stills';
 import { picturesOf, schoolStill, shippedCatalogue, stillFor, type School } from '@wax-fist/core/technique';
 
-/** Pictures that ship, made from the simulated trainee by `bin/wax stills`. */
+/** Pictures that ship, made from the simulated trainee by `bin/simulate stills`. */
 const pictures = import.meta.glob<string>('./pictures/*/*.webp', { eager: true, query: '?url', import: 'default' });
 
 /** The first picture of a name among folders. */
