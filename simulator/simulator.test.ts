@@ -8,7 +8,7 @@ import { bagTravel } from './motion/bag.ts';
 import { bagFace } from './motion/station.ts';
 import { perform } from './motion/performance.ts';
 import type { Performance } from './motion/thrown-round.ts';
-import { renderCommand } from './cli.ts';
+import { renderCommand } from './render-command.ts';
 import { baseScene as base, hand, many, scene, span } from './rounds-under-test.ts';
 import { checkedScene, type Scene, type SceneFault } from './scene.ts';
 import { soundOfScene } from './sound/sound.ts';
