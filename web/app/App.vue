@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { mdiAccountGroup, mdiCalendarToday, mdiFormatListChecks, mdiLogout, mdiNumeric, mdiSourceBranch } from '@mdi/js';
+import { useMediaQuery } from '@vueuse/core';
+import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useAccount } from '../features/accounts/account-store.ts';
+import MainPlaces from './MainPlaces.vue';
 import OutboxSign from '../features/review/OutboxSign.vue';
 
 const route = useRoute();
@@ -15,6 +18,10 @@ const places = [
   { to: '/call-books', name: 'Call books', icon: mdiNumeric },
 ];
 
+const shell = computed(() => account.me !== undefined && !route.meta.bench && !route.meta.open);
+/** Below this there is no room for a menu above, and the thumb is below. */
+const wide = useMediaQuery('(min-width: 900px)');
+
 async function leave(): Promise<void> {
   await account.signOut();
   await router.push({ name: 'sign-in' });
@@ -23,25 +30,18 @@ async function leave(): Promise<void> {
 
 <template>
   <VApp :theme="route.meta.bench ? 'bench' : 'daylight'">
-    <VAppBar v-if="account.me && !route.meta.bench && !route.meta.open" flat height="56" color="primary" class="no-print">
+    <VAppBar v-if="shell && account.me" flat height="56" color="primary" class="no-print">
       <a class="skip" href="#main">Skip to the page</a>
       <RouterLink to="/" class="name"><img src="/icon.svg" alt="" width="28" height="28" /> Wax Fist</RouterLink>
-      <nav aria-label="Main">
-        <RouterLink
-          v-for="place in places"
-          :key="place.to"
-          :to="place.to"
-          class="place"
-          :class="{ here: place.to === '/' ? route.path === '/' : route.path.startsWith(place.to) }"
-        >
-          <VIcon :icon="place.icon" size="20" /> {{ place.name }}
-        </RouterLink>
-      </nav>
+      <MainPlaces v-if="wide" :places="places" />
       <VSpacer />
       <OutboxSign class="mr-4" />
-      <span class="mr-2">{{ account.me.name }}</span>
+      <span v-if="wide" class="mr-2">{{ account.me.name }}</span>
       <VBtn :icon="mdiLogout" aria-label="Sign out" title="Sign out" variant="text" @click="leave" />
     </VAppBar>
+    <VFooter v-if="shell && !wide" app height="60" color="primary" class="thumb no-print">
+      <MainPlaces :places="places" below />
+    </VFooter>
     <VMain id="main">
       <RouterView />
     </VMain>
@@ -49,34 +49,19 @@ async function leave(): Promise<void> {
 </template>
 
 <style scoped>
-.name,
-.place {
+.name {
   color: #fff;
   text-decoration: none;
   display: inline-flex;
   align-items: center;
   gap: 8px;
-}
-.name {
   font-weight: 700;
   font-size: 20px;
   margin: 0 28px 0 24px;
+  white-space: nowrap;
 }
-nav {
-  display: flex;
-  gap: 4px;
-  align-self: stretch;
-}
-.place {
-  padding: 0 16px;
-  font-weight: 700;
-  border-bottom: 4px solid transparent;
-  border-top: 4px solid transparent;
-  opacity: 0.85;
-}
-.place.here {
-  border-bottom-color: #e9b44c;
-  opacity: 1;
+.thumb {
+  padding: 0;
 }
 .skip {
   position: absolute;
@@ -88,5 +73,10 @@ nav {
   background: #fff;
   padding: 8px;
   z-index: 2;
+}
+@media (max-width: 899px) {
+  .name {
+    margin: 0 8px 0 16px;
+  }
 }
 </style>

@@ -70,7 +70,7 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
       <RouterLink :to="{ name: 'schools' }">school</RouterLink> says; on the bench its numbers are the keys.
     </p>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
-    <div class="columns">
+    <div class="page-columns books-first">
       <section aria-label="Books">
         <div class="books" role="tablist">
           <button
@@ -134,10 +134,10 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
 .lead {
   margin-bottom: 16px;
 }
-.columns {
-  display: grid;
-  grid-template-columns: 380px minmax(0, 1fr);
-  gap: 40px;
+@media (min-width: 1000px) {
+  .books-first {
+    grid-template-columns: 380px minmax(0, 1fr);
+  }
 }
 .books {
   display: flex;
@@ -170,14 +170,5 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
 }
 .big {
   font-size: 24px;
-}
-.acts {
-  display: flex;
-  gap: 8px;
-}
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -81,6 +81,7 @@ li.none {
 }
 .add {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: flex-start;
   margin-top: 8px;
@@ -89,6 +90,18 @@ li.none {
   max-width: 180px;
 }
 .what {
-  flex: 1;
+  flex: 1 1 220px;
+}
+@media (max-width: 899px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 12px;
+  }
+  li > span {
+    grid-column: 1;
+  }
+  li > :last-child {
+    grid-area: 1 / 2;
+  }
 }
 </style>

@@ -55,4 +55,10 @@ dl > div {
   padding: 6px 0;
   border-top: 1px solid var(--line);
 }
+@media (max-width: 899px) {
+  dl > div {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+}
 </style>

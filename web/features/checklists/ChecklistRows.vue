@@ -113,4 +113,24 @@ img {
     display: none;
   }
 }
+@media (max-width: 899px) {
+  li {
+    grid-template-columns: 22px minmax(0, 1fr);
+    gap: 4px 12px;
+  }
+  .stop {
+    grid-column: 1 / -1;
+  }
+  .measure,
+  figure {
+    grid-column: 2;
+  }
+  figure {
+    display: block;
+  }
+  img {
+    width: 100%;
+    max-width: 320px;
+  }
+}
 </style>

@@ -51,7 +51,7 @@ const first = (): void => {
 
 <template>
   <div class="page">
-    <div class="head">
+    <div class="page-head">
       <h1>Checklists</h1>
       <VTextField
         v-model="typed"
@@ -116,16 +116,12 @@ const first = (): void => {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
+.page-head {
   align-items: center;
-  gap: 16px;
-  margin-bottom: 12px;
 }
 .find {
-  flex: 1;
+  flex: 1 1 300px;
   max-width: 460px;
-  margin-left: auto;
 }
 .lead {
   margin-bottom: 16px;
@@ -154,7 +150,8 @@ ul {
 }
 .found li {
   display: flex;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 4px 12px;
   align-items: baseline;
   padding: 8px 4px;
   border-bottom: 1px solid var(--line);
@@ -166,9 +163,14 @@ ul {
   margin-left: auto;
   text-align: right;
 }
-@media (max-width: 900px) {
-  .head {
-    flex-wrap: wrap;
+@media (max-width: 899px) {
+  .kinds a {
+    display: block;
+    padding: 10px 0;
+  }
+  .in {
+    margin-left: 0;
+    text-align: left;
   }
 }
 </style>

@@ -52,7 +52,7 @@ const without = computed(() => {
       There is no technique of this name. <RouterLink :to="{ name: 'checklists' }">To the checklists</RouterLink>
     </p>
     <template v-else>
-      <div class="head">
+      <div class="page-head">
         <div>
           <p class="quiet">
             <RouterLink :to="{ name: 'checklists' }">Checklists</RouterLink> · {{ techniqueKindNames[found.kind] }}
@@ -95,18 +95,11 @@ const without = computed(() => {
 </template>
 
 <style scoped>
-.head {
-  display: flex;
+.page-head {
   align-items: flex-end;
-  gap: 16px;
-  margin-bottom: 12px;
-}
-.head > :first-child {
-  flex: 1;
 }
 .school {
-  flex: none;
-  width: 220px;
+  flex: 0 1 220px;
 }
 .about {
   margin-bottom: 14px;

@@ -122,9 +122,9 @@ function checked(text: string): ClubEdits | undefined {
             >: {{ says }}
           </li>
         </ul>
-        <MoreRows :has-more="hasMore" :loading="loading" :shown="versions?.length ?? 0" @more="more" />
       </li>
     </ul>
+    <MoreRows :has-more="hasMore" :loading="loading" :shown="versions?.length ?? 0" @more="more" />
   </section>
 </template>
 
@@ -134,6 +134,7 @@ function checked(text: string): ClubEdits | undefined {
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
   gap: 8px;
 }
@@ -158,5 +159,14 @@ h2 {
 }
 .mistakes {
   padding-left: 18px;
+}
+@media (max-width: 899px) {
+  .list > li {
+    grid-template-columns: 28px minmax(0, 1fr);
+  }
+  .list > li > :nth-child(n + 3) {
+    grid-column: 2;
+    justify-self: start;
+  }
 }
 </style>

@@ -252,4 +252,25 @@ footer > div {
     max-width: none;
   }
 }
+@media (max-width: 899px) {
+  .tools {
+    flex-wrap: wrap;
+  }
+  .card {
+    padding: 20px 16px;
+  }
+  .cue {
+    font-size: 40px;
+    border-left-width: 6px;
+    padding-left: 12px;
+  }
+  .stills,
+  footer {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 12px;
+  }
+  figcaption {
+    flex-wrap: wrap;
+  }
+}
 </style>

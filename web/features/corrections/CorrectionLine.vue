@@ -71,4 +71,16 @@ const overdue = computed(
   display: flex;
   gap: 8px;
 }
+@media (max-width: 899px) {
+  .correction {
+    grid-template-columns: 26px minmax(0, 1fr);
+    gap: 6px 12px;
+  }
+  .correction > :nth-child(n + 3) {
+    grid-column: 2;
+  }
+  .act {
+    flex-wrap: wrap;
+  }
+}
 </style>

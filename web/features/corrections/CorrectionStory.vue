@@ -81,4 +81,13 @@ ol li {
 ol li > :first-child {
   width: 110px;
 }
+@media (max-width: 899px) {
+  .story {
+    padding-left: 14px;
+  }
+  ol li {
+    flex-wrap: wrap;
+    gap: 2px 14px;
+  }
+}
 </style>

@@ -10,7 +10,7 @@ import { counted, shortDay } from '../../app/format.ts';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
-import PlanFields from './FilmingSettingsFields.vue';
+import FilmingSettingsFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
 import { useFilming } from './use-filming.ts';
 import { useLevel } from './use-level.ts';
@@ -115,11 +115,11 @@ onBeforeRouteLeave(() => filming.stop());
           @click="filming.start(plan)"
           >Start the clock</VBtn
         >
-        <PlanFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
+        <FilmingSettingsFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
         <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
           <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
         </ul>
-        <p class="quiet request">Film only who has agreed; for a child, a parent has to.</p>
+        <p class="quiet agreed">Film only who has agreed; for a child, a parent has to.</p>
       </aside>
     </div>
   </PageState>
@@ -209,8 +209,23 @@ aside {
 .sendings {
   font-size: 14px;
 }
-.ask {
+.agreed {
   font-size: 14px;
   margin-top: auto;
+}
+@media (max-width: 899px) {
+  .floor {
+    grid-template: auto minmax(180px, 34vh) auto / minmax(0, 1fr);
+    gap: 8px;
+    height: auto;
+    min-height: 100dvh;
+    padding: 4px 12px 16px;
+  }
+  aside {
+    overflow: visible;
+  }
+  .clock {
+    font-size: min(168px, 40vw);
+  }
 }
 </style>

@@ -79,8 +79,9 @@ function add(files: FileList | null | undefined): void {
 <style scoped>
 .add {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: 12px 16px;
   padding: 12px 16px;
   border: 2px dashed #a9a493;
   background: rgb(var(--v-theme-surface));
@@ -91,12 +92,12 @@ function add(files: FileList | null | undefined): void {
   background: #dfeceb;
 }
 .words {
-  flex: 1;
+  flex: 1 1 240px;
   display: flex;
   flex-direction: column;
 }
 .from {
-  flex: 0 0 170px;
+  flex: 0 1 170px;
 }
 .sendings {
   border-top: 0;

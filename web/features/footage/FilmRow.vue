@@ -113,4 +113,17 @@ const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go 
   gap: 8px;
   align-items: center;
 }
+@media (max-width: 899px) {
+  .film {
+    grid-template-columns: 96px minmax(0, 1fr);
+    gap: 8px 12px;
+  }
+  .how,
+  .act {
+    grid-column: 1 / -1;
+  }
+  .act {
+    flex-wrap: wrap;
+  }
+}
 </style>

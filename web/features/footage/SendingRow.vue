@@ -86,7 +86,8 @@ const left = computed(() => {
 <style scoped>
 li {
   display: flex;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 8px 16px;
   align-items: center;
   padding: 8px 14px;
 }
@@ -97,7 +98,7 @@ li {
   white-space: nowrap;
 }
 .grow {
-  flex: 1;
+  flex: 1 1 200px;
 }
 .failed {
   color: rgb(var(--v-theme-error));

@@ -64,7 +64,7 @@ const remove = () =>
 
 <template>
   <div class="page">
-    <div class="head">
+    <div class="page-head">
       <div>
         <h1>Schools</h1>
         <p class="quiet">Where good coaches differ. A review keeps the school by which it was made.</p>
@@ -87,7 +87,7 @@ const remove = () =>
       <VTextField v-else v-model="draft.name" label="Name" density="compact" hide-details class="pick" maxlength="120" />
     </div>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
-    <div v-if="shown" class="columns">
+    <div v-if="shown" class="page-columns">
       <section aria-label="Switches">
         <fieldset v-for="{ id, name, question, choices } in switches" :key="id" :disabled="!draft" class="switch">
           <legend>
@@ -155,23 +155,11 @@ const remove = () =>
 </template>
 
 <style scoped>
-.head {
-  display: flex;
+.page-head {
   align-items: flex-end;
-  gap: 16px;
-  margin-bottom: 12px;
-}
-.head > :first-child {
-  flex: 1;
 }
 .pick {
-  flex: none;
-  width: 300px;
-}
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 32px;
+  flex: 0 1 300px;
 }
 .switch {
   border: 0;
@@ -197,8 +185,6 @@ label.taken {
   box-shadow: inset 3px 0 rgb(var(--v-theme-primary));
 }
 .acts {
-  display: flex;
-  gap: 8px;
   margin-bottom: 16px;
 }
 h2 {
@@ -214,9 +200,12 @@ aside {
   padding-left: 18px;
   font-size: 15px;
 }
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: 1fr;
+@media (max-width: 999px) {
+  aside {
+    position: static;
+  }
+  label {
+    padding: 10px 8px;
   }
 }
 </style>

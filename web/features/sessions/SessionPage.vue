@@ -77,7 +77,7 @@ async function act(film: Film, what: Act): Promise<void> {
   <div class="page">
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <template v-if="page">
-        <div class="head">
+        <div class="page-head">
           <div>
             <p class="quiet">
               <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.traineeId } }">{{
@@ -102,7 +102,7 @@ async function act(film: Film, what: Act): Promise<void> {
           <VBtn variant="outlined" :prepend-icon="mdiPencil" class="no-print" @click="changing = true">Change</VBtn>
         </div>
 
-        <div class="films">
+        <div class="page-head films">
           <h2>Films</h2>
           <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" class="no-print" :to="{ name: 'filming', params: { sessionId } }"
             >Film rounds now</VBtn
@@ -177,12 +177,6 @@ async function act(film: Film, what: Act): Promise<void> {
 </template>
 
 <style scoped>
-.head,
-.films {
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-start;
-}
 .films {
   align-items: flex-end;
   margin-bottom: 8px;

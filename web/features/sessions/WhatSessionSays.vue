@@ -171,4 +171,33 @@ td {
   gap: 10px;
   align-items: baseline;
 }
+@media (max-width: 899px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  tbody,
+  tr {
+    display: block;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    border-top: 1px solid var(--line);
+    padding: 8px 14px;
+    gap: 4px 12px;
+  }
+  td {
+    border: 0;
+    padding: 0;
+    height: auto;
+  }
+  td:nth-child(n + 3) {
+    grid-column: 1 / -1;
+    text-align: left;
+  }
+  .against {
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -56,7 +56,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
   <div class="page">
     <PageState :failure="failed" :ready="ready" @again="allAgain">
       <template v-if="page">
-        <div class="head">
+        <div class="page-head">
           <div>
             <h1>{{ page.trainee.name }}</h1>
             <p class="quiet">{{ page.trainee.stance }}, {{ page.trainee.grade }}</p>
@@ -117,18 +117,6 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: flex-start;
-}
-.head p {
-  margin: 0;
-}
-.acts {
-  display: flex;
-  gap: 8px;
-}
 .session {
   display: grid;
   grid-template-columns: 150px 1fr auto;
@@ -142,5 +130,11 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 }
 .session:hover {
   background: #f0eee6;
+}
+@media (max-width: 899px) {
+  .session {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px;
+  }
 }
 </style>

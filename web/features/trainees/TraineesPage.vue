@@ -32,7 +32,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 
 <template>
   <div class="page">
-    <div class="head">
+    <div class="page-head">
       <h1>Trainees</h1>
       <VTextField
         v-model="wanted"
@@ -50,6 +50,8 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
         :headers="headers"
         :items="rows!"
         :disable-sort="hasMore"
+        :mobile="null"
+        mobile-breakpoint="sm"
         :items-per-page="-1"
         hide-default-footer
         hover
@@ -70,17 +72,11 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 </template>
 
 <style scoped>
-.head {
-  display: flex;
+.page-head {
   align-items: center;
-  gap: 16px;
-  margin-bottom: 16px;
-}
-.head h1 {
-  flex: 1;
 }
 .find {
-  max-width: 240px;
+  flex: 0 1 260px;
 }
 :deep(tbody tr) {
   cursor: pointer;

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router';
+
+/** The main menu: above on a wide window, below at the thumb on a phone. */
+defineProps<{ places: readonly { to: string; name: string; icon: string }[]; below?: boolean }>();
+const route = useRoute();
+const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
+</script>
+
+<template>
+  <nav aria-label="Main" :class="{ below }">
+    <RouterLink
+      v-for="place in places"
+      :key="place.to"
+      :to="place.to"
+      class="place"
+      :class="{ here: isHere(place.to) }"
+      :aria-current="isHere(place.to) ? 'page' : undefined"
+    >
+      <VIcon :icon="place.icon" :size="below ? 24 : 20" /> {{ place.name }}
+    </RouterLink>
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  display: flex;
+  gap: 4px;
+  align-self: stretch;
+}
+.place {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 16px;
+  color: #fff;
+  text-decoration: none;
+  font-weight: 700;
+  border-bottom: 4px solid transparent;
+  border-top: 4px solid transparent;
+  opacity: 0.85;
+}
+.place.here {
+  border-bottom-color: #e9b44c;
+  opacity: 1;
+}
+nav.below {
+  width: 100%;
+  gap: 0;
+}
+.below .place {
+  flex: 1 1 0;
+  min-width: 0;
+  flex-direction: column;
+  justify-content: center;
+  gap: 0;
+  padding: 0 2px;
+  font-size: 12px;
+  white-space: nowrap;
+  border-bottom-width: 0;
+}
+.below .place.here {
+  border-top-color: #e9b44c;
+}
+</style>
