@@ -9,12 +9,13 @@ import {
   type Checkpoint,
   type StillMoment,
   type View,
+  type WalkStop,
 } from '@wax-fist/core/technique';
 import { Command, Option } from 'commander';
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync } from 'node:fs';
-import { mkdir, readFile } from 'node:fs/promises';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { faultModels, type FaultModel } from './motion/fault/index.ts';
@@ -26,6 +27,7 @@ import { everythingThrown, usualStation, type Thrown } from './motion/technique/
 import { everySingle, isBeat, type Single } from './motion/technique/single.ts';
 import { perform } from './motion/performance.ts';
 import type { ThrownStrike } from './motion/thrown-round.ts';
+import { areaOf, stopsOf, type StillArea } from './still-areas.ts';
 import { checkedScene, type Scene, type SceneCamera, type SceneFault, type SceneHolder } from './scene.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -147,9 +149,29 @@ function sceneOf(base: Scene, { technique, fault, holderFault, habit }: Still): 
   return { ...base, station, work: [{ strikes, times: 1 }], faults, noise: -60, ...(habit && { habits: [habit] }), ...(isHeld(station) && { holder: holder(holderFault) }) };
 } // prettier-ignore
 
+/** For every still that ships, by stop of the walk, the part of it that is looked at there. */
+export async function stillAreas(): Promise<Record<string, Partial<Record<WalkStop, StillArea>>>> {
+  const base = await baseScene();
+  const areas: Record<string, Partial<Record<WalkStop, StillArea>>> = {};
+  for (const still of everyStill()) {
+    const scene = sceneOf(base, still);
+    const shot = { scene, camera: cameraFor(still.view, scene), performance: perform(scene) };
+    const seconds = secondsOf(still.moment, shot.performance.strikes.at(-1)!);
+    const known = stopsOf(still).flatMap((stop) => {
+      const area = areaOf(shot, seconds, stop);
+      return area ? [[stop, area] as const] : [];
+    });
+    if (known.length > 0) areas[`${still.folder}/${still.name}`] = Object.fromEntries(known);
+  }
+  return areas;
+}
+const baseScene = async (): Promise<Scene> =>
+  checkedScene(JSON.parse(await readFile(join(here, 'scenes', 'maren-first.json'), 'utf8')));
+
 async function make({ out, style }: { out: string; style: 'draft' | 'full' }): Promise<void> {
   const { inStudio } = await import('./render/render.ts');
-  const base = checkedScene(JSON.parse(await readFile(join(here, 'scenes', 'maren-first.json'), 'utf8')));
+  const base = await baseScene();
+  await writeFile(join(out, '..', 'areas.json'), JSON.stringify(await stillAreas()));
   const wanted = everyStill().filter((still) => !existsSync(pathOf(out, still)));
   // One scene for each technique and fault, one pass for each camera: what is there already is not made again.
   const groups = new Map<string, Still[]>();

@@ -3,6 +3,7 @@ import { isMeasureId, measures, severityNames, viewNames, type ChecklistRow, typ
 import { computed } from 'vue';
 import BandMark from './BandMark.vue';
 import FamilySign from './FamilySign.vue';
+import StillPicture from '../stills/StillPicture.vue';
 import { schoolPicture, shippedStill } from '../stills/shipped-stills.ts';
 
 /** A checklist to be read: question, what clean is, what is said when it is not, the cue and the band. */
@@ -11,11 +12,11 @@ const { rows, technique, school } = defineProps<{ rows: readonly ChecklistRow[];
 const pictures = computed(() =>
   rows.map(({ checkpoint: { id, faults } }) => {
     const told = [
-      { src: schoolPicture(technique, id, school), says: 'As this school has it' },
-      { src: shippedStill(technique, id, 'fault'), says: `Not so: ${faults[0]}` },
-      { src: shippedStill(technique, id, 'clean'), says: 'So' },
+      { still: schoolPicture(technique, id, school), says: 'As this school has it' },
+      { still: shippedStill(technique, id, 'fault'), says: `Not so: ${faults[0]}` },
+      { still: shippedStill(technique, id, 'clean'), says: 'So' },
     ];
-    return told.find(({ src }) => src);
+    return told.flatMap(({ still, says }) => (still ? [{ still, says }] : []))[0];
   }),
 );
 const by = { measure: '', technique: 'this technique’s own', school: 'by the school', club: 'set by the club' } as const;
@@ -50,7 +51,7 @@ const readBy = (measure: string): string =>
         <p v-if="fixed" class="quiet">A fault in every school.</p>
       </div>
       <figure v-if="pictures[place]">
-        <img :src="pictures[place].src" alt="" loading="lazy" />
+        <StillPicture :still="pictures[place].still" />
         <figcaption>{{ pictures[place].says }}</figcaption>
       </figure>
     </li>
@@ -99,12 +100,6 @@ figure {
   margin: 0;
   font-size: 13px;
 }
-img {
-  display: block;
-  width: 160px;
-  aspect-ratio: 16 / 9;
-  object-fit: cover;
-}
 @media (max-width: 1100px) {
   li {
     grid-template-columns: 84px 22px minmax(0, 1fr) 200px;
@@ -128,8 +123,7 @@ img {
   figure {
     display: block;
   }
-  img {
-    width: 100%;
+  figure {
     max-width: 320px;
   }
 }

@@ -9,7 +9,8 @@ import type { PlayableFilm, FrameSource } from '../../player/frame-source.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import { playableOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
-import { schoolPicture, shippedStill } from './shipped-stills.ts';
+import { schoolPicture, shippedStill, type Still } from './shipped-stills.ts';
+import StillPicture from './StillPicture.vue';
 
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
 const { technique, checkpointId, school, filmId, frame, sourceOf } = defineProps<{
@@ -39,9 +40,9 @@ interface Shown {
   kind: Kind;
   still: ReferenceStill | undefined;
   source: FrameSource | undefined;
-  picture: string | undefined;
+  picture: Still | undefined;
 }
-const pictured = (kind: Kind): string | undefined =>
+const pictured = (kind: Kind): Still | undefined =>
   (kind === 'clean' ? schoolPicture(technique, checkpointId, school) : undefined) ?? shippedStill(technique, checkpointId, kind);
 const shown = shallowRef<Shown[]>([]);
 const wanted = computed(() => stillKinds.map((kind) => ({ kind, still: own(kind), picture: pictured(kind) })));
@@ -75,7 +76,7 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
   <aside class="pair" aria-label="How it should look">
     <figure v-for="{ kind, still, source, picture } in shown" :key="kind">
       <FrameStill v-if="still && source" :source="source" :index="still.frame" :height="150" class="still" />
-      <img v-else-if="picture" :src="picture" :alt="`${names[kind]}: rendered example`" class="still" />
+      <StillPicture v-else-if="picture" :still="picture" :alt="`${names[kind]}: rendered example`" />
       <p v-else class="still none quiet">No picture yet.</p>
       <figcaption>
         <b>{{ names[kind] }}</b><span class="quiet">{{ still ? ', from our own footage' : picture ? ', rendered' : '' }}</span>
