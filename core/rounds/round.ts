@@ -9,9 +9,14 @@ export type RoundKind = (typeof roundKinds)[number];
 /** Somebody stands on the other side of these, and is looked at, too. */
 export const padKinds: readonly RoundKind[] = ['focus mitts', 'Thai pads', 'kick shield', 'paddle', 'body shield'];
 
-/** Rung: between two bells. Called: somebody says what to throw. Free: neither. */
-export const roundManners = ['rung', 'called', 'free'] as const;
+/** Bell: between two of them. Called: somebody says what to throw. Free: neither. */
+export const roundManners = ['bell', 'called', 'free'] as const;
 export type RoundManner = (typeof roundManners)[number];
+export const roundMannerNames: Record<RoundManner, string> = { bell: 'by the bell', called: 'as it is called', free: 'freely' };
+
+/** Nothing is hit in these: what is heard is feet and breath. */
+const unheardKinds: readonly RoundKind[] = ['shadowboxing'];
+export const isHeard = (kind: RoundKind): boolean => !unheardKinds.includes(kind);
 
 /** A span of a film in which somebody works. */
 export interface RoundSpan {
@@ -39,16 +44,16 @@ const worked = (hits: readonly Ms[], from: Ms, to: Ms): boolean =>
  */
 export function proposedRounds(hits: readonly Ms[], rings: readonly Ring[], duration: Ms): RoundSpan[] {
   const edges = [0, ...rings.map(({ time }) => time), duration];
-  const rung = edges
+  const betweenBells = edges
     .slice(1)
-    .map((to, place) => ({ from: edges[place]!, to, manner: 'rung' as const }))
-    .filter(({ from, to }) => rings.length > 0 && worked(hits, from, to) && isRung(hits, from, to));
-  const rounds: RoundSpan[] = rung.length > 0 ? rung : betweenRests(hits, duration);
+    .map((to, place) => ({ from: edges[place]!, to, manner: 'bell' as const }))
+    .filter(({ from, to }) => rings.length > 0 && worked(hits, from, to) && isWorkedThrough(hits, from, to));
+  const rounds: RoundSpan[] = betweenBells.length > 0 ? betweenBells : betweenRests(hits, duration);
   return rounds.length > 0 ? rounds : [{ from: 0, to: duration, manner: 'free' }];
 }
 
 /** A round between bells is worked from end to end; a rest with a few hits at its start is none. */
-const isRung = (hits: readonly Ms[], from: Ms, to: Ms): boolean => {
+const isWorkedThrough = (hits: readonly Ms[], from: Ms, to: Ms): boolean => {
   const inside = hitsWithin(hits, from, to);
   return inside.at(-1)! - inside[0]! > (to - from) / 2;
 };

@@ -157,9 +157,9 @@ describe('database', function () {
     ['progress of more than all', () => sql`update film_step set progress = 1.2`, /progress_is_a_share/],
     ['a strike of no film', () => sql`update strike set film_id = ${uuid()}`, /film/],
     ['rounds that overlap', () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
-      select gen_random_uuid(), ${scene.filmId}::uuid, 'one', n, n + 1500, 'heavy bag', 'rung', false from generate_series(0, 1000, 1000) n`, /rounds_do_not_overlap/],
+      select gen_random_uuid(), ${scene.filmId}::uuid, 'one', n, n + 1500, 'heavy bag', 'bell', false from generate_series(0, 1000, 1000) n`, /rounds_do_not_overlap/],
     ['a round that ends before it begins', () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
-      values (gen_random_uuid(), ${scene.filmId}, 'one', 5, 4, 'heavy bag', 'rung', false)`, /round_lasts|range lower bound/],
+      values (gen_random_uuid(), ${scene.filmId}, 'one', 5, 4, 'heavy bag', 'bell', false)`, /round_lasts|range lower bound/],
     ['a step that nobody works on', () => sql`update film_step set state = 'working', worker = null`, /work_has_a_worker/],
     ['two accounts with one address', () => sql`update account set email = 'same@club.example'`, /email/],
   ]; // prettier-ignore

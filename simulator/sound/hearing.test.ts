@@ -75,8 +75,8 @@ describe('rounds', () => {
       expect(bells.map(({ time }) => Math.round(time / 1000))).to.deep.equal([2, 62, 92, 152]);
       const rounds = proposedRounds(times(found(sound.low)), bells, 156_000);
       expect(rounds.map(({ from, to, manner }) => [Math.round(from / 1000), Math.round(to / 1000), manner])).to.deep.equal([
-        [2, 62, 'rung'],
-        [92, 152, 'rung'],
+        [2, 62, 'bell'],
+        [92, 152, 'bell'],
       ]);
     });
   }

@@ -32,7 +32,9 @@ async function leave(): Promise<void> {
   <VApp :theme="route.meta.bench ? 'bench' : 'daylight'">
     <VAppBar v-if="shell && account.me" flat height="56" color="primary" class="no-print">
       <a class="skip" href="#main">Skip to the page</a>
-      <RouterLink to="/" class="name"><img src="/icon.svg" alt="" width="28" height="28" /> Wax Fist</RouterLink>
+      <RouterLink to="/" class="name"
+        ><img src="/icon.svg" alt="" width="28" height="28" /> <span class="words">Wax Fist</span></RouterLink
+      >
       <MainPlaces v-if="wide" :places="places" />
       <VSpacer />
       <OutboxSign class="mr-4" />
@@ -77,6 +79,11 @@ async function leave(): Promise<void> {
 @media (max-width: 899px) {
   .name {
     margin: 0 8px 0 16px;
+  }
+}
+@media (max-width: 349px) {
+  .words {
+    display: none;
   }
 }
 </style>

@@ -64,8 +64,10 @@ ALTER TABLE "film" ADD CONSTRAINT "view_is_known" CHECK ("film"."view" in ('fron
 ALTER TABLE "film" ADD CONSTRAINT "film_state_is_known" CHECK ("film"."state" in ('waiting', 'working', 'ready', 'failed', 'stopped'));--> statement-breakpoint
 ALTER TABLE "film_step" ADD CONSTRAINT "step_state_is_known" CHECK ("film_step"."state" in ('waiting', 'working', 'done', 'skipped', 'failed', 'stopped'));--> statement-breakpoint
 ALTER TABLE "film_step" ADD CONSTRAINT "work_has_a_worker" CHECK ("film_step"."state" <> 'working' or "film_step"."worker" is not null);--> statement-breakpoint
+-- A rung is one of the ladder only.
+UPDATE "round" SET "manner" = 'bell' WHERE "manner" = 'rung';--> statement-breakpoint
 ALTER TABLE "round" ADD CONSTRAINT "round_is_of_known_kind" CHECK ("round"."kind" in ('heavy bag', 'long bag', 'fixed pole', 'uppercut bag', 'speed bag', 'reflex bag', 'focus mitts', 'Thai pads', 'kick shield', 'paddle', 'body shield', 'shadowboxing'));--> statement-breakpoint
-ALTER TABLE "round" ADD CONSTRAINT "round_manner_is_known" CHECK ("round"."manner" in ('rung', 'called', 'free'));--> statement-breakpoint
+ALTER TABLE "round" ADD CONSTRAINT "round_manner_is_known" CHECK ("round"."manner" in ('bell', 'called', 'free'));--> statement-breakpoint
 ALTER TABLE "observation" ADD CONSTRAINT "verdict_is_known" CHECK ("observation"."verdict" in ('clean', 'watch', 'fault', 'cant-see'));--> statement-breakpoint
 ALTER TABLE "observation" ADD CONSTRAINT "observation_view_is_known" CHECK ("observation"."view" in ('front', 'rear', 'lead-side', 'rear-side', 'quarter'));--> statement-breakpoint
 ALTER TABLE "observation" ADD CONSTRAINT "subject_is_known" CHECK ("observation"."subject" in ('trainee', 'holder'));--> statement-breakpoint

@@ -1,14 +1,14 @@
 import type { HitsAndRounds, Round, SavedHitEdits } from '@wax-fist/contract/rounds';
 import { noHitEdits } from '@wax-fist/core/sound';
-import { usualGap } from '@wax-fist/core/rounds';
+import { isHeard, usualGap, type RoundKind } from '@wax-fist/core/rounds';
 import { wholePicture } from '@wax-fist/core/strikes';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { film, filmHits, round } from '../../db/schema/index.ts';
+import { film, filmHits, round, trainingSession } from '../../db/schema/index.ts';
 
-/** A film that nothing is heard of is looked at by eye. */
-const usualEdits = (hasSound: boolean): SavedHitEdits => ({
-  source: hasSound ? 'sound' : 'motion',
+/** A film that nothing is heard of, or that nothing is hit in, is looked at by eye. */
+const usualEdits = ({ hasSound, roundKind }: { hasSound: boolean; roundKind: RoundKind }): SavedHitEdits => ({
+  source: hasSound && isHeard(roundKind) ? 'sound' : 'motion',
   sensitivity: noHitEdits.sensitivity,
   gap: usualGap,
   added: [],
@@ -21,6 +21,7 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
   const [row] = await db
     .select({
       hasSound: film.hasSound,
+      roundKind: trainingSession.roundKind,
       sound: filmHits.sound,
       motion: filmHits.motion,
       rings: filmHits.rings,
@@ -28,6 +29,7 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
       version: filmHits.version,
     })
     .from(film)
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .leftJoin(filmHits, eq(filmHits.filmId, film.id))
     .where(eq(film.id, filmId));
   if (!row) return undefined;
@@ -36,7 +38,7 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
     sound: row.sound,
     motion: row.motion,
     rings: row.rings ?? [],
-    edits: row.edits ?? usualEdits(row.hasSound),
+    edits: row.edits ?? usualEdits(row),
     rounds: rounds.map(asRound),
     version: row.version ?? 0,
   };

@@ -1,5 +1,5 @@
 import { hitsOf, listenTo, noHitEdits, soundOfWave } from '@wax-fist/core/sound';
-import { proposedRounds } from '@wax-fist/core/rounds';
+import { isHeard, proposedRounds } from '@wax-fist/core/rounds';
 import { eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
 import { v7 as uuid } from 'uuid';
@@ -11,12 +11,12 @@ import type { StepWork } from '../import-step.ts';
 export async function hitsStep({ db, storage, film, progress }: StepWork): Promise<void> {
   const { samples, sampleRate } = soundOfWave(await readFile(await storage.bring(film.id, 'sound.wav')));
   const { hits: sound, rings } = listenTo(samples, sampleRate, progress);
-  const hits = hitsOf({ sound }, noHitEdits).map(({ time }) => time);
-  const rounds = proposedRounds(hits, rings, film.duration!);
   const { kind } = found(
     await db.select({ kind: trainingSession.roundKind }).from(trainingSession).where(eq(trainingSession.id, film.sessionId)),
     'session',
   );
+  const hits = isHeard(kind) ? hitsOf({ sound }, noHitEdits).map(({ time }) => time) : [];
+  const rounds = proposedRounds(hits, rings, film.duration!);
   await db.transaction(async (tx) => {
     await tx.insert(filmHits).values({ filmId: film.id, sound, rings }).onConflictDoUpdate({ target: filmHits.filmId, set: { sound, rings } }); // prettier-ignore
     if ((await tx.$count(round, eq(round.filmId, film.id))) > 0) return;

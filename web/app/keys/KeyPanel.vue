@@ -22,8 +22,8 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <VDialog v-model="open" max-width="940" aria-label="Keys" @keydown.capture="onKey">
-    <VCard class="pa-5">
+  <VDialog v-model="open" max-width="1180" scrollable aria-label="Keys" @keydown.capture="onKey">
+    <VCard class="pa-5 keys">
       <div class="d-flex align-center mb-2">
         <h2>Keys</h2>
         <span class="quiet ml-4">{{ asking ? 'Press the new key; Esc leaves it as it is.' : 'Click a key to change it.' }}</span>
@@ -62,9 +62,13 @@ h3 {
   margin: 8px 0 6px;
   color: rgb(var(--v-theme-primary));
 }
+.keys {
+  max-height: calc(100dvh - 32px);
+}
 .groups {
-  columns: 3;
-  column-gap: 28px;
+  columns: 4 230px;
+  column-gap: 24px;
+  overflow-y: auto;
 }
 section {
   break-inside: avoid;
@@ -72,7 +76,7 @@ section {
 dl > div {
   display: flex;
   gap: 10px;
-  padding: 3px 0;
+  padding: 2px 0;
   font-size: 14px;
   align-items: baseline;
 }

@@ -147,4 +147,25 @@ p {
 .failure {
   color: rgb(var(--v-theme-error));
 }
+@media (max-width: 899px) {
+  .answer {
+    grid-template-columns: 28px minmax(0, 1fr);
+    gap: 8px 12px;
+    padding: 12px;
+  }
+  .acts {
+    grid-column: 1 / -1;
+    flex-direction: row;
+  }
+  .numbers {
+    flex-wrap: wrap;
+    gap: 2px 12px;
+  }
+  .bands {
+    grid-template-columns: 54px minmax(0, 1fr);
+  }
+  .bands > .number {
+    grid-column: 2;
+  }
+}
 </style>

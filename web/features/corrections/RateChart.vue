@@ -7,9 +7,10 @@ import { CanvasRenderer } from 'echarts/renderers';
 import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
+import { useFontsReady } from '../../app/fonts-ready.ts';
 import { percent, rateInWords, faultsOfSeen, shortDay } from '../../app/format.ts';
 import { familyShapes } from '../checklists/family-shape.ts';
-import type { RatePoint } from './rates-over-sessions.ts';
+import { runsOfRung, type RatePoint } from './rates-over-sessions.ts';
 
 use([LineChart, CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, CanvasRenderer]);
 
@@ -22,6 +23,7 @@ const {
 const emit = defineEmits<{ pick: [sessionId: string] }>();
 
 const font = 'Saira Semi Condensed';
+const fontsReady = useFontsReady();
 
 interface Drawing {
   coord: (at: [number, number]) => [number, number];
@@ -38,6 +40,27 @@ function bracket(_params: unknown, api: Drawing) {
   });
   return { type: 'group', children: [line(x, low, x, high), line(x - 7, low, x + 7, low), line(x - 7, high, x + 7, high)] };
 }
+
+/** The aim as a line over the whole width, told at its left end, where no rate stands. */
+const aim = (height: number) => ({
+  type: 'line',
+  data: [],
+  markLine: {
+    silent: true,
+    symbol: 'none',
+    data: [{ yAxis: height }],
+    lineStyle: { color: cssColour('--clean'), type: 'dotted', width: 2 },
+    label: {
+      formatter: `aim ${percent(height)}`,
+      color: cssColour('--clean'),
+      backgroundColor: cssColour('--paper'),
+      padding: [1, 3],
+      fontFamily: font,
+      fontSize: 14,
+      position: 'insideStartTop',
+    },
+  },
+});
 
 const option = computed<EChartsCoreOption>(() => ({
   animation: false,
@@ -80,46 +103,42 @@ const option = computed<EChartsCoreOption>(() => ({
       encode: { x: 0, y: [1, 2] },
       z: 1,
     },
-    {
+    // Only what was seen at one rung is a line: another rung asks another question.
+    ...runsOfRung(points).map((run) => ({
       type: 'line',
-      data: points.map(({ rate }) => rate.rate),
+      data: points.map(({ rate }, place) => (run.includes(place) ? rate.rate : '-')),
+      connectNulls: true,
       symbol: `path://${familyShapes[family]}`,
       symbolSize: 18,
       lineStyle: { color: cssColour(`--${family}`), width: 2, type: 'solid' },
       itemStyle: { color: cssColour(`--${family}`) },
       label: {
         show: true,
-        position: 'right',
-        distance: 12,
+        // Beside the stem, on the side from which no line comes in.
+        position: [22, -8],
+        backgroundColor: cssColour('--paper'),
+        padding: [1, 3],
         fontFamily: font,
         fontSize: 15,
         color: cssColour(`--${family}`),
         formatter: ({ dataIndex }: { dataIndex: number }) => faultsOfSeen(points[dataIndex]!.rate),
       },
       z: 3,
-      ...(target === undefined
-        ? {}
-        : {
-            markLine: {
-              silent: true,
-              symbol: 'none',
-              data: [{ yAxis: target }],
-              lineStyle: { color: cssColour('--clean'), type: 'dotted', width: 2 },
-              label: {
-                formatter: `aim ${percent(target)}`,
-                color: cssColour('--clean'),
-                fontFamily: font,
-                position: 'insideEndTop',
-              },
-            },
-          }),
-    },
+    })),
+    ...(target === undefined ? [] : [aim(target)]),
   ],
 }));
 </script>
 
 <template>
-  <VChart class="chart" :option="option" autoresize @click="emit('pick', points[$event.dataIndex]!.sessionId)" />
+  <VChart
+    v-if="fontsReady"
+    class="chart"
+    :option="option"
+    autoresize
+    @click="emit('pick', points[$event.dataIndex]!.sessionId)"
+  />
+  <div v-else class="chart" />
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 import type { SessionTally } from '@wax-fist/contract/review';
 import { expect } from 'chai';
-import { ratesOverSessions } from './rates-over-sessions.ts';
+import { ratesOverSessions, runsOfRung } from './rates-over-sessions.ts';
 
 const row = (sessionId: string, heldOn: string, fault: number, change: Partial<SessionTally> = {}): SessionTally => ({
   sessionId,
@@ -27,5 +27,12 @@ describe('rates over sessions', () => {
       'gd.return-line',
     );
     expect(points.map(({ sessionId, rate }) => [sessionId, rate.faults, rate.seen])).to.deep.equal([['a', 7, 10], ['b', 2, 10]]); // prettier-ignore
+  });
+});
+
+describe('points of one rung', () => {
+  it('belong together wherever they stand, and every point to one rung', () => {
+    expect(runsOfRung([{ rung: 4 }, { rung: 3 }, { rung: 4 }])).to.deep.equal([[1], [0, 2]]);
+    expect(runsOfRung([])).to.deep.equal([]);
   });
 });

@@ -15,3 +15,9 @@ export const ratesOverSessions = (tallies: readonly SessionTally[], technique: s
     .filter((row) => row.technique === technique && row.checkpointId === checkpointId)
     .map(({ sessionId, heldOn, rung, tally }) => ({ sessionId, heldOn, rung, rate: faultRate(tally) }))
     .sort((a, b) => (a.heldOn < b.heldOn ? -1 : 1));
+
+/** Places of the points that belong together because they were seen at one rung, lowest rung first. */
+export const runsOfRung = (points: readonly { rung: number }[]): number[][] =>
+  [...new Set(points.map(({ rung }) => rung))]
+    .sort((a, b) => a - b)
+    .map((rung) => points.flatMap((point, place) => (point.rung === rung ? [place] : [])));

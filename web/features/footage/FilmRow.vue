@@ -115,15 +115,20 @@ const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go 
 }
 @media (max-width: 899px) {
   .film {
-    grid-template-columns: 96px minmax(0, 1fr);
+    display: flex;
+    flex-wrap: wrap;
     gap: 8px 12px;
   }
-  .how,
-  .act {
-    grid-column: 1 / -1;
+  .what {
+    flex: 1 1 calc(100% - 120px);
+    min-width: 0;
+  }
+  .how {
+    flex: 1 1 120px;
   }
   .act {
     flex-wrap: wrap;
+    margin-left: auto;
   }
 }
 </style>

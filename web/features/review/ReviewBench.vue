@@ -31,7 +31,8 @@ const player = shallowRef<Player>();
 const keysShown = ref(false);
 const writing = ref(false);
 const finding = ref(false);
-const reference = ref(false);
+/** Until a coach says otherwise, a short walk leaves room for how its row should look. */
+const reference = ref<boolean>();
 const failure = ref<string>();
 const { timeline } = data.playable;
 
@@ -93,7 +94,7 @@ const doing: Record<BenchKey, () => void> = {
   'strike-after': () => bench.neighbour(1),
   find: () => (finding.value = true),
   'to-body': bench.toBody,
-  reference: () => (reference.value = !reference.value),
+  reference: () => (reference.value = !(reference.value ?? !bench.full.value)),
   remove: bench.remove,
   'see-launch': () => bench.see('launch'),
   'see-contact': () => bench.see('contact'),

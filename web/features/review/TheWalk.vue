@@ -14,7 +14,7 @@ import WalkRow from './WalkRow.vue';
 
 const writing = defineModel<boolean>('writing', { required: true });
 const finding = defineModel<boolean>('finding', { required: true });
-const reference = defineModel<boolean>('reference', { required: true });
+const reference = defineModel<boolean | undefined>('reference', { required: true });
 const { bench, data, keys, at } = defineProps<{
   bench: Bench;
   data: BenchData;
@@ -103,7 +103,7 @@ function keep(): void {
         </details>
       </div>
       <ReferencePair
-        v-if="reference && row"
+        v-if="(reference ?? !full) && row"
         :technique="strike.technique"
         :checkpoint-id="row"
         :school="data.session.judgedBy"

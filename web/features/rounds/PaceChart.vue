@@ -7,6 +7,7 @@ import { CanvasRenderer } from 'echarts/renderers';
 import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
+import { useFontsReady } from '../../app/fonts-ready.ts';
 import { clock } from '../../app/format.ts';
 
 use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
@@ -14,6 +15,7 @@ use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, Aria
 /** Pace, loudness and snap through a round, in half minutes. */
 const { figures, from, name } = defineProps<{ figures: RoundFigures; from: number; name: string }>();
 const font = 'Saira Semi Condensed';
+const fontsReady = useFontsReady();
 const one = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
 
 const option = computed<EChartsCoreOption>(() => {
@@ -82,7 +84,8 @@ const option = computed<EChartsCoreOption>(() => {
 </script>
 
 <template>
-  <VChart class="chart" :option="option" autoresize />
+  <VChart v-if="fontsReady" class="chart" :option="option" autoresize />
+  <div v-else class="chart" />
 </template>
 
 <style scoped>

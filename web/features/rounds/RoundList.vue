@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js';
 import type { Round } from '@wax-fist/contract/rounds';
-import { roundKinds, roundManners } from '@wax-fist/core/rounds';
+import { roundKinds, roundMannerNames, roundManners } from '@wax-fist/core/rounds';
 import { clock } from '../../app/format.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import type { Rounds } from './use-rounds.ts';
@@ -31,7 +31,7 @@ function take(round: Round): void {
       <tr>
         <th>Round</th>
         <th>On</th>
-        <th>How</th>
+        <th>Worked</th>
         <th class="right">From</th>
         <th class="right">To</th>
         <th class="right">Hits</th>
@@ -73,7 +73,7 @@ function take(round: Round): void {
             :aria-label="`How ${round.name} was worked`"
             @change="rounds.change(round.id, { manner: chosen($event) as Round['manner'] })"
           >
-            <option v-for="manner in roundManners" :key="manner">{{ manner }}</option>
+            <option v-for="manner in roundManners" :key="manner" :value="manner">{{ roundMannerNames[manner] }}</option>
           </select>
         </td>
         <td class="right">

@@ -110,7 +110,7 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
           <dd v-else class="quiet">too few beats to say</dd>
         </div>
       </dl>
-      <PaceChart :figures="figures" :from="round.from" :name="round.name" />
+      <PaceChart v-if="figures.stretches.length > 1" :figures="figures" :from="round.from" :name="round.name" />
       <p class="quiet note">
         Loudness and snap hold within this film only: another bag or another place of the camera sounds different. In brackets,
         where the true change lies nine times out of ten.

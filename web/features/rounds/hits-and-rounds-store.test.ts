@@ -9,7 +9,7 @@ import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import { useRounds } from './use-rounds.ts';
 
 const film = { id: 'a-film', steps: [{ step: 'sound', state: 'done' }, { step: 'hits', state: 'done' }] } as Film; // prettier-ignore
-const round = (id: string, from: number, to: number): Round => ({ id, name: `Round ${id}`, from, to, kind: 'heavy bag', manner: 'rung', planned: '', proposed: true }); // prettier-ignore
+const round = (id: string, from: number, to: number): Round => ({ id, name: `Round ${id}`, from, to, kind: 'heavy bag', manner: 'bell', planned: '', proposed: true }); // prettier-ignore
 const heard = (time: number, prominence = 1) => ({ time, prominence, sound: { level: 0, attack: 4, decay: 60, brightness: 0.2, snap: 0.5 } }); // prettier-ignore
 const fresh = (): HitsAndRounds => ({
   sound: [heard(1000), heard(2000), heard(3000, 0.2)],
@@ -170,7 +170,7 @@ describe('hits and rounds in hand', () => {
     it('are cut and added under a name that is free, and taken in hand; where that cannot be, nothing changes', () => {
       const rounds = useRounds(60_000);
       expect(rounds.cut(5000)).to.equal(true);
-      expect(rounds.inHand.value).to.deep.include({ name: 'Round 3', from: 5000, to: 10_000, manner: 'rung' });
+      expect(rounds.inHand.value).to.deep.include({ name: 'Round 3', from: 5000, to: 10_000, manner: 'bell' });
       expect(rounds.add(40_000)).to.equal(true);
       expect(rounds.inHand.value).to.deep.include({ name: 'Round 4', from: 30_000, to: 60_000, kind: 'heavy bag' });
       expect(rounds.add(25_000)).to.equal(false);

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { mdiMagnify, mdiPlus } from '@mdi/js';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
-import { watchDebounced } from '@vueuse/core';
-import { ref } from 'vue';
+import { useMediaQuery, watchDebounced } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { shortDay } from '../../app/format.ts';
+import { counted, shortDay } from '../../app/format.ts';
 import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();
@@ -27,6 +27,18 @@ const headers = [
   { title: 'Open corrections', key: 'openCorrections', align: 'end' },
   { title: 'Films to review', key: 'filmsToReview', align: 'end' },
 ] as const;
+/** A table of seven columns is no use in a hand. */
+const narrow = useMediaQuery('(max-width: 899px)');
+const nobody = computed(() =>
+  wanted.value ? 'Nobody is called so.' : 'Nobody here yet. Add the first trainee, then a session, then its films.',
+);
+const waitsFor = ({ filmsToReview, openCorrections }: TraineeRow): string =>
+  [
+    filmsToReview > 0 ? `${counted(filmsToReview, 'film')} to review` : '',
+    openCorrections > 0 ? counted(openCorrections, 'open correction') : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 const open = (traineeId: string): void => void router.push({ name: 'trainee', params: { traineeId } });
 </script>
 
@@ -46,16 +58,28 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
       <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
     </div>
     <PageState :failure="failure" :ready="rows !== undefined" @again="again">
+      <ul v-if="narrow" class="list">
+        <li v-for="one in rows!" :key="one.id">
+          <RouterLink class="person" :to="{ name: 'trainee', params: { traineeId: one.id } }">
+            <b>{{ one.name }}</b>
+            <span class="quiet">
+              {{ one.stance }}, {{ one.grade }},
+              {{ one.lastSession ? `filmed ${shortDay(one.lastSession)}` : 'not filmed yet' }}
+            </span>
+            <span v-if="waitsFor(one)">{{ waitsFor(one) }}</span>
+          </RouterLink>
+        </li>
+        <li v-if="rows!.length === 0" class="empty">{{ nobody }}</li>
+      </ul>
       <VDataTable
+        v-else
         :headers="headers"
         :items="rows!"
         :disable-sort="hasMore"
-        :mobile="null"
-        mobile-breakpoint="sm"
         :items-per-page="-1"
         hide-default-footer
         hover
-        no-data-text="Nobody here yet. Add the first trainee, then a session, then its films."
+        :no-data-text="nobody"
         @click:row="(_: Event, { item }: { item: TraineeRow }) => open(item.id)"
       >
         <template #[`item.name`]="{ item }"
@@ -74,6 +98,13 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 <style scoped>
 .page-head {
   align-items: center;
+}
+.person {
+  display: flex;
+  flex-direction: column;
+  padding: 10px 14px;
+  text-decoration: none;
+  color: inherit !important;
 }
 .find {
   flex: 0 1 260px;

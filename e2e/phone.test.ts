@@ -1,0 +1,101 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { correction, trainee } from '../server/db/schema/index.ts';
+import { signedIn } from './coach.ts';
+import { demoFilmId } from './demo-truth.ts';
+import { expectNoProblems, runningClub } from './running-club.ts';
+
+/** Everything but the bench and editors, which need a table to put hands on. */
+const addresses: [what: string, address: () => Promise<string>][] = [
+  ['today', () => Promise.resolve('/')],
+  ['trainees', () => Promise.resolve('/trainees')],
+  ['a trainee', async () => `/trainees/${(await someone()).id}`],
+  ['a session', sessionOfMaren],
+  ['a card', async () => `/corrections/${(await (await runningClub()).db.select().from(correction).limit(1))[0]!.id}/card`],
+  ['filming', async () => `${await sessionOfMaren()}/film`],
+  ['checklists', () => Promise.resolve('/checklists')],
+  ['a technique', () => Promise.resolve('/checklists/jab')],
+  ['schools', () => Promise.resolve('/schools')],
+  ['call books', () => Promise.resolve('/call-books')],
+  ['nowhere', () => Promise.resolve('/no/such/page')],
+];
+async function someone() {
+  const all = await (await runningClub()).db.select().from(trainee);
+  return all.find(({ name }) => name.startsWith('Maren'))!;
+}
+async function sessionOfMaren(): Promise<string> {
+  const { db } = await runningClub();
+  const id = await demoFilmId('maren-second-lead-side');
+  const film = (await db.query.film.findMany()).find((one) => one.id === id)!;
+  return `/sessions/${film.sessionId}`;
+}
+
+/** What sticks out of the window to the right, and what is too small for a thumb. A link within a sentence is as high as its line. */
+const looked = (page: Page, least: number) =>
+  page.evaluate((least) => {
+    const all = [...document.querySelectorAll<HTMLElement>('body *')];
+    const named = (element: Element): string =>
+      `${element.tagName.toLowerCase()}.${String(element.className).slice(0, 60)} “${(element.textContent ?? '').trim().slice(0, 30)}”`;
+    const wide = all.filter((element) => {
+      const { right, width } = element.getBoundingClientRect();
+      return width > 0 && right > innerWidth + 1 && !element.closest('[style*="overflow"], .still-picture, .unseen, .skip, canvas');
+    });
+    const controls = 'button, select, input, textarea, [role=tab], [role=button], a.v-btn, nav a';
+    const small = all
+      .filter((element) => element.matches(controls) && element.getClientRects().length > 0)
+      .map((element) => element.closest<HTMLElement>('label, .v-field, .v-selection-control') ?? element)
+      .filter((element) => {
+        const { width, height } = element.getBoundingClientRect();
+        return width > 1 && (height < least || width < least);
+      });
+    return { wider: document.documentElement.scrollWidth - innerWidth, wide: wide.slice(0, 5).map(named), small: small.slice(0, 8).map(named) };
+  }, least);
+
+const settled = async (page: Page, address: string): Promise<void> => {
+  await page.goto(address);
+  await page.locator('main h1, .floor h1, .cue').first().waitFor();
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+};
+
+describe('in the hand', function () {
+  this.timeout(120_000);
+  let page: Page;
+  before(async () => (page = await signedIn()));
+  after(() => page.context().close());
+  expectNoProblems();
+
+  for (const [what, address] of addresses) {
+    it(`${what}: nothing is wider than a phone of 360 pixels, and every control fits a thumb`, async () => {
+      await page.setViewportSize({ width: 360, height: 740 });
+      await settled(page, await address());
+      expect(await looked(page, 44)).to.deep.equal({ wider: 0, wide: [], small: [] });
+    });
+
+    it(`${what}: enlarged four times, it is read from above to below`, async () => {
+      await page.setViewportSize({ width: 320, height: 256 });
+      await settled(page, await address());
+      const { wider, wide } = await looked(page, 0);
+      expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
+    });
+  }
+
+  it('the bench at 1024 has nothing cut', async () => {
+    await page.setViewportSize({ width: 1024, height: 768 });
+    await page.goto(`/review/${await demoFilmId('maren-second-front')}`);
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+    const { wider, wide } = await looked(page, 0);
+    expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
+  });
+
+  it('the menu is at the thumb and leads everywhere', async () => {
+    await page.setViewportSize({ width: 360, height: 740 });
+    await settled(page, '/');
+    const menu = page.getByRole('navigation', { name: 'Main' });
+    expect((await menu.boundingBox())!.y).to.be.above(600);
+    for (const name of ['Trainees', 'Checklists', 'Schools', 'Call books', 'Today']) {
+      await menu.getByRole('link', { name }).click();
+      await page.locator('main h1').first().waitFor();
+      await menu.locator(`[aria-current="page"]`, { hasText: name }).waitFor();
+    }
+  });
+});
