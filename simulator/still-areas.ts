@@ -1,4 +1,4 @@
-import { checkpointIn, shippedCatalogue, stillFor, type WalkStop } from '@wax-fist/core/technique';
+import { checkpointIn, shippedCatalogue, stillFor, type Checkpoint, type WalkStop } from '@wax-fist/core/technique';
 import { jointNames, type Body, type BodySide, type JointName } from './body/skeleton.ts';
 import { cameraAt, projected } from './camera.ts';
 import type { Performance } from './motion/thrown-round.ts';
@@ -26,6 +26,19 @@ const jointsOf: Record<WalkStop, (striking: BodySide, idle: BodySide) => readonl
   round: () => [],
 };
 
+/** Where more is looked at than where the eye stops: a knee's bend from hip to ankle, a lean from shoulder to knee; nothing is all of it. */
+const jointsOfMeasure: Partial<Record<Checkpoint['measure'], readonly JointName[]>> = {
+  'knee-angle': bothOf('Hip', 'Knee', 'Ankle'),
+  'trunk-lean': [...bothOf('Shoulder', 'Hip', 'Knee'), 'chin'],
+  'shoulder-turn': [...bothOf('Shoulder', 'Elbow', 'Hip'), 'chin'],
+  'legs-share': bothOf('Shoulder', 'Hip', 'Ankle'),
+  'base-fraction': [],
+  'reach-use': [],
+  'foot-hand': [],
+  'head-offset': [],
+  'gap-change': [],
+};
+
 /** Room round the points, as a share of what they span; flesh and gloves are wider than joints. */
 const margin = 0.3;
 /** A picture is never cut smaller than this: it would be all grain. */
@@ -48,11 +61,11 @@ export function areaRound(points: readonly (readonly [x: number, y: number])[]):
 export function areaOf(
   { performance, scene, camera }: { performance: Performance; scene: Scene; camera: SceneCamera },
   seconds: number,
-  stop: WalkStop,
+  { stop, measure }: Pick<Checkpoint, 'stop' | 'measure'>,
 ): StillArea | undefined {
   const strike = performance.strikes.at(-1)!;
   const { striking, idle } = seenOf(performance, strike, strike.parts.at(-1)!);
-  const names = jointsOf[stop](striking, idle);
+  const names = jointsOfMeasure[measure] ?? jointsOf[stop](striking, idle);
   const body: Body | undefined = stop === 'holder' ? performance.holder?.bodyAt(seconds) : performance.bodyAt(seconds);
   if (names.length === 0 || !body) return undefined;
   const lens = cameraAt(camera, scene, seconds);
@@ -63,8 +76,8 @@ export function areaOf(
   return areaRound(points);
 }
 
-/** Where the eye stops in a picture: in one of a fault or a school where that is judged, in a clean one wherever it is used. */
-export function stopsOf({
+/** The checkpoints that are looked at in a picture: one in those of a fault or a school, in a clean one all that use it. */
+export function lookedAt({
   folder,
   name,
   view,
@@ -74,14 +87,15 @@ export function stopsOf({
   name: string;
   view: string;
   moment: string;
-}): WalkStop[] {
-  const shownBy = (id: string): WalkStop => checkpointIn(shippedCatalogue, id).stop;
-  const one = [...shippedCatalogue.checkpoints.keys()].find((id) => name.startsWith(`${id}.`));
-  if (one) return [shownBy(one)];
+}): Checkpoint[] {
+  const all = [...shippedCatalogue.checkpoints.values()];
+  const one = all.find(({ id }) => name.startsWith(`${id}.`));
+  if (one) return [one];
   const technique = shippedCatalogue.techniques.get(folder);
-  const used = (technique?.checkpoints ?? []).filter((id) => {
-    const still = stillFor(checkpointIn(shippedCatalogue, id));
-    return still.view === view && still.moment === moment;
-  });
-  return [...new Set(used.map(shownBy))];
+  return (technique?.checkpoints ?? [])
+    .map((id) => checkpointIn(shippedCatalogue, id))
+    .filter((checkpoint) => {
+      const still = stillFor(checkpoint);
+      return still.view === view && still.moment === moment;
+    });
 }

@@ -9,7 +9,6 @@ import {
   type Checkpoint,
   type StillMoment,
   type View,
-  type WalkStop,
 } from '@wax-fist/core/technique';
 import { Command, Option } from 'commander';
 import { spawn } from 'node:child_process';
@@ -27,7 +26,7 @@ import { everythingThrown, usualStation, type Thrown } from './motion/technique/
 import { everySingle, isBeat, type Single } from './motion/technique/single.ts';
 import { perform } from './motion/performance.ts';
 import type { ThrownStrike } from './motion/thrown-round.ts';
-import { areaOf, stopsOf, type StillArea } from './still-areas.ts';
+import { areaOf, lookedAt, type StillArea } from './still-areas.ts';
 import { checkedScene, type Scene, type SceneCamera, type SceneFault, type SceneHolder } from './scene.ts';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -149,17 +148,17 @@ function sceneOf(base: Scene, { technique, fault, holderFault, habit }: Still): 
   return { ...base, station, work: [{ strikes, times: 1 }], faults, noise: -60, ...(habit && { habits: [habit] }), ...(isHeld(station) && { holder: holder(holderFault) }) };
 } // prettier-ignore
 
-/** For every still that ships, by stop of the walk, the part of it that is looked at there. */
-export async function stillAreas(): Promise<Record<string, Partial<Record<WalkStop, StillArea>>>> {
+/** For every still that ships, by checkpoint, the part of it that is looked at. */
+export async function stillAreas(): Promise<Record<string, Record<string, StillArea>>> {
   const base = await baseScene();
-  const areas: Record<string, Partial<Record<WalkStop, StillArea>>> = {};
+  const areas: Record<string, Record<string, StillArea>> = {};
   for (const still of everyStill()) {
     const scene = sceneOf(base, still);
     const shot = { scene, camera: cameraFor(still.view, scene), performance: perform(scene) };
     const seconds = secondsOf(still.moment, shot.performance.strikes.at(-1)!);
-    const known = stopsOf(still).flatMap((stop) => {
-      const area = areaOf(shot, seconds, stop);
-      return area ? [[stop, area] as const] : [];
+    const known = lookedAt(still).flatMap((checkpoint) => {
+      const area = areaOf(shot, seconds, checkpoint);
+      return area ? [[checkpoint.id, area] as const] : [];
     });
     if (known.length > 0) areas[`${still.folder}/${still.name}`] = Object.fromEntries(known);
   }

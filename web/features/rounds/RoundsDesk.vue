@@ -231,7 +231,7 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
 }
 .below {
   display: grid;
-  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
+  grid-template-columns: minmax(0, max-content) minmax(300px, 1fr);
   gap: 28px;
   margin-top: 18px;
 }

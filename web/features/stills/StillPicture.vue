@@ -7,9 +7,9 @@ const { still, alt = '' } = defineProps<{ still: Still; alt?: string }>();
 const whole = ref(false);
 /** The picture is laid out larger than its frame and moved, so that the part fills it. */
 const placed = computed(() => {
-  if (whole.value || !still.area) return { width: '100%', left: '0', top: '0' };
+  if (whole.value || !still.area) return { width: '100%', height: '100%', left: '0', top: '0' };
   const [left, top, size] = still.area.map((thousandths) => thousandths / 1000) as [number, number, number];
-  return { width: `${100 / size}%`, left: `${(-100 * left) / size}%`, top: `${(-100 * top) / size}%` };
+  return { width: `${100 / size}%`, height: `${100 / size}%`, left: `${(-100 * left) / size}%`, top: `${(-100 * top) / size}%` };
 });
 </script>
 

@@ -1,12 +1,12 @@
 import type { ReferenceStill } from '@wax-fist/contract/stills';
 import allAreas from './areas.json';
-import { picturesOf, schoolStill, shippedCatalogue, stillFor, type School, type WalkStop } from '@wax-fist/core/technique';
+import { picturesOf, schoolStill, shippedCatalogue, stillFor, type School } from '@wax-fist/core/technique';
 
 /** Pictures that ship, made from the simulated trainee by `bin/simulate stills`. */
 const pictures = import.meta.glob<string>('./pictures/*/*.webp', { eager: true, query: '?url', import: 'default' });
 
-/** Where in each of them the eye stops: left, top and size in thousandths, from the true points of the simulated trainee. */
-const areas = allAreas as unknown as Readonly<Record<string, Partial<Record<WalkStop, readonly [number, number, number]>>>>;
+/** What of each of them a checkpoint is about: left, top and size in thousandths, from the true points of the simulated trainee. */
+const areas = allAreas as unknown as Readonly<Record<string, Record<string, readonly [number, number, number]>>>;
 
 /** A picture that ships, and the part of it that a row is about; the whole where none is told. */
 export interface Still {
@@ -15,9 +15,9 @@ export interface Still {
 }
 
 /** The first picture of a name among folders. */
-function found(folders: readonly string[], names: readonly string[], stop: WalkStop): Still | undefined {
+function found(folders: readonly string[], names: readonly string[], checkpointId: string): Still | undefined {
   const key = names.flatMap((name) => folders.map((folder) => `${folder}/${name}`)).find((one) => pathOf(one) in pictures);
-  return key === undefined ? undefined : { src: pictures[pathOf(key)]!, area: areas[key]?.[stop] };
+  return key === undefined ? undefined : { src: pictures[pathOf(key)]!, area: areas[key]?.[checkpointId] };
 }
 const pathOf = (key: string): string => `./pictures/${key}.webp`;
 
@@ -29,7 +29,7 @@ export function schoolPicture(technique: string, checkpointId: string, school: S
     found(
       [...picturesOf(technique), 'jab'],
       Object.entries(school.choices).map(([switchId, choice]) => schoolStill(checkpointId, switchId, choice)),
-      checkpoint.stop,
+      checkpointId,
     )
   );
 }
@@ -39,5 +39,5 @@ export function shippedStill(technique: string, checkpointId: string, kind: Refe
   const checkpoint = shippedCatalogue.checkpoints.get(checkpointId);
   if (!checkpoint) return undefined;
   const { view, moment } = stillFor(checkpoint);
-  return found(picturesOf(technique), [kind === 'fault' ? `${checkpointId}.fault` : `${view}.${moment}`], checkpoint.stop);
+  return found(picturesOf(technique), [kind === 'fault' ? `${checkpointId}.fault` : `${view}.${moment}`], checkpointId);
 }
