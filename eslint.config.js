@@ -1,3 +1,4 @@
+import { createNodeResolver, importX } from 'eslint-plugin-import-x';
 import vue from 'eslint-plugin-vue';
 import typescript from 'typescript-eslint';
 
@@ -9,6 +10,26 @@ const mayNotReach = (...rooms) => ({
   ],
 });
 const tests = ['**/*.test.ts', 'e2e/**/*.ts'];
+/** The rooms of core in the order in which footage goes through them: each knows those before it, and none after. */
+const rooms = ['film', 'sound', 'strikes', 'rounds', 'technique', 'calls', 'measure', 'review', 'correction'];
+const outside = ['contract', 'server', 'web', 'simulator'].flatMap((room) => [`@wax-fist/${room}*`, `**/${room}/**`]);
+const downTheList = rooms.map((room, place) => ({
+  files: [`core/${room}/**/*.ts`],
+  ignores: tests,
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: [...outside, ...rooms.slice(place + 1).map((later) => `**/${later}/**`)],
+            message: 'Core knows only the rooms before.',
+          },
+        ],
+      },
+    ],
+  },
+}));
 
 export default typescript.config(
   { ignores: ['**/dist/', '.local/', 'node_modules/'] },
@@ -37,13 +58,22 @@ export default typescript.config(
       'vue/first-attribute-linebreak': 'off',
     },
   },
-  { files: ['core/**/*.ts'], ignores: tests, rules: mayNotReach('contract', 'server', 'web', 'simulator') },
   {
     files: ['core/**/*.ts'],
     ignores: tests,
     rules: {
       'no-restricted-globals': ['error', 'process', 'window', 'document', 'performance', 'setTimeout'],
     },
+  },
+  ...downTheList,
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.vue', '.js'] })],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'] },
+    },
+    rules: { 'import-x/no-cycle': 'error' },
   },
   { files: ['contract/**/*.ts'], rules: mayNotReach('server', 'web', 'simulator') },
   { files: ['server/**/*.ts'], rules: mayNotReach('web', 'simulator') },

@@ -38,7 +38,9 @@ const looked = (page: Page, least: number) =>
       `${element.tagName.toLowerCase()}.${String(element.className).slice(0, 60)} “${(element.textContent ?? '').trim().slice(0, 30)}”`;
     const wide = all.filter((element) => {
       const { right, width } = element.getBoundingClientRect();
-      return width > 0 && right > innerWidth + 1 && !element.closest('[style*="overflow"], .still-picture, .unseen, .skip, canvas');
+      return (
+        width > 0 && right > innerWidth + 1 && !element.closest('[style*="overflow"], .still-picture, .unseen, .skip, canvas')
+      );
     });
     const controls = 'button, select, input, textarea, [role=tab], [role=button], a.v-btn, nav a';
     const small = all
@@ -48,7 +50,11 @@ const looked = (page: Page, least: number) =>
         const { width, height } = element.getBoundingClientRect();
         return width > 1 && (height < least || width < least);
       });
-    return { wider: document.documentElement.scrollWidth - innerWidth, wide: wide.slice(0, 5).map(named), small: small.slice(0, 8).map(named) };
+    return {
+      wider: document.documentElement.scrollWidth - innerWidth,
+      wide: wide.slice(0, 5).map(named),
+      small: small.slice(0, 8).map(named),
+    };
   }, least);
 
 const settled = async (page: Page, address: string): Promise<void> => {
