@@ -91,10 +91,15 @@ async function benchBench(): Promise<void> {
   const line = async (what: string, times: () => Promise<number[]>, most: number): Promise<Line> => {
     const all: number[][] = [];
     for (let pass = 0; pass < passes; pass++) all.push(await times());
-    const middle = (share: number): number => median(all, (pass) => quantile(pass, share))!; // prettier-ignore
+    const middle = (share: number): number => median(all, (pass) => quantile(pass, share))!;
     const p95 = middle(0.95);
     const measured = `${middle(0.5).toFixed(0)} / ${p95.toFixed(0)} ms`;
-    return { what: `${what}, ${passes} × ${all[0]!.length} times`, measured, target: most === Infinity ? '' : `p95 ≤ ${most} ms`, reached: p95 <= most }; // prettier-ignore
+    return {
+      what: `${what}, ${passes} × ${all[0]!.length} times`,
+      measured,
+      target: most === Infinity ? '' : `p95 ≤ ${most} ms`,
+      reached: p95 <= most,
+    };
   };
   const lines = [
     await line('the browser alone, drawing anything', () => emptyHanded(page), Infinity),

@@ -23,7 +23,8 @@ function score(told: readonly number[], truth: readonly number[]): Score {
   const errors: number[] = [];
   for (const at of truth) {
     let nearest: number | undefined;
-    for (const time of left) if (Math.abs(time - at) < reach && !(Math.abs((nearest ?? Infinity) - at) < Math.abs(time - at))) nearest = time; // prettier-ignore
+    for (const time of left)
+      if (Math.abs(time - at) < reach && !(Math.abs((nearest ?? Infinity) - at) < Math.abs(time - at))) nearest = time;
     if (nearest === undefined) continue;
     left.delete(nearest);
     errors.push(Math.abs(nearest - at));
@@ -61,11 +62,17 @@ export function benchHits(): Line[] {
       const begun = performance.now();
       const found = findHits(low, rate);
       speeds.push((seconds * 1000) / (performance.now() - begun));
-      return score(hitsOf({ sound: found }, noHitEdits).map(({ time }) => time), hits.map(({ at }) => at * 1000)); // prettier-ignore
+      return score(
+        hitsOf({ sound: found }, noHitEdits).map(({ time }) => time),
+        hits.map(({ at }) => at * 1000),
+      );
     });
     const total = (key: 'right' | 'told' | 'there'): number => scores.reduce((sum, one) => sum + one[key], 0);
     const f1 = (2 * total('right')) / (total('told') + total('there'));
-    const p95 = quantile(scores.flatMap(({ errors }) => errors), 0.95)!; // prettier-ignore
+    const p95 = quantile(
+      scores.flatMap(({ errors }) => errors),
+      0.95,
+    )!;
     const wrong = `${total('there') - total('right')} missed, ${total('told') - total('right')} made up of ${total('there')}`;
     lines.push({
       what: `hits, ${name}: F1, time p95`,
@@ -93,5 +100,12 @@ export function benchAlignment(): Line[] {
     return [0, 90_000, 180_000].map((at) => Math.abs(at * ((found?.drift ?? 0) - drift) + (found?.offset ?? Infinity) - offset));
   });
   const worst = Math.max(...errors);
-  return [{ what: 'two views of 3 minutes on one clock, worst', measured: `${worst.toFixed(2)} ms`, target: '≤ 5 ms', reached: worst <= 5 }]; // prettier-ignore
+  return [
+    {
+      what: 'two views of 3 minutes on one clock, worst',
+      measured: `${worst.toFixed(2)} ms`,
+      target: '≤ 5 ms',
+      reached: worst <= 5,
+    },
+  ];
 }

@@ -17,7 +17,27 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
   const folder = await mkdtemp(join(tmpdir(), 'wax-fist-bench-'));
   const source = join(folder, 'source.mp4');
   // Twelve seconds as a phone records it: 1080p, moving, noisy, with sound.
-  await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=1920x1080:r=30:d=12,noise=alls=8:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=12', '-c:v', 'libx264', '-preset', 'ultrafast', '-crf', '23', '-pix_fmt', 'yuv420p', '-c:a', 'aac', source); // prettier-ignore
+  await ffmpeg(
+    '-f',
+    'lavfi',
+    '-i',
+    'testsrc2=s=1920x1080:r=30:d=12,noise=alls=8:allf=t',
+    '-f',
+    'lavfi',
+    '-i',
+    'sine=f=300:d=12',
+    '-c:v',
+    'libx264',
+    '-preset',
+    'ultrafast',
+    '-crf',
+    '23',
+    '-pix_fmt',
+    'yuv420p',
+    '-c:a',
+    'aac',
+    source,
+  );
   const { services } = server;
   const { filmId } = await addScene(server);
   const { db, storage, settings } = services;
@@ -35,8 +55,26 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
   const whole: number[] = [];
   for (let round = 0; round < rounds; round++) {
     const bare = await timed(() =>
-      runMedia('ffmpeg', ['-y', '-i', source, '-map', '0:v:0', '-map', '0:a:0', '-c:a', 'aac', '-b:a', '96k', '-ac', '1', ...reviewPicture, '-f', 'mp4', join(folder, 'bare.mp4')]),
-    ); // prettier-ignore
+      runMedia('ffmpeg', [
+        '-y',
+        '-i',
+        source,
+        '-map',
+        '0:v:0',
+        '-map',
+        '0:a:0',
+        '-c:a',
+        'aac',
+        '-b:a',
+        '96k',
+        '-ac',
+        '1',
+        ...reviewPicture,
+        '-f',
+        'mp4',
+        join(folder, 'bare.mp4'),
+      ]),
+    );
     await db.update(film).set({ state: 'waiting' }).where(eq(film.id, filmId));
     await db.update(filmStep).set({ state: 'waiting', attempts: 0 }).where(eq(filmStep.filmId, filmId));
     const playable = await timed(() => work(false));

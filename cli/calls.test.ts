@@ -37,7 +37,10 @@ describe('bin/wax call, checklist and match', function () {
 
   it('print a checklist for a school and a view', async () => {
     const { out } = await wax('checklist', 'jab', '--school', 'Square and ready', '--view', 'lead-side', '--json');
-    const { rows, name } = JSON.parse(out) as { name: string; rows: { id: string; shown: boolean; reason: string; band: { clean: number[] } }[] }; // prettier-ignore
+    const { rows, name } = JSON.parse(out) as {
+      name: string;
+      rows: { id: string; shown: boolean; reason: string; band: { clean: number[] } }[];
+    };
     expect(name).to.equal('Jab');
     expect(rows.find(({ id }) => id === 'sm.extension')!.band.clean).to.deep.equal([148, 168]);
     expect(rows.find(({ id }) => id === 'st.width')).to.include({ shown: false });

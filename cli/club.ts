@@ -35,9 +35,16 @@ async function request(url: string, endpoint: Endpoint, path: string, body: unkn
 
 /** Signs in with what stands in the environment. @throws Error in words for the person */
 export async function enterClub(environment: NodeJS.ProcessEnv): Promise<Club> {
-  const { WAX_URL: url = `http://127.0.0.1:${environment.WAX_PORT ?? 4310}`, WAX_EMAIL: email, WAX_PASSWORD: password } = environment; // prettier-ignore
+  const {
+    WAX_URL: url = `http://127.0.0.1:${environment.WAX_PORT ?? 4310}`,
+    WAX_EMAIL: email,
+    WAX_PASSWORD: password,
+  } = environment;
   if (!email || !password) throw new Error('Set WAX_EMAIL and WAX_PASSWORD to a coach’s sign-in.');
   const response = await request(url, accountEndpoints.signIn, accountEndpoints.signIn.path, { email, password }, '');
-  const cookie = response.headers.getSetCookie().map((one) => one.split(';')[0]).join('; '); // prettier-ignore
+  const cookie = response.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0])
+    .join('; ');
   return { url, cookie };
 }

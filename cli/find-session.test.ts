@@ -29,7 +29,9 @@ describe('who and when, at the command line', () => {
     expect(sessionNamed(sessions, '2026-11-16')).to.equal(undefined);
   });
   it('two sessions on one day, or an id that is none, are errors that list them', () => {
-    expect(() => sessionNamed(sessions, '2026-11-09')).to.throw(/more than one session on 2026-11-09[^]*third {2}2026-11-09 {2}focus mitts/);
+    expect(() => sessionNamed(sessions, '2026-11-09')).to.throw(
+      /more than one session on 2026-11-09[^]*third {2}2026-11-09 {2}focus mitts/,
+    );
     expect(() => sessionNamed(sessions, 'fourth')).to.throw(/no session “fourth”[^]*first {2}2026-11-02/);
   });
-}); // prettier-ignore
+});

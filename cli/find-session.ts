@@ -15,7 +15,9 @@ export function traineeNamed(trainees: readonly TraineeRow[], wanted: string): T
   const [found, another] = exact.length > 0 ? exact : trainees.filter(({ name }) => name.toLowerCase().includes(low));
   if (!found) throw new Error(`There is no trainee “${wanted}”. There are:${listed(trainees.map(({ name }) => name))}`);
   if (another)
-    throw new Error(`“${wanted}” is more than one trainee; give the id:${listed(trainees.filter(({ name }) => name.toLowerCase().includes(low)).map(({ id, name }) => `${id}  ${name}`))}`); // prettier-ignore
+    throw new Error(
+      `“${wanted}” is more than one trainee; give the id:${listed(trainees.filter(({ name }) => name.toLowerCase().includes(low)).map(({ id, name }) => `${id}  ${name}`))}`,
+    );
   return found;
 }
 

@@ -49,7 +49,11 @@ describe('bin/wax import', function () {
   before(async () => {
     server = await startServer();
     coach = await server.as('coach');
-    await coach.ask(traineeEndpoints.saveTrainee, { traineeId }, { id: traineeId, name: 'Bo Lind', stance: 'southpaw', grade: 'beginner' }); // prettier-ignore
+    await coach.ask(
+      traineeEndpoints.saveTrainee,
+      { traineeId },
+      { id: traineeId, name: 'Bo Lind', stance: 'southpaw', grade: 'beginner' },
+    );
     folder = await mkdtemp(join(tmpdir(), 'wax-fist-import-'));
     await goodFilms['phone.mp4']!(join(folder, 'phone.mp4'));
   });
@@ -57,7 +61,12 @@ describe('bin/wax import', function () {
     await server.stop();
     await rm(folder, { recursive: true });
   });
-  const signIn = (url = server.base): NodeJS.ProcessEnv => ({ WAX_URL: url, WAX_EMAIL: 'coach@club.example', WAX_PASSWORD: password, XDG_STATE_HOME: folder }); // prettier-ignore
+  const signIn = (url = server.base): NodeJS.ProcessEnv => ({
+    WAX_URL: url,
+    WAX_EMAIL: 'coach@club.example',
+    WAX_PASSWORD: password,
+    XDG_STATE_HOME: folder,
+  });
   const importing = (...words: string[]) => runWax(folder, ['import', '--trainee', 'bo', ...words], signIn());
   const sessions = async (): Promise<SessionRow[]> =>
     (await coach.ask<Page<SessionRow>>(sessionEndpoints.listSessions, { traineeId })).body.rows;

@@ -18,7 +18,9 @@ const memory = (environment: NodeJS.ProcessEnv): string =>
 
 const reasonOf = (error: Error): string => {
   const answer = error instanceof DetailedError ? error.originalResponse : undefined;
-  return answer?.getBody() || 'The server cannot be reached any more. What was sent is kept: the same command goes on from there.'; // prettier-ignore
+  return (
+    answer?.getBody() || 'The server cannot be reached any more. What was sent is kept: the same command goes on from there.'
+  );
 };
 
 export interface FilmWish {

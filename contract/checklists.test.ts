@@ -19,9 +19,11 @@ import { ValidationError } from 'yup';
 import { checklistDocumentShape, checklistFormat } from './checklists.ts';
 
 interface Definitions {
-  checkpoint: { properties: Record<'family' | 'stop' | 'phase' | 'severity', { enum: string[] }> & { views: { items: { enum: string[] } } } };
+  checkpoint: {
+    properties: Record<'family' | 'stop' | 'phase' | 'severity', { enum: string[] }> & { views: { items: { enum: string[] } } };
+  };
   technique: { properties: { kind: { enum: string[] }; zones: { items: { enum: string[] } } } };
-} // prettier-ignore
+}
 const schema = JSON.parse(readFileSync(join(import.meta.dirname, '../web/public/formats/checklists.schema.json'), 'utf8')) as {
   definitions: Definitions;
 };
@@ -46,8 +48,15 @@ const row = { checkpointId: 'sm.snap', band: { clean: [null, 1], watch: [null, 2
 describe('a file of checklists', () => {
   const sound: [string, unknown][] = [
     ['nothing changed', document(noClubEdits)],
-    ['rows, a checkpoint and a technique of one’s own', document({ checkpoints: [own], techniques: [flick], checklists: { jab: [row, { checkpointId: 'own.one', hidden: true }] } } as unknown as ClubEdits)],
-  ]; // prettier-ignore
+    [
+      'rows, a checkpoint and a technique of one’s own',
+      document({
+        checkpoints: [own],
+        techniques: [flick],
+        checklists: { jab: [row, { checkpointId: 'own.one', hidden: true }] },
+      } as unknown as ClubEdits),
+    ],
+  ];
   for (const [name, value] of sound) {
     it(`with ${name} holds by shape and by published schema`, () => {
       expect(places(value)).to.deep.equal([]);
@@ -59,15 +68,39 @@ describe('a file of checklists', () => {
     ['another format', document(noClubEdits, { format: 'recipes' }), 'format'],
     ['a version to come', document(noClubEdits, { version: 9 }), 'version'],
     ['no edits', { format: checklistFormat, version: 1 }, 'edits.checkpoints'],
-    ['a row about nothing', document({ ...noClubEdits, checklists: { jab: [{ hidden: true }] } }), 'edits.checklists.jab[0].checkpointId'],
-    ['half a band', document({ ...noClubEdits, checklists: { jab: [{ ...row, band: { clean: [0, 1] } }] } }), 'edits.checklists.jab[0].band.watch'],
-    ['three ends', document({ ...noClubEdits, checklists: { jab: [{ ...row, band: { clean: [0, 1, 2], watch: [0, 3] } }] } }), 'edits.checklists.jab[0].band.clean'],
-    ['a statement for a question', document({ ...noClubEdits, checklists: { jab: [{ ...row, question: 'Quick.' }] } }), 'edits.checklists.jab[0].question'],
-    ['a family that is none', document({ ...noClubEdits, checkpoints: [{ ...own, family: 'dance' }] }), 'edits.checkpoints[0].family'],
+    [
+      'a row about nothing',
+      document({ ...noClubEdits, checklists: { jab: [{ hidden: true }] } }),
+      'edits.checklists.jab[0].checkpointId',
+    ],
+    [
+      'half a band',
+      document({ ...noClubEdits, checklists: { jab: [{ ...row, band: { clean: [0, 1] } }] } }),
+      'edits.checklists.jab[0].band.watch',
+    ],
+    [
+      'three ends',
+      document({ ...noClubEdits, checklists: { jab: [{ ...row, band: { clean: [0, 1, 2], watch: [0, 3] } }] } }),
+      'edits.checklists.jab[0].band.clean',
+    ],
+    [
+      'a statement for a question',
+      document({ ...noClubEdits, checklists: { jab: [{ ...row, question: 'Quick.' }] } }),
+      'edits.checklists.jab[0].question',
+    ],
+    [
+      'a family that is none',
+      document({ ...noClubEdits, checkpoints: [{ ...own, family: 'dance' }] }),
+      'edits.checkpoints[0].family',
+    ],
     ['a checkpoint without cues', document({ ...noClubEdits, checkpoints: [{ ...own, cues: [] }] }), 'edits.checkpoints[0].cues'],
-    ['a strike in no time', document({ ...noClubEdits, techniques: [{ ...flick, usualOut: 1 }] }), 'edits.techniques[0].usualOut'],
+    [
+      'a strike in no time',
+      document({ ...noClubEdits, techniques: [{ ...flick, usualOut: 1 }] }),
+      'edits.techniques[0].usualOut',
+    ],
     ['a list that is a word', document({ ...noClubEdits, techniques: 'none' }), 'edits.techniques'],
-  ]; // prettier-ignore
+  ];
   for (const [name, value, place] of wrong) {
     it(`with ${name} is refused by both, with the place`, () => {
       expect(places(value)).to.include(place);

@@ -37,10 +37,20 @@ describe('endpoints', () => {
 describe('shapes', () => {
   const table: [what: string, valid: (value: unknown) => boolean, good: unknown[], bad: unknown[]][] = [
     ['an id', (value) => id().isValidSync(value), [v7(), v4()], ['', 'one', v7().slice(1), `${v7()}'`, null]],
-    ['a day', (value) => day().isValidSync(value), ['2026-02-28', '2024-02-29', undefined], ['2026-02-29', '2026-02-31', '2026-13-01', '26-01-01', '2026-1-1', '2026-01-01T00:00']],
-    ['an instant', (value) => instant().isValidSync(value), [new Date(0).toISOString(), '2026-05-01T12:00:00+02:00'], ['soon', '', undefined]],
+    [
+      'a day',
+      (value) => day().isValidSync(value),
+      ['2026-02-28', '2024-02-29', undefined],
+      ['2026-02-29', '2026-02-31', '2026-13-01', '26-01-01', '2026-1-1', '2026-01-01T00:00'],
+    ],
+    [
+      'an instant',
+      (value) => instant().isValidSync(value),
+      [new Date(0).toISOString(), '2026-05-01T12:00:00+02:00'],
+      ['soon', '', undefined],
+    ],
     ['a note', (value) => note().isValidSync(value), ['', 'x'.repeat(2000)], ['x'.repeat(2001)]],
-  ]; // prettier-ignore
+  ];
   for (const [what, valid, good, bad] of table) {
     for (const value of good) it(`${String(value).slice(0, 30)} is ${what}`, () => expect(valid(value)).to.equal(true));
     for (const value of bad)
@@ -62,14 +72,34 @@ describe('shapes', () => {
   });
 
   it('a batch of marks may be mixed, and each is checked by its own kind', () => {
-    const strike = { kind: 'strike', id: v7(), strikeId: v7(), saidAt: new Date().toISOString(), technique: 'jab', launchFrame: 1, contactFrame: 2, homeFrame: 3, removed: false };
-    const word = { kind: 'observation', id: v7(), strikeId: v7(), saidAt: new Date().toISOString(), checkpointId: 'st.chin', verdict: null, note: null, view: 'front', checklistVersion: 1 };
+    const strike = {
+      kind: 'strike',
+      id: v7(),
+      strikeId: v7(),
+      saidAt: new Date().toISOString(),
+      technique: 'jab',
+      launchFrame: 1,
+      contactFrame: 2,
+      homeFrame: 3,
+      removed: false,
+    };
+    const word = {
+      kind: 'observation',
+      id: v7(),
+      strikeId: v7(),
+      saidAt: new Date().toISOString(),
+      checkpointId: 'st.chin',
+      verdict: null,
+      note: null,
+      view: 'front',
+      checklistVersion: 1,
+    };
     const holds = (...entries: unknown[]) => markBatchShape.isValidSync({ marks: entries });
     expect(holds(strike, word)).to.equal(true);
     expect(holds({ ...strike, homeFrame: 0 })).to.equal(false);
     expect(holds({ ...word, verdict: undefined })).to.equal(false);
     expect(holds({ ...strike, kind: 'observation' })).to.equal(false);
-  }); // prettier-ignore
+  });
 
   it('a correction’s cue is trimmed and short; its re-check may be left open', () => {
     const draft = {

@@ -54,7 +54,7 @@ export const correctionDraftShape = object({
     .max(largestTarget, `The target cannot be above ${largestTarget * 100}%.`)
     .required(),
   recheckOn: day().nullable().defined(),
-}); // prettier-ignore
+});
 export type CorrectionDraft = InferType<typeof correctionDraftShape>;
 
 export const correctionEventDraftShape = object({

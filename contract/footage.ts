@@ -63,10 +63,12 @@ export type Film = InferType<typeof filmShape>;
 export const filmDraftShape = object({
   id: id(),
   sessionId: id(),
-  uploadId: string().matches(/^[\w-]+$/).required(),
+  uploadId: string()
+    .matches(/^[\w-]+$/)
+    .required(),
   fileName: string().trim().max(255).required(),
   view: string().oneOf(views, 'From where was it filmed?').required(),
-}); // prettier-ignore
+});
 export type FilmDraft = InferType<typeof filmDraftShape>;
 
 /** A film that is here already, told when somebody chooses the same file again. */

@@ -44,7 +44,10 @@ describe('bin/demo', function () {
     await exit;
   };
   const answers = (port: number): Promise<number> =>
-    fetch(`http://127.0.0.1:${port}/api/health`).then(({ status }) => status, () => 0); // prettier-ignore
+    fetch(`http://127.0.0.1:${port}/api/health`).then(
+      ({ status }) => status,
+      () => 0,
+    );
 
   it('loads the club, serves, prints one line and a sign-in, stops all it started, and starts again in seconds', async () => {
     const port = await freePort();

@@ -33,7 +33,6 @@ describe('filming', function () {
       ['Rest', '2'],
       ['Get ready', '1'],
     ] as const)
-      // prettier-ignore
       await page.getByLabel(field, { exact: true }).fill(value);
     await page.getByRole('button', { name: 'Start the clock' }).click();
     await page.getByText('Get ready, round 1 of 2').waitFor();

@@ -27,10 +27,17 @@ describe('marking', function () {
   const counting = async () => {
     const { db } = await runningClub();
     return db
-      .select({ checkpointId: observation.checkpointId, verdict: observation.verdict, note: observation.note, strikeId: strike.id, contact: strike.contactFrame, superseded: observation.superseded })
+      .select({
+        checkpointId: observation.checkpointId,
+        verdict: observation.verdict,
+        note: observation.note,
+        strikeId: strike.id,
+        contact: strike.contactFrame,
+        superseded: observation.superseded,
+      })
       .from(observation)
       .innerJoin(strike, and(eq(strike.id, observation.strikeId), eq(strike.filmId, filmId)));
-  }; // prettier-ignore
+  };
   const standing = async () => (await counting()).filter(({ superseded, verdict }) => !superseded && verdict);
   const rows = () => page.locator('[data-row]').evaluateAll((all) => all.map((row) => (row as HTMLElement).dataset.row!));
 
@@ -133,15 +140,15 @@ describe('marking', function () {
     const other = await page.context().newPage();
     await open(other);
     const before = (await counting()).length;
-    const sign = (on: Page) => on.locator('[data-row]').first().locator('.verdict').getAttribute('aria-label'); // prettier-ignore
-    await page.locator('[data-row]').first().click(); // prettier-ignore
+    const sign = (on: Page) => on.locator('[data-row]').first().locator('.verdict').getAttribute('aria-label');
+    await page.locator('[data-row]').first().click();
     await press(page, 's');
     await allSaved(page);
-    await other.locator('[data-row]').first().click(); // prettier-ignore
+    await other.locator('[data-row]').first().click();
     await press(other, 'd');
     await other.locator('[data-state="saved"]').waitFor();
     await page.evaluate(() => window.dispatchEvent(new Event('focus')));
-    await page.locator('[data-row] .verdict[aria-label="Fault"]').first().waitFor(); // prettier-ignore
+    await page.locator('[data-row] .verdict[aria-label="Fault"]').first().waitFor();
     expect([await sign(page), await sign(other)]).to.deep.equal(['Fault', 'Fault']);
     expect((await counting()).length).to.equal(before + 2);
     await other.close();
@@ -155,9 +162,9 @@ describe('marking', function () {
     await page.getByRole('button', { name: 'Back to work' }).click();
     await page.reload();
     await page.getByLabel('The walk').getByRole('heading').waitFor();
-    await page.locator('[data-row]').first().click(); // prettier-ignore
+    await page.locator('[data-row]').first().click();
     await press(page, 'g');
-    await page.locator('[data-row] .verdict[aria-label="Watch"]').first().waitFor(); // prettier-ignore
+    await page.locator('[data-row] .verdict[aria-label="Watch"]').first().waitFor();
     await allSaved(page);
   });
 });

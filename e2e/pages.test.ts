@@ -37,16 +37,22 @@ describe('pages', function () {
   expectNoProblems();
 
   const visits: [what: string, go: () => Promise<unknown>][] = [
-    ['Checklists', async () => {
-      await page.goto('/checklists');
-      await page.getByRole('link', { name: 'Rear round kick', exact: true }).waitFor();
-    }],
+    [
+      'Checklists',
+      async () => {
+        await page.goto('/checklists');
+        await page.getByRole('link', { name: 'Rear round kick', exact: true }).waitFor();
+      },
+    ],
     ['a checklist', () => page.goto('/checklists/cross')],
-    ['a checklist that is changed', async () => {
-      await page.getByRole('button', { name: 'Change', exact: true }).click();
-      await page.locator('[data-row="sm.snap"] .name').click();
-      await page.locator('[data-effect]').waitFor();
-    }],
+    [
+      'a checklist that is changed',
+      async () => {
+        await page.getByRole('button', { name: 'Change', exact: true }).click();
+        await page.locator('[data-row="sm.snap"] .name').click();
+        await page.locator('[data-effect]').waitFor();
+      },
+    ],
     ['Schools', () => page.goto('/schools')],
     ['Call books', () => page.goto('/call-books')],
     ['Today', () => page.goto('/')],
@@ -54,29 +60,38 @@ describe('pages', function () {
     ['a trainee', () => page.getByRole('link', { name: 'Maren Lysvik' }).click()],
     ['a session', () => page.locator('.session').last().click()],
     ['a card', () => page.getByRole('link', { name: 'Card' }).click()],
-    ['hits and rounds', async () => {
-      await page.goBack();
-      await page.getByRole('link', { name: 'Rounds', exact: true }).first().click();
-      await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
-    }],
-    ['filming', async () => {
-      await page.goBack();
-      await page.getByRole('link', { name: 'Film rounds now' }).click();
-      await page.getByRole('meter').waitFor();
-    }],
-    ['the bench', async () => {
-      await page.goBack();
-      await page.getByRole('link', { name: 'Look again' }).first().click(); // prettier-ignore
-      await page.getByLabel('The walk').getByRole('heading').waitFor();
-    }],
+    [
+      'hits and rounds',
+      async () => {
+        await page.goBack();
+        await page.getByRole('link', { name: 'Rounds', exact: true }).first().click();
+        await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+      },
+    ],
+    [
+      'filming',
+      async () => {
+        await page.goBack();
+        await page.getByRole('link', { name: 'Film rounds now' }).click();
+        await page.getByRole('meter').waitFor();
+      },
+    ],
+    [
+      'the bench',
+      async () => {
+        await page.goBack();
+        await page.getByRole('link', { name: 'Look again' }).first().click();
+        await page.getByLabel('The walk').getByRole('heading').waitFor();
+      },
+    ],
     ['the bench with all rows', () => press(page, 'x')],
     ['the keys', () => press(page, '?')],
-  ]; // prettier-ignore
+  ];
   for (const [what, go] of visits) {
     it(`${what}: can be used without a mouse or without eyes, and fits`, async () => {
       await go();
       await page.waitForLoadState('networkidle');
-      await page.locator('.v-skeleton-loader').first().waitFor({ state: 'detached' }); // prettier-ignore
+      await page.locator('.v-skeleton-loader').first().waitFor({ state: 'detached' });
       await accessible(page, what);
       const { right, below } = await overflow(page);
       expect(right).to.equal(0);
@@ -118,7 +133,7 @@ describe('pages', function () {
       'The file is empty (0 bytes)',
       'Not a film that can be read here',
     ]) {
-      await page.getByText(reason).first().waitFor({ timeout: 30_000 }); // prettier-ignore
+      await page.getByText(reason).first().waitFor({ timeout: 30_000 });
     }
     await rm(folder, { recursive: true });
   });

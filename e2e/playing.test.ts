@@ -40,7 +40,12 @@ describe('playing', function () {
   });
 
   it('goes at the speed that was chosen', async () => {
-    for (const [key, name, rate] of [[',', '½', 0.5], [',', '¼', 0.25], [',', '⅛', 0.125], ['.', '¼', 0.25]] as const) {
+    for (const [key, name, rate] of [
+      [',', '½', 0.5],
+      [',', '¼', 0.25],
+      [',', '⅛', 0.125],
+      ['.', '¼', 0.25],
+    ] as const) {
       await press(page, key);
       await page.locator('.speeds button[aria-pressed="true"]', { hasText: name }).waitFor();
       await press(page, 'Space');
@@ -48,7 +53,7 @@ describe('playing', function () {
       expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.playbackRate)).to.equal(rate);
       await press(page, 'Space');
       await page.locator('.stage video').waitFor({ state: 'hidden' });
-    } // prettier-ignore
+    }
   });
 
   it('the picture comes closer, is moved, and is whole again', async () => {

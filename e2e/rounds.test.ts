@@ -16,7 +16,8 @@ describe('hits, rounds and two views', function () {
   const hits = async (): Promise<number> => Number(await page.locator('.tools .count b').innerText());
   /** Where the playhead is, also while the picture is still on its way. */
   const place = async (): Promise<number> => Number(await page.getByLabel('Place in the film').inputValue());
-  const names = (): Promise<string[]> => page.getByLabel(/^Name of/).evaluateAll((all) => all.map((field) => (field as HTMLInputElement).value)); // prettier-ignore
+  const names = (): Promise<string[]> =>
+    page.getByLabel(/^Name of/).evaluateAll((all) => all.map((field) => (field as HTMLInputElement).value));
   const kept = (): Promise<void> => page.locator('[data-kept="true"]').waitFor();
   const reopened = async (): Promise<void> => {
     await kept();
@@ -145,20 +146,28 @@ describe('hits, rounds and two views', function () {
   });
 
   it('another film of the round is put on the same clock by its sound, and shown beside, instead, and not', async () => {
-    await page.getByRole('link', { name: 'Rona Testing' }).or(page.getByRole('link', { name: /session/i })).first().click(); // prettier-ignore
+    await page
+      .getByRole('link', { name: 'Rona Testing' })
+      .or(page.getByRole('link', { name: /session/i }))
+      .first()
+      .click();
     await page.waitForURL(/\/sessions\//);
     await page.locator('input[type=file]').setInputFiles(filmPath('maren-first-front'));
     await page.getByRole('button', { name: 'Send all the same' }).click();
     await page.getByText('maren-first-front.mp4').waitFor();
     const first = page.locator('.film', { hasText: 'maren-first-lead-side' });
     await page.locator('.film[data-state="ready"]').nth(1).waitFor({ timeout: 90_000 });
-    expect(await page.getByLabel(/^From where/).evaluateAll((all) => all.map((field) => (field as HTMLSelectElement).value))).to.deep.equal(['lead-side', 'front']); // prettier-ignore
+    expect(
+      await page.getByLabel(/^From where/).evaluateAll((all) => all.map((field) => (field as HTMLSelectElement).value)),
+    ).to.deep.equal(['lead-side', 'front']);
     await first.getByRole('link', { name: /Review|Go on/ }).click();
     await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
     const other = page.getByRole('group', { name: 'The other view' });
     // Both were filmed from the same first instant, one at 60 frames a second, the other at 30; of two as near either will do.
     const otherAt = (mine: number, more = 0): Promise<void> =>
-      other.locator([Math.floor(mine / 2), Math.ceil(mine / 2)].map((nearest) => `canvas[data-frame="${nearest + more}"]`).join()).waitFor(); // prettier-ignore
+      other
+        .locator([Math.floor(mine / 2), Math.ceil(mine / 2)].map((nearest) => `canvas[data-frame="${nearest + more}"]`).join())
+        .waitFor();
     await page.keyboard.press('k');
     const at = await place();
     await press(page, 'v');

@@ -176,7 +176,10 @@ async function start(): Promise<RunningClub> {
           .contexts()
           .flatMap((context) => context.pages())
           .map(async (page) => {
-            const text = await page.locator('body').innerText({ timeout: 5000 }).catch(() => 'nothing that can be read'); // prettier-ignore
+            const text = await page
+              .locator('body')
+              .innerText({ timeout: 5000 })
+              .catch(() => 'nothing that can be read');
             return `${page.url()}\n  ${text.slice(0, 1500).replaceAll('\n', '\n  ')}`;
           }),
       ),

@@ -98,7 +98,8 @@ describe('schools, checklists and calls', function () {
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Jab', exact: true }).waitFor();
     await page.getByRole('button', { name: 'Change', exact: true }).click();
-    const names = (): Promise<string[]> => page.locator('li[data-row]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset['row']!)); // prettier-ignore
+    const names = (): Promise<string[]> =>
+      page.locator('li[data-row]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset['row']!));
     const before = await names();
     await page.getByRole('button', { name: 'Snap up', exact: true }).press('Enter');
     expect(await names()).to.not.deep.equal(before);
@@ -133,8 +134,19 @@ describe('schools, checklists and calls', function () {
   });
 
   it('a file with mistakes is not taken in, and every mistake is told with its place', async () => {
-    const document_ = { format: 'wax-fist-checklists', version: 1, edits: { checkpoints: [], techniques: [], checklists: { jab: [{ checkpointId: 'sm.nothing' }, { checkpointId: 'sm.wrist', hidden: true }] } } }; // prettier-ignore
-    const take = (text: string) => page.locator('input[type=file]').setInputFiles({ name: 'ours.json', mimeType: 'application/json', buffer: Buffer.from(text) }); // prettier-ignore
+    const document_ = {
+      format: 'wax-fist-checklists',
+      version: 1,
+      edits: {
+        checkpoints: [],
+        techniques: [],
+        checklists: { jab: [{ checkpointId: 'sm.nothing' }, { checkpointId: 'sm.wrist', hidden: true }] },
+      },
+    };
+    const take = (text: string) =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'ours.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await take(JSON.stringify(document_));
     await page.getByText('2 mistakes').waitFor();
     await page.getByText('edits.checklists.jab[0].checkpointId').waitFor();
@@ -196,11 +208,15 @@ describe('schools, checklists and calls', function () {
     await addSession(page);
     await page.getByText('Judged by Eights').waitFor();
     await filmOnBench(page, film);
-    for (const [frame, key, heading] of [[40, '6', '6 Overhand'], [90, '4', '4 Lead uppercut'], [140, '1', '1 Jab']] as const) {
+    for (const [frame, key, heading] of [
+      [40, '6', '6 Overhand'],
+      [90, '4', '4 Lead uppercut'],
+      [140, '1', '1 Jab'],
+    ] as const) {
       await goTo(page, frame);
       await press(page, key);
       await walk().getByRole('heading', { name: heading }).waitFor();
-    } // prettier-ignore
+    }
     await press(page, 'b');
     await walk().getByRole('heading', { name: 'Body jab' }).waitFor();
     await allSaved(page);

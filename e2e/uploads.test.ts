@@ -18,11 +18,26 @@ describe('uploads', function () {
   /** Uncompressed, so that sending takes its time; no two alike. */
   const film = async (name: string, hue: number): Promise<string> => {
     const path = join(folder, name);
-    await ffmpeg('-f', 'lavfi', '-i', `testsrc2=s=640x480:r=30:d=2,hue=h=${hue}`, '-c:v', 'rawvideo', '-pix_fmt', 'yuv420p', path); // prettier-ignore
+    await ffmpeg(
+      '-f',
+      'lavfi',
+      '-i',
+      `testsrc2=s=640x480:r=30:d=2,hue=h=${hue}`,
+      '-c:v',
+      'rawvideo',
+      '-pix_fmt',
+      'yuv420p',
+      path,
+    );
     return path;
   };
   const speed = (bytesPerSecond: number) =>
-    line.send('Network.emulateNetworkConditions', { offline: false, latency: 0, downloadThroughput: -1, uploadThroughput: bytesPerSecond }); // prettier-ignore
+    line.send('Network.emulateNetworkConditions', {
+      offline: false,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: bytesPerSecond,
+    });
   const sending = (name: string) => page.getByLabel('Films being sent').locator('li', { hasText: name });
   /** What the row says of megabytes sent. */
   const sent = async (name: string): Promise<number> => Number(/([\d.]+) MB of/.exec(await sending(name).innerText())?.[1] ?? 0);
@@ -102,7 +117,17 @@ describe('uploads', function () {
   });
 
   it('work on a film is stopped when told to, and goes on', async () => {
-    await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=1920x1080:r=60:d=20', '-c:v', 'libx264', '-preset', 'ultrafast', join(folder, 'long.mp4')); // prettier-ignore
+    await ffmpeg(
+      '-f',
+      'lavfi',
+      '-i',
+      'testsrc2=s=1920x1080:r=60:d=20',
+      '-c:v',
+      'libx264',
+      '-preset',
+      'ultrafast',
+      join(folder, 'long.mp4'),
+    );
     await page.locator('input[type=file]').setInputFiles(join(folder, 'long.mp4'));
     const row = page.locator('.film', { hasText: 'long.mp4' });
     await row.getByText('making the review copy').waitFor({ timeout: 60_000 });

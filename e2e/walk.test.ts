@@ -16,7 +16,9 @@ describe('from a film to a correction, and to its answer in the next session', f
 
   /** Tags the first jabs of a film at their contacts and judges their return: fault where the truth says so. */
   async function mark(film: string, count: number): Promise<number> {
-    const jabs = trueStrikes(film).filter(({ technique }) => technique === 'jab').slice(0, count); // prettier-ignore
+    const jabs = trueStrikes(film)
+      .filter(({ technique }) => technique === 'jab')
+      .slice(0, count);
     for (const { contact, faults } of jabs) {
       await goTo(page, contact);
       await press(page, '1');
@@ -86,7 +88,7 @@ describe('from a film to a correction, and to its answer in the next session', f
   });
 
   it('the next session shows it in the walk and in the tally', async () => {
-    await page.getByRole('link', { name: 'Wilma Testing' }).first().click(); // prettier-ignore
+    await page.getByRole('link', { name: 'Wilma Testing' }).first().click();
     await addSession(page, dayBefore(1));
     await filmOnBench(page, filmPath('maren-second-lead-side'));
     await page.getByLabel('Open corrections on this film').getByText('Touch home').waitFor();
@@ -108,7 +110,7 @@ describe('from a film to a correction, and to its answer in the next session', f
   });
 
   it('the trainee’s page tells the rates over sessions and the history', async () => {
-    await page.getByRole('link', { name: 'Wilma Testing' }).first().click(); // prettier-ignore
+    await page.getByRole('link', { name: 'Wilma Testing' }).first().click();
     const history = page.getByRole('list', { name: 'History' });
     await history.getByText('Re-checked').waitFor();
     expect(await history.innerText()).to.match(/Opened[^]*Re-checked[^]*Better/);
@@ -130,7 +132,7 @@ describe('from a film to a correction, and to its answer in the next session', f
         const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
         return new Set(data.filter((_, index) => index % 4 === 0)).size;
       }),
-    ); // prettier-ignore
+    );
     for (const shades of ink) expect(shades).to.be.above(60);
     const card = await page.locator('.card').innerText();
     expect(card)

@@ -36,7 +36,8 @@ describe('a camera', () => {
   });
 
   it('sees the trainee from further round where somebody holds', () => {
-    const place = (station: 'heavy-bag' | 'mitts'): number => Math.abs(cameraAt({ ...camera, view: 'front' }, { ...baseScene, station }, 0).position.x); // prettier-ignore
+    const place = (station: 'heavy-bag' | 'mitts'): number =>
+      Math.abs(cameraAt({ ...camera, view: 'front' }, { ...baseScene, station }, 0).position.x);
     expect(place('mitts')).to.be.above(place('heavy-bag') * 1.2);
   });
 });
@@ -63,7 +64,8 @@ describe('the clock of a camera', () => {
     const round = perform(baseScene);
     const [one, two] = [camera, late].map((plan) => truthOf(baseScene, plan, round, [0, 0.5]));
     expect(two!.clock).to.deep.equal({ starts: 2.5, drift: 0.0002 });
-    for (const [index, { contact }] of one!.strikes.entries()) expect(two!.strikes[index]!.contact).to.be.closeTo((contact - 2500) * 1.0002, 0.2); // prettier-ignore
+    for (const [index, { contact }] of one!.strikes.entries())
+      expect(two!.strikes[index]!.contact).to.be.closeTo((contact - 2500) * 1.0002, 0.2);
     expect(two!.hits!.map(({ at: hit }) => hit)).to.deep.equal(two!.strikes.map(({ contact }) => contact));
   });
 

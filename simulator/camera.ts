@@ -23,7 +23,6 @@ export function cameraAt(
   { stance, stature, station }: Pick<Scene, 'stance' | 'stature' | 'station'>,
   seconds: number,
 ): PerspectiveCamera {
-  // prettier-ignore
   const camera = new PerspectiveCamera(plan.fieldOfView ?? usualFieldOfView, plan.pictureWidth / plan.pictureHeight, 0.1, 40);
   const leadSide = stance === 'orthodox' ? 1 : -1;
   const held = station !== undefined && isHeld(station);

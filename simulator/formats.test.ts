@@ -12,7 +12,12 @@ import { truthOf } from './truth/truth.ts';
 const here = import.meta.dirname;
 const read = (...path: string[]): unknown => JSON.parse(readFileSync(join(here, ...path), 'utf8'));
 const ajv = new Ajv({ allErrors: true });
-const sceneSchema = read('formats', 'scene.schema.json') as { properties: { work: { items: { properties: { strikes: { items: { enum: string[] } } } } }; faults: { items: { properties: { fault: { enum: string[] } } } } } }; // prettier-ignore
+const sceneSchema = read('formats', 'scene.schema.json') as {
+  properties: {
+    work: { items: { properties: { strikes: { items: { enum: string[] } } } } };
+    faults: { items: { properties: { fault: { enum: string[] } } } };
+  };
+};
 const sceneHolds = ajv.compile(sceneSchema);
 const truthHolds = ajv.compile(read('formats', 'truth.schema.json') as object);
 const scene = read('scenes', 'short-jab-cross.json') as Scene;

@@ -25,7 +25,14 @@ export interface Look {
 
 /** Everything that was not said, as usual. */
 const usualLook = {
-  hairStyle: 'short', topStyle: 'tee', legs: 'shorts', hands: 'gloves', feet: 'shoes', shinGuards: false, build: 1, head: 1,
-} as const satisfies Partial<Look>; // prettier-ignore
+  hairStyle: 'short',
+  topStyle: 'tee',
+  legs: 'shorts',
+  hands: 'gloves',
+  feet: 'shoes',
+  shinGuards: false,
+  build: 1,
+  head: 1,
+} as const satisfies Partial<Look>;
 export type WholeLook = Required<Look>;
 export const wholeLook = (look: Look): WholeLook => ({ ...usualLook, ...look });

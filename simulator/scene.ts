@@ -94,12 +94,15 @@ export interface Scene {
 const stances = ['orthodox', 'southpaw'];
 const isStature = (value: unknown): boolean => typeof value === 'number' && value > 1 && value < 2.3;
 const isShare = (value: unknown): boolean => typeof value === 'number' && value >= 0 && value <= 1;
-const isNumberOr = (value: unknown, from: number, to: number): boolean => value === undefined || (typeof value === 'number' && value >= from && value <= to); // prettier-ignore
+const isNumberOr = (value: unknown, from: number, to: number): boolean =>
+  value === undefined || (typeof value === 'number' && value >= from && value <= to);
 type Need = (fine: boolean, mistake: string) => void;
 
 function checkLook(look: Look | undefined, where: string, need: Need): void {
-  for (const colour of ['skin', 'hair', 'top', 'shorts', 'gloves', 'shoes'] as const) need(/^#[0-9a-f]{6}$/i.test(look?.[colour] ?? ''), `${where}.${colour}: a colour as #rrggbb`); // prettier-ignore
-  const oneOf = (value: unknown, list: readonly string[], what: string): void => need(value === undefined || list.includes(value as string), `${where}.${what}: one of ${list.join(', ')}`); // prettier-ignore
+  for (const colour of ['skin', 'hair', 'top', 'shorts', 'gloves', 'shoes'] as const)
+    need(/^#[0-9a-f]{6}$/i.test(look?.[colour] ?? ''), `${where}.${colour}: a colour as #rrggbb`);
+  const oneOf = (value: unknown, list: readonly string[], what: string): void =>
+    need(value === undefined || list.includes(value as string), `${where}.${what}: one of ${list.join(', ')}`);
   oneOf(look?.hairStyle, hairStyles, 'hairStyle');
   oneOf(look?.topStyle, topStyles, 'topStyle');
   oneOf(look?.legs, legStyles, 'legs');
@@ -135,11 +138,15 @@ export function checkedScene(value: unknown): Scene {
   need(Array.isArray(scene?.cameras) && scene.cameras.length > 0, 'cameras: at least one');
   for (const [place, { strikes }] of (Array.isArray(scene?.work) ? scene.work : []).entries()) {
     for (const strike of strikes ?? [])
-      need(everythingThrown.includes(strike), `work[${place}].strikes: nobody throws a “${strike}” here; there are ${everythingThrown.join(', ')}`); // prettier-ignore
+      need(
+        everythingThrown.includes(strike),
+        `work[${place}].strikes: nobody throws a “${strike}” here; there are ${everythingThrown.join(', ')}`,
+      );
   }
   const { bells, station, holder } = scene ?? {};
   need(station === undefined || isStation(station), `station: one of ${stationIds.join(', ')}`);
-  for (const [place, habit] of (scene?.habits ?? []).entries()) need(isHabit(habit), `habits[${place}]: one of ${habitIds.join(', ')}`); // prettier-ignore
+  for (const [place, habit] of (scene?.habits ?? []).entries())
+    need(isHabit(habit), `habits[${place}]: one of ${habitIds.join(', ')}`);
   need(isNumberOr(scene?.tired, 0, 1), 'tired: between 0 and 1');
   need(!station || !isHeld(station) || holder !== undefined, `holder: somebody has to hold the ${station}`);
   need(!holder || (station !== undefined && isHeld(station)), 'holder: there is nothing to hold at this station');
@@ -161,7 +168,8 @@ export function checkedScene(value: unknown): Scene {
     need(isShare(fault.share), `faults[${place}].share: between 0 and 1`);
   }
   for (const [place, camera] of (scene?.cameras ?? []).entries()) checkCamera(camera, `cameras[${place}]`, need);
-  for (const [place, { by }] of (scene?.sounds ?? []).entries()) need(disturbances.includes(by), `sounds[${place}].by: one of ${disturbances.join(', ')}`); // prettier-ignore
+  for (const [place, { by }] of (scene?.sounds ?? []).entries())
+    need(disturbances.includes(by), `sounds[${place}].by: one of ${disturbances.join(', ')}`);
   if (mistakes.length > 0) throw new Error(`The scene cannot be filmed:\n- ${mistakes.join('\n- ')}`);
   return scene;
 }

@@ -72,8 +72,12 @@ describe('a performed round', () => {
   it('never stretches a bone', () => {
     const round = perform(base);
     const bones: [JointName, JointName][] = [
-      ['leftShoulder', 'leftElbow'], ['leftElbow', 'leftWrist'], ['rightHip', 'rightKnee'], ['rightKnee', 'rightAnkle'], ['leftHip', 'rightHip'],
-    ]; // prettier-ignore
+      ['leftShoulder', 'leftElbow'],
+      ['leftElbow', 'leftWrist'],
+      ['rightHip', 'rightKnee'],
+      ['rightKnee', 'rightAnkle'],
+      ['leftHip', 'rightHip'],
+    ];
     const length = ({ joints }: Body, [from, to]: [JointName, JointName]) => joints[from].distanceTo(joints[to]);
     const atRest = bones.map((bone) => length(round.bodyAt(0), bone));
     for (const seconds of span(0, round.seconds)) {
@@ -222,7 +226,10 @@ describe('render command', () => {
       const quiet = renderCommand()
         .exitOverride()
         .configureOutput({ writeErr: () => undefined });
-      const error = await quiet.parseAsync(words, { from: 'user' }).then(() => undefined, (reason: Error) => reason); // prettier-ignore
+      const error = await quiet.parseAsync(words, { from: 'user' }).then(
+        () => undefined,
+        (reason: Error) => reason,
+      );
       expect(error?.message).to.match(message);
     });
   }

@@ -21,12 +21,17 @@ describe('reference stills', () => {
       const stills = everyStill().filter(({ folder }) => folder === technique);
       const { checkpoints } = techniqueIn(shippedCatalogue, technique);
       const judged = checkpoints.map((id) => checkpointIn(shippedCatalogue, id)).filter(({ measure }) => measure !== 'ear');
-      for (const view of new Set(judged.map(({ views }) => views[0]))) expect(stills.some((still) => !still.fault && still.view === view), view).to.equal(true); // prettier-ignore
+      for (const view of new Set(judged.map(({ views }) => views[0])))
+        expect(
+          stills.some((still) => !still.fault && still.view === view),
+          view,
+        ).to.equal(true);
     });
   }
 
   it('of a fault that a technique has with its parts are found there', () => {
-    for (const technique of everythingThrown.filter(isSeries)) for (const part of partsOf(technique)) expect(picturesOf(technique), technique).to.include(part); // prettier-ignore
+    for (const technique of everythingThrown.filter(isSeries))
+      for (const part of partsOf(technique)) expect(picturesOf(technique), technique).to.include(part);
     expect(existsSync(join(stillsFolder, 'any', 'st.width.fault.webp'))).to.equal(true);
     expect(stillsOf('jab').some(({ name }) => name === 'st.width.fault')).to.equal(false);
   });

@@ -33,7 +33,15 @@ const here = dirname(fileURLToPath(import.meta.url));
 /** Strong enough to be seen at a glance. */
 const plain: [number, number] = [0.95, 1];
 const [pictureWidth, pictureHeight] = [640, 360];
-const cameraFor = (view: View, { station }: Scene): SceneCamera => ({ view, distance: station && isHeld(station) ? 3.7 : 2.95, height: 1.15, frameRate: 60, pictureWidth, pictureHeight, shake: 0 }); // prettier-ignore
+const cameraFor = (view: View, { station }: Scene): SceneCamera => ({
+  view,
+  distance: station && isHeld(station) ? 3.7 : 2.95,
+  height: 1.15,
+  frameRate: 60,
+  pictureWidth,
+  pictureHeight,
+  shake: 0,
+});
 
 /** One picture: a technique as it should be, or with a fault, from where and when it is seen best. */
 interface Still {
@@ -50,7 +58,12 @@ interface Still {
 
 const checkpointsOf = (technique: string): Checkpoint[] =>
   techniqueIn(shippedCatalogue, technique).checkpoints.map((id) => checkpointIn(shippedCatalogue, id));
-const faultStill = (folder: string, technique: Thrown, checkpointId: string): Still => ({ folder, name: `${checkpointId}.fault`, technique, ...stillFor(checkpointIn(shippedCatalogue, checkpointId)) }); // prettier-ignore
+const faultStill = (folder: string, technique: Thrown, checkpointId: string): Still => ({
+  folder,
+  name: `${checkpointId}.fault`,
+  technique,
+  ...stillFor(checkpointIn(shippedCatalogue, checkpointId)),
+});
 
 /** How everything that a technique is judged by should look. Checkpoints that agree in view and moment share a picture. */
 function cleanStills(folder: string, technique: Thrown): Still[] {
@@ -71,10 +84,16 @@ export function stillsOf(technique: Thrown): Still[] {
   const own = new Set<string>(faults.map(({ checkpoint }) => checkpoint));
   // The same thing under another name: a kick that leans back is looked at as kick and as stance.
   const twins = checkpointsOf(technique).flatMap(({ id: checkpoint, measure }) => {
-    const twin = faults.find((fault) => fault.alsoShows?.some((id) => id === checkpoint) && checkpointIn(shippedCatalogue, fault.checkpoint).measure === measure); // prettier-ignore
+    const twin = faults.find(
+      (fault) =>
+        fault.alsoShows?.some((id) => id === checkpoint) && checkpointIn(shippedCatalogue, fault.checkpoint).measure === measure,
+    );
     return twin && !own.has(checkpoint) && !pictured.has(checkpoint) ? [{ id: twin.id, checkpoint }] : [];
   });
-  return [...cleanStills(technique, technique), ...[...faults, ...twins].map(({ id, checkpoint }) => ({ ...faultStill(technique, technique, checkpoint), fault: id }))]; // prettier-ignore
+  return [
+    ...cleanStills(technique, technique),
+    ...[...faults, ...twins].map(({ id, checkpoint }) => ({ ...faultStill(technique, technique, checkpoint), fault: id })),
+  ];
 }
 
 /** Where a school's choice can be seen: the checkpoints that it changes, pictured with a technique that shows it. */
@@ -85,15 +104,22 @@ function schoolStills(): Still[] {
       if (!isHabit(habit)) return [];
       const changed = [...(effects.bands ?? []), ...(effects.words ?? []), ...(effects.adds ?? []), ...(effects.reports ?? [])];
       const stills = changed.flatMap(({ checkpoint, techniques }) =>
-        (techniques ?? [shownBy(checkpoint)]).filter(isSingle).map((technique): Still => ({ ...faultStill(technique, technique, checkpoint), name: schoolStill(checkpoint, switchId, id), habit })),
+        (techniques ?? [shownBy(checkpoint)])
+          .filter(isSingle)
+          .map((technique): Still => ({
+            ...faultStill(technique, technique, checkpoint),
+            name: schoolStill(checkpoint, switchId, id),
+            habit,
+          })),
       );
       return [...new Map(stills.map((still) => [`${still.folder}/${still.name}`, still])).values()];
     }),
   );
-} // prettier-ignore
+}
 const isSingle = (technique: string): technique is Single => (everySingle as readonly string[]).includes(technique);
 /** A checkpoint of every technique is pictured once, with a jab. */
-const shownBy = (checkpoint: string): Single => everySingle.find((technique) => techniqueIn(shippedCatalogue, technique).checkpoints.includes(checkpoint)) ?? 'jab'; // prettier-ignore
+const shownBy = (checkpoint: string): Single =>
+  everySingle.find((technique) => techniqueIn(shippedCatalogue, technique).checkpoints.includes(checkpoint)) ?? 'jab';
 
 /** Checkpoints whose fault is pictured once for all. */
 const pictured: ReadonlySet<string> = new Set(faultModels.filter(holdsForAll).map(({ checkpoint }) => checkpoint));
@@ -104,8 +130,11 @@ export const everyStill = (): Still[] => [
   ...faultModels.filter(holdsForAll).map(({ id, checkpoint }) => ({ ...faultStill(anyTechnique, 'jab', checkpoint), fault: id })),
   ...schoolStills(),
   ...cleanStills('holding', 'pad-called'),
-  ...(Object.entries(holderFaults) as [HolderFaultId, string][]).map(([id, checkpoint]) => ({ ...faultStill('holding', 'pad-called', checkpoint), holderFault: id })),
-]; // prettier-ignore
+  ...(Object.entries(holderFaults) as [HolderFaultId, string][]).map(([id, checkpoint]) => ({
+    ...faultStill('holding', 'pad-called', checkpoint),
+    holderFault: id,
+  })),
+];
 
 /** Seconds into the strike at which a moment is seen; what is judged at home is seen on the way there. */
 function secondsOf(moment: StillMoment, { launch, contact, leave, home }: ThrownStrike): number {
@@ -126,7 +155,11 @@ export const pathOf = (root: string, { folder, name }: Still): string => join(ro
 
 async function writePicture(picture: Buffer, path: string): Promise<void> {
   await mkdir(dirname(path), { recursive: true });
-  const encoder = spawn('ffmpeg', ['-hide_banner', '-loglevel', 'error', '-y', '-f', 'mjpeg', '-i', '-', '-quality', '62', path], { stdio: ['pipe', 'inherit', 'inherit'] }); // prettier-ignore
+  const encoder = spawn(
+    'ffmpeg',
+    ['-hide_banner', '-loglevel', 'error', '-y', '-f', 'mjpeg', '-i', '-', '-quality', '62', path],
+    { stdio: ['pipe', 'inherit', 'inherit'] },
+  );
   const finished = once(encoder, 'close');
   encoder.stdin.end(picture);
   const [code] = (await finished) as [number];
@@ -137,16 +170,33 @@ async function writePicture(picture: Buffer, path: string): Promise<void> {
 const holder = (fault?: HolderFaultId): SceneHolder => ({
   stance: 'orthodox',
   stature: 1.8,
-  look: { skin: '#e0b490', hair: '#8a5a2c', top: '#4a4a52', shorts: '#1d2a3a', gloves: '#333333', shoes: '#c9c4b8', hairStyle: 'shaved', build: 1.1 },
+  look: {
+    skin: '#e0b490',
+    hair: '#8a5a2c',
+    top: '#4a4a52',
+    shorts: '#1d2a3a',
+    gloves: '#333333',
+    shoes: '#c9c4b8',
+    hairStyle: 'shaved',
+    build: 1.1,
+  },
   faults: fault ? [{ fault, share: 1, strength: plain }] : [],
-}); // prettier-ignore
+});
 
 function sceneOf(base: Scene, { technique, fault, holderFault, habit }: Still): Scene {
   const station = usualStation(technique);
   const faults: SceneFault[] = fault ? [{ fault, strike: technique, share: 1, strength: plain }] : [];
   const strikes = isBeat(technique) ? [technique, technique, technique] : [technique];
-  return { ...base, station, work: [{ strikes, times: 1 }], faults, noise: -60, ...(habit && { habits: [habit] }), ...(isHeld(station) && { holder: holder(holderFault) }) };
-} // prettier-ignore
+  return {
+    ...base,
+    station,
+    work: [{ strikes, times: 1 }],
+    faults,
+    noise: -60,
+    ...(habit && { habits: [habit] }),
+    ...(isHeld(station) && { holder: holder(holderFault) }),
+  };
+}
 
 /** For every still that ships, by checkpoint, the part of it that is looked at. */
 export async function stillAreas(): Promise<Record<string, Record<string, StillArea>>> {

@@ -12,7 +12,7 @@ export const alignCommand = (): Command =>
     .addHelpText(
       'after',
       '\ntime in b = time in a × (1 + drift) + offset, both in seconds from the first frame.\nfit: 0 to 1, how well the sounds agree.',
-    ) // prettier-ignore
+    )
     .action(async (a: string, b: string, { json }: { json?: boolean }) => {
       const [one, other] = [await soundOf(a), await soundOf(b)];
       const found = alignSounds(one.samples, other.samples, one.sampleRate);

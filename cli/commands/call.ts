@@ -13,7 +13,7 @@ export const callCommand = (): Command =>
       new Option('--to <way>', 'numbers of a book, words, or with the hands of the other lead')
         .choices([...bookNames, 'words', 'mirror'])
         .default('words'),
-    ) // prettier-ignore
+    )
     .addOption(new Option('--stance <stance>', 'what left and right mean').choices([...stances]).default('orthodox'))
     .option('--json', 'print {"said", "techniques", "withoutNumber"}')
     .action((text: string, { book, to, stance, json }: { book: string; to: string; stance: Stance; json?: boolean }) => {
@@ -26,7 +26,8 @@ export const callCommand = (): Command =>
           ? sayWithHands(combination, shippedCatalogue, other)
           : sayInWords(combination, shippedCatalogue);
       const missing = target ? withoutNumber(combination, target, shippedCatalogue) : [];
-      if (json) return printJson({ said, techniques: callsOf(combination).map(({ technique }) => technique), withoutNumber: missing }); // prettier-ignore
+      if (json)
+        return printJson({ said, techniques: callsOf(combination).map(({ technique }) => technique), withoutNumber: missing });
       process.stdout.write(`${said}\n`);
       if (missing.length > 0) process.stderr.write(`${target!.name} has no number for: ${missing.join(', ')}.\n`);
     });

@@ -65,6 +65,9 @@ export const checklistCommand = (): Command =>
       }));
       const title = termOf(school, id) ?? techniqueIn(shippedCatalogue, id).name;
       if (options.json) return printJson({ technique: id, name: title, school: school.name, view: view ?? null, rows: told });
-      const lines = told.map(({ stop, question, shown, reason }, place) => `${stop.padEnd(14)}${question}${shown ? '' : `  (${reason})`}${rows[place]!.band ? `  ${bandInWords(rows[place]!.band)}` : ''}`); // prettier-ignore
+      const lines = told.map(
+        ({ stop, question, shown, reason }, place) =>
+          `${stop.padEnd(14)}${question}${shown ? '' : `  (${reason})`}${rows[place]!.band ? `  ${bandInWords(rows[place]!.band)}` : ''}`,
+      );
       process.stdout.write(`${title}, ${school.name}\n${lines.join('\n')}\n`);
     });

@@ -76,7 +76,7 @@ export const importCommand = (): Command =>
       )
         .choices(rungs.map(String))
         .default('1'),
-    ) // prettier-ignore
+    )
     .option('--again', 'send also what is here already')
     .option('--no-wait', 'do not wait until they can be reviewed')
     .addHelpText(

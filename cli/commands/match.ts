@@ -21,7 +21,9 @@ export const matchCommand = (): Command =>
       }));
       if (json) return printJson({ score: rounded(score, 4), steps: named });
       for (const { kind, plannedTechnique, seenTechnique } of named) {
-        process.stdout.write(`${kind.padEnd(12)}${(plannedTechnique ?? ['']).join(', ').padEnd(24)}${(seenTechnique ?? []).join(', ')}\n`); // prettier-ignore
+        process.stdout.write(
+          `${kind.padEnd(12)}${(plannedTechnique ?? ['']).join(', ').padEnd(24)}${(seenTechnique ?? []).join(', ')}\n`,
+        );
       }
       process.stdout.write(`${Math.round(score * 100)}% as planned\n`);
     });

@@ -117,10 +117,14 @@ const anyCall = fc.record({
 const anyCombination: fc.Arbitrary<Combination> = fc.array(
   fc.oneof(
     anyCall,
-    fc.record({ kind: fc.constant('repeat' as const), times: fc.integer({ min: 2, max: 4 }), items: fc.array(anyCall, { minLength: 1, maxLength: 3 }) }),
+    fc.record({
+      kind: fc.constant('repeat' as const),
+      times: fc.integer({ min: 2, max: 4 }),
+      items: fc.array(anyCall, { minLength: 1, maxLength: 3 }),
+    }),
   ),
   { minLength: 1, maxLength: 6 },
-); // prettier-ignore
+);
 
 describe('a combination that is said', () => {
   for (const book of readyBooks) {
@@ -166,7 +170,8 @@ describe('call books', () => {
   });
 
   it('tell what is wrong with them', () => {
-    const says = (calls: Record<string, string>): string[] => bookProblems({ name: 'x', calls }, known).map((one) => `${one.place}: ${one.says}`); // prettier-ignore
+    const says = (calls: Record<string, string>): string[] =>
+      bookProblems({ name: 'x', calls }, known).map((one) => `${one.place}: ${one.says}`);
     expect(says({})[0]).to.include('at least one');
     expect(says({ '1': 'jabb' })[0])
       .to.include('calls.1')
@@ -221,8 +226,10 @@ describe('a round’s recipe', () => {
   it('has combinations in turn, ladders, and free rounds with bounds', () => {
     const inTurn = parsed('1; 1-1; 1-2x3');
     expect(inTurn.ok && inTurn.recipe.kind === 'in turn' && inTurn.recipe.combinations.map(techniquesOf)).to.deep.equal([
-      ['jab'], ['jab', 'jab'], ['jab', 'cross', 'cross', 'cross'],
-    ]); // prettier-ignore
+      ['jab'],
+      ['jab', 'jab'],
+      ['jab', 'cross', 'cross', 'cross'],
+    ]);
     const ladder = parsed('ladder 1-2-3');
     expect(ladder.ok && ladder.recipe.kind === 'in turn' && ladder.recipe.combinations.map((one) => one.length)).to.deep.equal([
       1, 2, 3,
@@ -245,7 +252,10 @@ describe('a round’s recipe', () => {
     const recipe = parsed('1-2; 3');
     if (!recipe.ok) throw new Error('The recipe is sound.');
     const says = matchRecipe(recipe.recipe, [['jab', 'cross'], ['lead-hook'], ['jab'], ['lead-hook']]);
-    expect(says.map(({ says: { attempts, complete } }) => [attempts, complete])).to.deep.equal([[2, 1], [2, 2]]); // prettier-ignore
+    expect(says.map(({ says: { attempts, complete } }) => [attempts, complete])).to.deep.equal([
+      [2, 1],
+      [2, 2],
+    ]);
     expect(says[0]!.says.leftOut).to.deep.equal([0, 1]);
     expect(withinBounds({ fewest: 1, most: 2 }, [['a'], ['a', 'b', 'c'], []])).to.equal(1);
   });

@@ -46,7 +46,10 @@ export function sayWithHands(combination: Combination, catalogue: Catalogue, sta
     (technique) => {
       const { side, name } = techniqueIn(catalogue, technique);
       const hand = handOf(side, stance);
-      const bare = name.replaceAll('–', ' ').toLowerCase().replace(/\b(lead|rear)\s+/, ''); // prettier-ignore
+      const bare = name
+        .replaceAll('–', ' ')
+        .toLowerCase()
+        .replace(/\b(lead|rear)\s+/, '');
       return hand ? `${hand} ${bare}` : bare;
     },
     ', ',

@@ -54,7 +54,8 @@ function cheapest(
     ways.push({ cost: at(1, 1) + (same ? 0 : costs.another), step });
   }
   const crossed = p > 1 && s > 1 && planned[p - 1] === seen[s - 2] && planned[p - 2] === seen[s - 1];
-  if (crossed && planned[p - 1] !== planned[p - 2]) ways.push({ cost: at(2, 2) + costs.swapped, step: { kind: 'swapped', planned: [p - 2, p - 1], seen: [s - 2, s - 1] } }); // prettier-ignore
+  if (crossed && planned[p - 1] !== planned[p - 2])
+    ways.push({ cost: at(2, 2) + costs.swapped, step: { kind: 'swapped', planned: [p - 2, p - 1], seen: [s - 2, s - 1] } });
   if (p > 0) ways.push({ cost: at(1, 0) + costs['left out'], step: { kind: 'left out', planned: p - 1 } });
   if (s > 0) ways.push({ cost: at(0, 1) + costs.added, step: { kind: 'added', seen: s - 1 } });
   return ways.reduce((best, way) => (way.cost < best.cost ? way : best));

@@ -39,7 +39,7 @@ const patterns: readonly [Token['kind'] | 'space', RegExp][] = [
   ['(', /\(/y],
   [')', /\)/y],
   ['+', /\+/y],
-]; // prettier-ignore
+];
 
 function tokensOf(text: string, errors: CallError[]): Token[] {
   const tokens: Token[] = [];
@@ -127,7 +127,8 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
 
   function repeated(item: CombinationItem): CombinationItem {
     const token = tokens[next];
-    if (token?.kind !== 'times') return item.kind === 'repeat' && item.times === 1 && item.items.length === 1 ? item.items[0]! : item; // prettier-ignore
+    if (token?.kind !== 'times')
+      return item.kind === 'repeat' && item.times === 1 && item.items.length === 1 ? item.items[0]! : item;
     next++;
     const times = Number(/\d+/.exec(token.text)![0]);
     if (times < 1 || times > mostTimes) fail(token.at, token.text.length, `Repeat between 1 and ${mostTimes} times.`);
@@ -166,9 +167,24 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
     }
     const run: Token[] = [];
     // A number inside a name, as in “rising 45 kick”, is a word of it.
-    for (let ahead = next; ahead < tokens.length && run.length < longestName && ['word', 'number'].includes(tokens[ahead]!.kind); ahead++) run.push(tokens[ahead]!); // prettier-ignore
+    for (
+      let ahead = next;
+      ahead < tokens.length && run.length < longestName && ['word', 'number'].includes(tokens[ahead]!.kind);
+      ahead++
+    )
+      run.push(tokens[ahead]!);
     for (let length = run.length; length > 0; length--) {
-      const technique = vocabulary.get(sidesAsLeads(plainWords(run.slice(0, length).map((one) => one.text).join(' ')), stance)); // prettier-ignore
+      const technique = vocabulary.get(
+        sidesAsLeads(
+          plainWords(
+            run
+              .slice(0, length)
+              .map((one) => one.text)
+              .join(' '),
+          ),
+          stance,
+        ),
+      );
       if (!technique) continue;
       next += length;
       return callOf(technique, false);
@@ -176,14 +192,20 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
     next++;
     const nearest = nearestNames(vocabulary, sidesAsLeads(plainWords(token.text), stance));
     const several = nearest.length > 1 && nearest.every((name) => ` ${name} `.includes(` ${plainWords(token.text)} `));
-    return fail(token.at, token.text.length, several ? `“${token.text}” can mean more than one.` : `“${token.text}” is not known.`, nearest); // prettier-ignore
+    return fail(
+      token.at,
+      token.text.length,
+      several ? `“${token.text}” can mean more than one.` : `“${token.text}” is not known.`,
+      nearest,
+    );
   }
 
   const callOf = (technique: TechniqueId, feint: boolean): Call => ({ kind: 'call', technique, feint, together: [] });
 
   const combination = items(undefined);
   if (errors.length === 0 && combination.length === 0) fail(0, 0, 'Nothing is called.');
-  if (errors.length === 0 && written(combination) > mostCalls) fail(0, text.length, `More than ${mostCalls} calls are no combination.`); // prettier-ignore
+  if (errors.length === 0 && written(combination) > mostCalls)
+    fail(0, text.length, `More than ${mostCalls} calls are no combination.`);
   return errors.length > 0 ? { ok: false, errors } : { ok: true, combination };
 }
 

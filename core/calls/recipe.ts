@@ -18,7 +18,8 @@ export function parseRecipe(text: string, reading: Reading): ParsedRecipe {
   const met = free.exec(text);
   if (met) {
     const [fewest, most] = [Number(met[1] ?? 1), Number(met[2] ?? 4)];
-    if (fewest > most) return { ok: false, errors: [{ at: 0, length: text.length, says: 'The smaller number comes first.', nearest: [] }] }; // prettier-ignore
+    if (fewest > most)
+      return { ok: false, errors: [{ at: 0, length: text.length, says: 'The smaller number comes first.', nearest: [] }] };
     return { ok: true, recipe: { kind: 'free', fewest, most, thenMove: Boolean(met[3]) } };
   }
   const combinations: Combination[] = [];
@@ -36,7 +37,8 @@ export function parseRecipe(text: string, reading: Reading): ParsedRecipe {
     }
     at += part.length + 1;
   }
-  if (errors.length === 0 && combinations.length === 0) errors.push({ at: 0, length: 0, says: 'Nothing is planned.', nearest: [] }); // prettier-ignore
+  if (errors.length === 0 && combinations.length === 0)
+    errors.push({ at: 0, length: 0, says: 'Nothing is planned.', nearest: [] });
   return errors.length > 0 ? { ok: false, errors } : { ok: true, recipe: { kind: 'in turn', combinations } };
 }
 
@@ -48,7 +50,13 @@ export function matchRecipe(
   if (recipe.kind === 'free') return [];
   return recipe.combinations.map((combination, place) => {
     const planned = techniquesOf(combination);
-    return { planned, says: matchAttempts(planned, seen.filter((_, turn) => turn % recipe.combinations.length === place)) }; // prettier-ignore
+    return {
+      planned,
+      says: matchAttempts(
+        planned,
+        seen.filter((_, turn) => turn % recipe.combinations.length === place),
+      ),
+    };
   });
 }
 

@@ -31,7 +31,14 @@ function gridOf(k: number, n: number): number[] {
 }
 
 describe('fault rate', () => {
-  const cases = [[1, 10], [5, 10], [9, 10], [10, 100], [14, 24], [2, 40]] as const; // prettier-ignore
+  const cases = [
+    [1, 10],
+    [5, 10],
+    [9, 10],
+    [10, 100],
+    [14, 24],
+    [2, 40],
+  ] as const;
   for (const [k, n] of cases) {
     it(`of ${k} in ${n} leaves a twentieth of the Jeffreys posterior on either side`, () => {
       const rate = faultRate(tally(k, n));
@@ -164,9 +171,21 @@ describe('better or noise', () => {
 });
 
 describe('answers of a session', () => {
-  const row = (sessionId: string, heldOn: string, rung: number, counted: Tally, view: 'front' | 'lead-side' = 'lead-side'): TallyOfSession => ({
-    sessionId, heldOn, rung, view, technique: 'jab', checkpointId: 'gd.return-line', tally: counted,
-  }); // prettier-ignore
+  const row = (
+    sessionId: string,
+    heldOn: string,
+    rung: number,
+    counted: Tally,
+    view: 'front' | 'lead-side' = 'lead-side',
+  ): TallyOfSession => ({
+    sessionId,
+    heldOn,
+    rung,
+    view,
+    technique: 'jab',
+    checkpointId: 'gd.return-line',
+    tally: counted,
+  });
   const now = { id: 'c', heldOn: '2026-03-15', rung: 3 };
 
   it('compare with the last session at the same rung, not with a later or another one', () => {

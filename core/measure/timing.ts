@@ -8,9 +8,14 @@ import type { Measured } from './measured.ts';
  * carried through r = (home − contact) / (contact − launch) to first order, contact counting in both.
  */
 export function snapRatio(timeline: FrameTimeline, { launchFrame, contactFrame, homeFrame }: StrikeMoments): Measured {
-  const [launch, contact, home] = [launchFrame, contactFrame, homeFrame].map((frame) => timeOf(timeline, frame)) as [number, number, number]; // prettier-ignore
+  const [launch, contact, home] = [launchFrame, contactFrame, homeFrame].map((frame) => timeOf(timeline, frame)) as [
+    number,
+    number,
+    number,
+  ];
   const [out, back] = [contact - launch, home - contact];
-  if (out <= 0 || back <= 0) return { value: undefined, reason: 'Launch, contact and home lie on one frame: set them, or film at more frames a second.' }; // prettier-ignore
+  if (out <= 0 || back <= 0)
+    return { value: undefined, reason: 'Launch, contact and home lie on one frame: set them, or film at more frames a second.' };
   const value = back / out;
   const half = (frame: number): number => gapAt(timeline, frame) / 2;
   const doubt = Math.hypot(half(homeFrame) / out, (half(launchFrame) * value) / out, (half(contactFrame) * (1 + value)) / out);

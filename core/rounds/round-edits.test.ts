@@ -19,7 +19,11 @@ describe('rounds, moved by hand', () => {
     expect(withEdge(rounds, 'no such round', 'to', 5, duration)).to.deep.equal(rounds);
   });
   it('never overlap, wherever an edge is put', () => {
-    const anywhere = fc.record({ id: fc.constantFrom('a', 'b'), edge: fc.constantFrom('from' as const, 'to' as const), time: fc.integer({ min: -1e6, max: 1e6 }) }); // prettier-ignore
+    const anywhere = fc.record({
+      id: fc.constantFrom('a', 'b'),
+      edge: fc.constantFrom('from' as const, 'to' as const),
+      time: fc.integer({ min: -1e6, max: 1e6 }),
+    });
     fc.assert(
       fc.property(fc.array(anywhere, { maxLength: 12 }), (moves) => {
         const moved = moves.reduce((all, { id, edge, time }) => withEdge(all, id, edge, time, duration), rounds);

@@ -91,9 +91,15 @@ export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], g
     ) as Record<Third, number>,
     fade: enough
       ? {
-          level: meanDifference(first.map(({ level }) => level), last.map(({ level }) => level)),
-          snap: meanDifference(first.map(({ snap }) => snap), last.map(({ snap }) => snap)),
+          level: meanDifference(
+            first.map(({ level }) => level),
+            last.map(({ level }) => level),
+          ),
+          snap: meanDifference(
+            first.map(({ snap }) => snap),
+            last.map(({ snap }) => snap),
+          ),
         }
       : undefined,
-  }; // prettier-ignore
+  };
 }

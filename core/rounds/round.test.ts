@@ -31,11 +31,20 @@ describe('proposed rounds', () => {
     expect(proposedRounds(hits, rings, 155_000)).to.have.length(2);
   });
   it('tell the first pair that overlaps; touching is none', () => {
-    const [a, b] = [{ from: 0, to: 10 }, { from: 10, to: 20 }]; // prettier-ignore
+    const [a, b] = [
+      { from: 0, to: 10 },
+      { from: 10, to: 20 },
+    ];
     expect(overlapping([b, a])).to.equal(undefined);
     expect(overlapping([{ from: 5, to: 12 }, a])).to.deep.equal([a, { from: 5, to: 12 }]);
   });
   it('have three thirds', () => {
-    expect([0, 29, 30, 60, 90].map((time) => thirdOfRound({ from: 0, to: 90 }, time))).to.deep.equal(['first', 'first', 'middle', 'last', 'last']); // prettier-ignore
+    expect([0, 29, 30, 60, 90].map((time) => thirdOfRound({ from: 0, to: 90 }, time))).to.deep.equal([
+      'first',
+      'first',
+      'middle',
+      'last',
+      'last',
+    ]);
   });
 });

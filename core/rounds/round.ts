@@ -2,9 +2,19 @@ import type { Ms } from '../units.ts';
 import type { Ring } from '../sound/ring.ts';
 
 export const roundKinds = [
-  'heavy bag', 'long bag', 'fixed pole', 'uppercut bag', 'speed bag', 'reflex bag', 'focus mitts', 'Thai pads',
-  'kick shield', 'paddle', 'body shield', 'shadowboxing',
-] as const; // prettier-ignore
+  'heavy bag',
+  'long bag',
+  'fixed pole',
+  'uppercut bag',
+  'speed bag',
+  'reflex bag',
+  'focus mitts',
+  'Thai pads',
+  'kick shield',
+  'paddle',
+  'body shield',
+  'shadowboxing',
+] as const;
 export type RoundKind = (typeof roundKinds)[number];
 /** Somebody stands on the other side of these, and is looked at, too. */
 export const padKinds: readonly RoundKind[] = ['focus mitts', 'Thai pads', 'kick shield', 'paddle', 'body shield'];

@@ -17,7 +17,11 @@ export function soundOfWave(bytes: Uint8Array): Sound {
     const size = view.getUint32(at + 4, true);
     const content = at + 8;
     if (name(at) === 'fmt ') {
-      const [format, channels, bits] = [view.getUint16(content, true), view.getUint16(content + 2, true), view.getUint16(content + 14, true)]; // prettier-ignore
+      const [format, channels, bits] = [
+        view.getUint16(content, true),
+        view.getUint16(content + 2, true),
+        view.getUint16(content + 14, true),
+      ];
       if (format !== 1 || channels !== 1 || bits !== 16) throw new RangeError('Only mono sound of 16 bits can be read.');
       sampleRate = view.getUint32(content + 4, true);
     }

@@ -16,7 +16,8 @@ describe('movement in the picture', () => {
   const cells = motionColumns * motionRows;
   const timeline = timelineOf(Array.from({ length: 300 }, (_, n) => (n * 1000) / 60));
   const movement = new Uint8Array(cells * 300);
-  for (const frame of [60, 120, 200]) for (const near of [-2, -1, 0, 1, 2]) movement[(frame + near) * cells + 20] = 200 - 60 * Math.abs(near); // prettier-ignore
+  for (const frame of [60, 120, 200])
+    for (const near of [-2, -1, 0, 1, 2]) movement[(frame + near) * cells + 20] = 200 - 60 * Math.abs(near);
   it('has a peak where something moved fastest, and is never quite sure', () => {
     const peaks = findMotion(movement, timeline);
     expect(times(peaks).map((time) => Math.round((time * 60) / 1000))).to.deep.equal([60, 120, 200]);

@@ -103,7 +103,13 @@ function rowFor(
     ...(row.cue && { cues: [row.cue, ...shipped.cues] }),
   };
   const fixed = fixedFor(technique, row.checkpointId);
-  const found = bandFor(catalogue, technique, row, shipped, effects.flatMap(({ bands = [], adds = [] }) => [...bands, ...adds]).filter(about)); // prettier-ignore
+  const found = bandFor(
+    catalogue,
+    technique,
+    row,
+    shipped,
+    effects.flatMap(({ bands = [], adds = [] }) => [...bands, ...adds]).filter(about),
+  );
   const reported = !fixed && effects.some(({ reports = [] }) => reports.some(about));
   const band = found.band && fixed ? drawnIn(found.band, fixed) : found.band;
   return { checkpoint, ...found, band, reported, fixed: fixed?.says ?? '', ...seenFrom(checkpoint, judging) };

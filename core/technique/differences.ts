@@ -44,13 +44,18 @@ function inOrder(catalogue: Catalogue, technique: string): readonly EditedRow[] 
 function rowDifferences(before: readonly EditedRow[], after: readonly EditedRow[]): { checkpointId: string; says: string }[] {
   const was = new Map(before.map((row) => [row.checkpointId, row]));
   const is = new Map(after.map((row) => [row.checkpointId, row]));
-  const gone = before.filter(({ checkpointId }) => !is.has(checkpointId)).map(({ checkpointId }) => ({ checkpointId, says: 'taken out' })); // prettier-ignore
+  const gone = before
+    .filter(({ checkpointId }) => !is.has(checkpointId))
+    .map(({ checkpointId }) => ({ checkpointId, says: 'taken out' }));
   const changed = after.flatMap((row) => {
     const held = was.get(row.checkpointId);
     return (held ? rowChanges(held, row) : ['added']).map((says) => ({ checkpointId: row.checkpointId, says }));
   });
   const common = (rows: readonly EditedRow[], other: ReadonlyMap<string, unknown>): string =>
-    rows.filter(({ checkpointId }) => other.has(checkpointId)).map(({ checkpointId }) => checkpointId).join(); // prettier-ignore
+    rows
+      .filter(({ checkpointId }) => other.has(checkpointId))
+      .map(({ checkpointId }) => checkpointId)
+      .join();
   const moved = common(before, is) === common(after, was) ? [] : [{ checkpointId: '', says: 'another order' }];
   return [...gone, ...changed, ...moved];
 }
@@ -58,8 +63,12 @@ function rowDifferences(before: readonly EditedRow[], after: readonly EditedRow[
 function rowChanges(before: EditedRow, after: EditedRow): string[] {
   const said: string[] = [];
   if (Boolean(before.hidden) !== Boolean(after.hidden)) said.push(after.hidden ? 'hidden' : 'shown again');
-  for (const [key, what] of [['question', 'question'], ['clean', 'what clean is'], ['cue', 'cue']] as const)
-    if ((before[key] ?? '') !== (after[key] ?? '')) said.push(after[key] ? `${what}: “${after[key]}”` : `${what} as it ships`); // prettier-ignore
+  for (const [key, what] of [
+    ['question', 'question'],
+    ['clean', 'what clean is'],
+    ['cue', 'cue'],
+  ] as const)
+    if ((before[key] ?? '') !== (after[key] ?? '')) said.push(after[key] ? `${what}: “${after[key]}”` : `${what} as it ships`);
   if (!sameBand(before.band, after.band)) said.push(after.band ? `band: ${bandInWords(after.band)}` : 'band as it ships');
   return said;
 }
@@ -80,7 +89,8 @@ export function differencesOfSchools(
     const said: ChecklistDifference[] = [];
     const [oldName, newName] = [termOf(before, id) ?? name, termOf(after, id) ?? name];
     if (oldName !== newName) said.push({ technique: name, checkpoint: '', says: `called “${newName}”` });
-    for (const [key, { checkpoint }] of was) if (!is.has(key)) said.push({ technique: name, checkpoint: checkpoint.name, says: 'no longer looked at' }); // prettier-ignore
+    for (const [key, { checkpoint }] of was)
+      if (!is.has(key)) said.push({ technique: name, checkpoint: checkpoint.name, says: 'no longer looked at' });
     for (const [key, row] of is) {
       const held = was.get(key);
       const tell = (says: string): void => void said.push({ technique: name, checkpoint: row.checkpoint.name, says });

@@ -68,14 +68,29 @@ describe('a club’s own checklists', () => {
     ['a row twice', edits([...rows, rows[0]!]), `checklists.jab[${rows.length}].checkpointId`, 'twice'],
     ['nothing left to look at', edits(rows.slice(0, 1).map((row) => ({ ...row, hidden: true }))), 'checklists.jab', 'hidden'],
     ['a band the wrong way round', changed('sm.snap', { band: { clean: [2, 1], watch: [0, 3] } }), '.band', 'ends after'],
-    ['a locked elbow allowed', changed('sm.extension', { band: { clean: [165, 180], watch: [150, 185] } }), '.band', 'every school'],
+    [
+      'a locked elbow allowed',
+      changed('sm.extension', { band: { clean: [165, 180], watch: [150, 185] } }),
+      '.band',
+      'every school',
+    ],
     ['a bent wrist hidden', changed('sm.wrist', { hidden: true }), '.hidden', 'every school'],
-    ['an open end where one is fixed', changed('sm.wrist', { band: { clean: [-5, null], watch: [-9, null] } }), '.band', 'not above 18'],
+    [
+      'an open end where one is fixed',
+      changed('sm.wrist', { band: { clean: [-5, null], watch: [-9, null] } }),
+      '.band',
+      'not above 18',
+    ],
     ['an id that is ours', { ...noClubEdits, checkpoints: [{ ...own, id: 'st.width' }] }, 'checkpoints[0].id', 'own.'],
     ['an id twice', { ...noClubEdits, checkpoints: [own, own] }, 'checkpoints[1].id', 'twice'],
     ['a cause that is not there', { ...noClubEdits, checkpoints: [{ ...own, causes: ['x'] }] }, 'checkpoints[0].causes', '“x”'],
-    ['a technique of nothing', { ...noClubEdits, techniques: [{ ...technique, checkpoints: [] }] }, 'techniques[0].checkpoints', 'at least one'],
-  ]; // prettier-ignore
+    [
+      'a technique of nothing',
+      { ...noClubEdits, techniques: [{ ...technique, checkpoints: [] }] },
+      'techniques[0].checkpoints',
+      'at least one',
+    ],
+  ];
   for (const [name, of, place, says] of problems) {
     it(`tell the place of ${name}`, () => {
       const found = editProblems(of).find((problem) => problem.place.endsWith(place));

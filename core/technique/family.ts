@@ -28,7 +28,5 @@ export const severityNames: Record<Severity, string> = {
 };
 
 /** Where on the body the eye is, in walking order: feet first, what comes after last, the holder apart. */
-export const walkStops = [
-  'feet', 'hips', 'leg', 'striking hand', 'other hand', 'head', 'after', 'round', 'holder',
-] as const; // prettier-ignore
+export const walkStops = ['feet', 'hips', 'leg', 'striking hand', 'other hand', 'head', 'after', 'round', 'holder'] as const;
 export type WalkStop = (typeof walkStops)[number];

@@ -81,10 +81,19 @@ export function findInCatalogue(catalogue: Catalogue, typed: string, school: Sch
   };
   for (const { id, name, alsoSaid } of catalogue.techniques.values()) {
     const term = termOf(school, id);
-    look({ kind: 'technique', id, name: term ?? name }, [[name, 0], ...(term ? [[term, 0] as [string, number]] : []), ...alsoSaid.map((one): [string, number] => [one, 0.2])]); // prettier-ignore
+    look({ kind: 'technique', id, name: term ?? name }, [
+      [name, 0],
+      ...(term ? [[term, 0] as [string, number]] : []),
+      ...alsoSaid.map((one): [string, number] => [one, 0.2]),
+    ]);
   }
   for (const { id, name, faults, cues, question } of catalogue.checkpoints.values()) {
-    const texts: [string, number][] = [[name, 0.4], ...faults.map((one): [string, number] => [one, 0.6]), ...cues.map((one): [string, number] => [one, 0.8]), [question, 3]]; // prettier-ignore
+    const texts: [string, number][] = [
+      [name, 0.4],
+      ...faults.map((one): [string, number] => [one, 0.6]),
+      ...cues.map((one): [string, number] => [one, 0.8]),
+      [question, 3],
+    ];
     look({ kind: 'checkpoint', id, name }, texts);
   }
   return found.sort((a, b) => a.rank - b.rank || (a.name < b.name ? -1 : 1));

@@ -21,14 +21,24 @@ export const schoolStill = (checkpointId: string, switchId: string, choiceId: st
 const jabCross = ['cross', 'jab'] as const;
 /** What is taught as one and consists of others: their pictures of faults show its faults as well. */
 const partsShown: Readonly<Record<string, readonly string[]>> = {
-  'jab-cross-static': jabCross, 'jab-cross-step': jabCross, 'jab-cross-diagonal': jabCross, 'jab-cross-slip': jabCross,
-  'jab-cross-closed-side': jabCross, 'jab-cross-open-side': jabCross, 'jab-cross-back': jabCross, 'jab-cross-drive': jabCross,
-  'punch-step': ['jab', 'jab-cross-step'], 'in-and-out': [...jabCross, 'step-and-recover'],
-  'double-lead-hook': ['lead-hook', 'lead-body-hook'], 'alternating-round': ['rear-round', 'switch-round'],
+  'jab-cross-static': jabCross,
+  'jab-cross-step': jabCross,
+  'jab-cross-diagonal': jabCross,
+  'jab-cross-slip': jabCross,
+  'jab-cross-closed-side': jabCross,
+  'jab-cross-open-side': jabCross,
+  'jab-cross-back': jabCross,
+  'jab-cross-drive': jabCross,
+  'punch-step': ['jab', 'jab-cross-step'],
+  'in-and-out': [...jabCross, 'step-and-recover'],
+  'double-lead-hook': ['lead-hook', 'lead-body-hook'],
+  'alternating-round': ['rear-round', 'switch-round'],
   'uppercut-bag-set': ['rear-uppercut', 'lead-uppercut', 'lead-hook', 'rear-hook'],
-  'rope-trap': ['lead-hook', 'jab'], 'swing-shuffle': ['lead-hook', 'rear-hook'],
-  'pad-called': [...jabCross, 'lead-hook', 'holding'], 'pad-free': [...jabCross, 'slip', 'holding'],
-}; // prettier-ignore
+  'rope-trap': ['lead-hook', 'jab'],
+  'swing-shuffle': ['lead-hook', 'rear-hook'],
+  'pad-called': [...jabCross, 'lead-hook', 'holding'],
+  'pad-free': [...jabCross, 'slip', 'holding'],
+};
 
 /** Folder of the pictures of how somebody stands and holds the hands, whatever is thrown from it. */
 export const anyTechnique = 'any';

@@ -87,7 +87,9 @@ describe('measures', () => {
     );
     const bare = rows.filter(({ row }) => isMeasureId(row.checkpoint.measure) && !row.band);
     // Where the foot goes is told by the match-up and not by a number alone.
-    expect(bare.map(({ id, row }) => `${id} ${row.checkpoint.id}`).filter((name) => !name.includes('pv.outside-foot'))).to.deep.equal([]); // prettier-ignore
+    expect(
+      bare.map(({ id, row }) => `${id} ${row.checkpoint.id}`).filter((name) => !name.includes('pv.outside-foot')),
+    ).to.deep.equal([]);
   });
 
   it('judge a value by its band, ends included', () => {
@@ -221,8 +223,12 @@ describe('walk', () => {
 
   it('in short has the starred rows that can be seen, in walking order', () => {
     expect(ids(walkOf(checklist, new Set(usuallyStarred), false))).to.deep.equal([
-      'pv.rear-turn', 'sm.telegraph', 'sm.straight', 'gd.return-line', 'gd.other-hand',
-    ]); // prettier-ignore
+      'pv.rear-turn',
+      'sm.telegraph',
+      'sm.straight',
+      'gd.return-line',
+      'gd.other-hand',
+    ]);
   });
 
   it('in full has all that can be seen and nothing else', () => {

@@ -8,7 +8,14 @@ import { footwork } from './techniques/footwork.ts';
 import { hands } from './techniques/hands.ts';
 import { jabCrosses } from './techniques/jab-cross.ts';
 import { kicks } from './techniques/kicks.ts';
-import { checkpointLists, type Range, type Side, type TargetZone, type TechniqueKind, type TechniqueRow } from './techniques/row.ts'; // prettier-ignore
+import {
+  checkpointLists,
+  type Range,
+  type Side,
+  type TargetZone,
+  type TechniqueKind,
+  type TechniqueRow,
+} from './techniques/row.ts';
 
 export { followUpWithin } from './techniques/defence.ts';
 export { checkpointLists, targetZones, techniqueKindNames, techniqueKinds } from './techniques/row.ts';

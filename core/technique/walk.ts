@@ -3,9 +3,21 @@ import type { ChecklistRow } from './checklist.ts';
 
 /** Looked at by a coach who has starred nothing: few enough to be judged by hand on every strike. */
 export const usuallyStarred: readonly CheckpointId[] = [
-  'pv.rear-turn', 'pv.lead-turn', 'pv.support-turn', 'st.width', 'sm.telegraph', 'sm.straight', 'sm.hook-width', 'sm.uppercut-path',
-  'gd.return-line', 'gd.other-hand', 'gd.kick-hand', 'kk.return', 'ph.narrow', 'ph.head-clear',
-]; // prettier-ignore
+  'pv.rear-turn',
+  'pv.lead-turn',
+  'pv.support-turn',
+  'st.width',
+  'sm.telegraph',
+  'sm.straight',
+  'sm.hook-width',
+  'sm.uppercut-path',
+  'gd.return-line',
+  'gd.other-hand',
+  'gd.kick-hand',
+  'kk.return',
+  'ph.narrow',
+  'ph.head-clear',
+];
 
 /**
  * The rows of a walk: all that can be shown, or only the starred ones and those somebody is working on. In the whole walk the

@@ -149,20 +149,36 @@ describe('database', function () {
   });
 
   const holds: [what: string, statement: () => ReturnType<typeof sql>, constraint: RegExp][] = [
-    ['a second verdict that counts', () => sql`insert into observation (id, strike_id, checkpoint_id, subject, verdict, view, checklist_version, said_at)
-      select gen_random_uuid(), strike_id, checkpoint_id, subject, 'clean', view, 1, now() from observation limit 1`, /one_observation_counts/],
-    ['a strike that lands before it is launched', () => sql`update strike set launch_frame = contact_frame + 1`, /moments_in_order/],
+    [
+      'a second verdict that counts',
+      () => sql`insert into observation (id, strike_id, checkpoint_id, subject, verdict, view, checklist_version, said_at)
+      select gen_random_uuid(), strike_id, checkpoint_id, subject, 'clean', view, 1, now() from observation limit 1`,
+      /one_observation_counts/,
+    ],
+    [
+      'a strike that lands before it is launched',
+      () => sql`update strike set launch_frame = contact_frame + 1`,
+      /moments_in_order/,
+    ],
     ['a rung beyond the ladder', () => sql`update training_session set rung = 8`, /rung_on_ladder/],
     ['a film that is ready and has no frames', () => sql`update film set timeline = null`, /ready_means_playable/],
     ['progress of more than all', () => sql`update film_step set progress = 1.2`, /progress_is_a_share/],
     ['a strike of no film', () => sql`update strike set film_id = ${uuid()}`, /film/],
-    ['rounds that overlap', () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
-      select gen_random_uuid(), ${scene.filmId}::uuid, 'one', n, n + 1500, 'heavy bag', 'bell', false from generate_series(0, 1000, 1000) n`, /rounds_do_not_overlap/],
-    ['a round that ends before it begins', () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
-      values (gen_random_uuid(), ${scene.filmId}, 'one', 5, 4, 'heavy bag', 'bell', false)`, /round_lasts|range lower bound/],
+    [
+      'rounds that overlap',
+      () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
+      select gen_random_uuid(), ${scene.filmId}::uuid, 'one', n, n + 1500, 'heavy bag', 'bell', false from generate_series(0, 1000, 1000) n`,
+      /rounds_do_not_overlap/,
+    ],
+    [
+      'a round that ends before it begins',
+      () => sql`insert into round (id, film_id, name, starts_at, ends_at, kind, manner, proposed)
+      values (gen_random_uuid(), ${scene.filmId}, 'one', 5, 4, 'heavy bag', 'bell', false)`,
+      /round_lasts|range lower bound/,
+    ],
     ['a step that nobody works on', () => sql`update film_step set state = 'working', worker = null`, /work_has_a_worker/],
     ['two accounts with one address', () => sql`update account set email = 'same@club.example'`, /email/],
-  ]; // prettier-ignore
+  ];
   for (const [what, statement, constraint] of holds) {
     it(`does not hold ${what}`, async () => {
       const error = await server.services.db.execute(statement()).then(

@@ -8,7 +8,10 @@ import { callBook, school } from './schema/index.ts';
 export async function addReadyMade(db: Database): Promise<void> {
   for (const { id, ...book } of readyBooks) {
     const row = { ...book, ready: true };
-    await db.insert(callBook).values({ id, ...row }).onConflictDoUpdate({ target: callBook.id, set: row }); // prettier-ignore
+    await db
+      .insert(callBook)
+      .values({ id, ...row })
+      .onConflictDoUpdate({ target: callBook.id, set: row });
   }
   const chosen = await db
     .select({ id: school.id })

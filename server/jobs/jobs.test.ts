@@ -50,10 +50,13 @@ describe('workers', function () {
   function startWorker(): ChildProcess {
     const { home, databaseUrl } = server.services.settings;
     const environment = { ...process.env, WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_LOG: 'silent' };
-    const worker = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'worker.ts')], { env: environment, stdio: 'inherit' });
+    const worker = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'worker.ts')], {
+      env: environment,
+      stdio: 'inherit',
+    });
     workers.push(worker);
     return worker;
-  } // prettier-ignore
+  }
   async function killed(worker: ChildProcess, signal: NodeJS.Signals): Promise<void> {
     if (worker.exitCode !== null || worker.signalCode !== null) return;
     const exit = once(worker, 'exit');
@@ -70,7 +73,25 @@ describe('workers', function () {
 
   /** A film whose review copy takes some seconds. */
   const longFilm = (path: string) =>
-    ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=640x480:r=30:d=10,noise=alls=7:allf=t', '-f', 'lavfi', '-i', 'sine=f=300:d=10', '-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path); // prettier-ignore
+    ffmpeg(
+      '-f',
+      'lavfi',
+      '-i',
+      'testsrc2=s=640x480:r=30:d=10,noise=alls=7:allf=t',
+      '-f',
+      'lavfi',
+      '-i',
+      'sine=f=300:d=10',
+      '-c:v',
+      'libx264',
+      '-preset',
+      'ultrafast',
+      '-pix_fmt',
+      'yuv420p',
+      '-c:a',
+      'aac',
+      path,
+    );
   async function queued(make: (path: string) => Promise<unknown>): Promise<string> {
     const { db, storage, queue } = server.services;
     const id = uuid();
@@ -97,10 +118,13 @@ describe('workers', function () {
     const done = await until(filmId, over);
     expect(done.state).to.equal('ready');
     expect(done.steps.map(({ state }) => state)).to.deep.equal(importSteps.map(() => 'done'));
-    const attempts = await server.services.db.select({ attempts: filmStep.attempts, step: filmStep.step }).from(filmStep).where(eq(filmStep.filmId, filmId));
+    const attempts = await server.services.db
+      .select({ attempts: filmStep.attempts, step: filmStep.step })
+      .from(filmStep)
+      .where(eq(filmStep.filmId, filmId));
     expect(attempts.find(({ step }) => step === 'review-copy')!.attempts).to.equal(2);
     expect(attempts.find(({ step }) => step === 'probe')!.attempts).to.equal(1);
-  }); // prettier-ignore
+  });
 
   it('a worker that is told to end gives its step back at once', async () => {
     const worker = startWorker();
@@ -131,22 +155,32 @@ describe('workers', function () {
     startWorker();
     startWorker();
     for (const filmId of films) expect((await until(filmId, over)).state).to.equal('ready');
-    const rows = await server.services.db.select().from(filmStep).where(sql`${filmStep.filmId} in ${films}`);
+    const rows = await server.services.db
+      .select()
+      .from(filmStep)
+      .where(sql`${filmStep.filmId} in ${films}`);
     expect(new Set(rows.map(({ attempts }) => attempts))).to.deep.equal(new Set([1]));
     expect(new Set(rows.map(({ worker }) => worker)).size).to.equal(2);
-  }); // prettier-ignore
+  });
 
   it('a step that breaks off three times is given up, in words; the review goes on without it', async () => {
     const { db, storage, settings } = server.services;
     const filmId = await queued((path) => blows(3, 0, path));
-    const lame = { ...storage, keep: (path: string, id: string, file: Parameters<typeof storage.keep>[2]) => (file === 'strip.jpg' ? Promise.reject(new Error('disk full')) : storage.keep(path, id, file)) }; // prettier-ignore
+    const lame = {
+      ...storage,
+      keep: (path: string, id: string, file: Parameters<typeof storage.keep>[2]) =>
+        file === 'strip.jpg' ? Promise.reject(new Error('disk full')) : storage.keep(path, id, file),
+    };
     const work = () => workOnFilm({ db, storage: lame, home: settings.home, worker: 'lame' }, filmId, true);
     for (const attempt of [1, 2]) {
       await work().then(
         () => expect.fail(`attempt ${attempt} should have been thrown on, so that the queue tries again`),
         (error: Error) => expect(error.message).to.equal('disk full'),
       );
-      expect(stepOf(await shown(filmId), 'film-strip')).to.deep.include({ state: 'waiting', reason: 'It broke off and is tried again.' }); // prettier-ignore
+      expect(stepOf(await shown(filmId), 'film-strip')).to.deep.include({
+        state: 'waiting',
+        reason: 'It broke off and is tried again.',
+      });
     }
     await work();
     const film = await shown(filmId);

@@ -26,7 +26,14 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
   boss.on('error', onError);
   await alone(pool, async () => {
     await boss.start();
-    await boss.createQueue(importQueue, { name: importQueue, policy: 'short', retryLimit: 2, retryDelay: 2, retryBackoff: true, expireInHours: 12 }); // prettier-ignore
+    await boss.createQueue(importQueue, {
+      name: importQueue,
+      policy: 'short',
+      retryLimit: 2,
+      retryDelay: 2,
+      retryBackoff: true,
+      expireInHours: 12,
+    });
   });
   return {
     async importFilm(filmId, part = 'review') {

@@ -20,7 +20,13 @@ export async function rescue(db: Database, queue: Queue): Promise<number> {
     .where(and(eq(filmStep.state, 'working'), lt(filmStep.touchedAt, sql`now() - ${deadAfter}`)))
     .returning({ filmId: filmStep.filmId, step: filmStep.step, attempts: filmStep.attempts });
   for (const { filmId, step, attempts } of broken) {
-    if (attempts >= mostAttempts) await giveUp(db, filmId, step, `It broke off ${mostAttempts} times, each time with its worker. The original is safe; try again.`); // prettier-ignore
+    if (attempts >= mostAttempts)
+      await giveUp(
+        db,
+        filmId,
+        step,
+        `It broke off ${mostAttempts} times, each time with its worker. The original is safe; try again.`,
+      );
   }
   const forgotten = await db
     .update(filmStep)

@@ -88,14 +88,25 @@ const draftsOf = ({ home, worker }: ImportServices, filmId: string): string => j
 async function claim({ db, worker }: ImportServices, filmId: string, step: ImportStep): Promise<boolean> {
   const taken = await db
     .update(filmStep)
-    .set({ state: 'working', worker, attempts: sql`${filmStep.attempts} + 1`, progress: 0, reason: null, startedAt: sql`now()`, touchedAt: sql`now()` })
+    .set({
+      state: 'working',
+      worker,
+      attempts: sql`${filmStep.attempts} + 1`,
+      progress: 0,
+      reason: null,
+      startedAt: sql`now()`,
+      touchedAt: sql`now()`,
+    })
     .where(and(isStep(filmId, step), eq(filmStep.state, 'waiting')))
     .returning({ step: filmStep.step });
   if (taken.length > 0 && importRules[step].essential) {
-    await db.update(film).set({ state: 'working' }).where(and(eq(film.id, filmId), eq(film.state, 'waiting')));
+    await db
+      .update(film)
+      .set({ state: 'working' })
+      .where(and(eq(film.id, filmId), eq(film.state, 'waiting')));
   }
   return taken.length > 0;
-} // prettier-ignore
+}
 
 async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
   const { db, storage, worker, ending } = services;
@@ -153,7 +164,10 @@ async function failed(
   if (error instanceof Stopped) {
     // Stopped by a coach: the rows say so already. By the end of this worker: the next one begins the step again.
     if (ending?.aborted) {
-      await db.update(filmStep).set({ state: 'waiting', attempts: sql`${filmStep.attempts} - 1` }).where(mine); // prettier-ignore
+      await db
+        .update(filmStep)
+        .set({ state: 'waiting', attempts: sql`${filmStep.attempts} - 1` })
+        .where(mine);
     }
     throw error;
   }
@@ -161,7 +175,10 @@ async function failed(
   const [row] = await db.select({ attempts: filmStep.attempts }).from(filmStep).where(mine);
   if (!row) throw error;
   if (!known && row.attempts < mostAttempts) {
-    await db.update(filmStep).set({ state: 'waiting', reason: 'It broke off and is tried again.', touchedAt: sql`now()` }).where(mine); // prettier-ignore
+    await db
+      .update(filmStep)
+      .set({ state: 'waiting', reason: 'It broke off and is tried again.', touchedAt: sql`now()` })
+      .where(mine);
     throw error;
   }
   await giveUp(db, filmId, step, known ? error.message : `It broke off ${mostAttempts} times. The original is safe; try again.`);

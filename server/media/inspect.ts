@@ -44,10 +44,23 @@ export const stripHeight = 54;
 export async function makeFilmStrip(film: string, strip: string, duration: number): Promise<void> {
   const every = duration / 1000 / stripPictures;
   await runMedia('ffmpeg', [
-    '-y', '-skip_frame', 'nokey', '-i', film, '-map', '0:v:0',
-    '-vf', `fps=fps=${1 / every}:round=up:start_time=0,scale=-2:${stripHeight},tpad=stop_mode=clone:stop=${stripPictures},tile=${stripPictures}x1`,
-    '-frames:v', '1', '-q:v', '5', '-f', 'image2', strip,
-  ]); // prettier-ignore
+    '-y',
+    '-skip_frame',
+    'nokey',
+    '-i',
+    film,
+    '-map',
+    '0:v:0',
+    '-vf',
+    `fps=fps=${1 / every}:round=up:start_time=0,scale=-2:${stripHeight},tpad=stop_mode=clone:stop=${stripPictures},tile=${stripPictures}x1`,
+    '-frames:v',
+    '1',
+    '-q:v',
+    '5',
+    '-f',
+    'image2',
+    strip,
+  ]);
 }
 
 /**
@@ -58,11 +71,25 @@ export async function writeSound(film: string, wave: string, firstFrameAt: numbe
   await runMedia(
     'ffmpeg',
     [
-      '-y', '-i', film, '-map', '0:a:0', '-af', `aresample=async=1:first_pts=0,atrim=start=${firstFrameAt / 1000}`,
-      '-ac', '1', '-ar', String(listeningRate), '-c:a', 'pcm_s16le', '-f', 'wav', wave,
+      '-y',
+      '-i',
+      film,
+      '-map',
+      '0:a:0',
+      '-af',
+      `aresample=async=1:first_pts=0,atrim=start=${firstFrameAt / 1000}`,
+      '-ac',
+      '1',
+      '-ar',
+      String(listeningRate),
+      '-c:a',
+      'pcm_s16le',
+      '-f',
+      'wav',
+      wave,
     ],
     { signal },
-  ); // prettier-ignore
+  );
 }
 
 /** Each picture's brightness, `width` × `height`, row by row, in order of showing. */
@@ -77,8 +104,17 @@ export async function eachPicture(
   await runMedia(
     'ffmpeg',
     [
-      '-i', film, '-map', '0:v:0', '-fps_mode', 'passthrough',
-      '-vf', `scale=${width}:${height}:flags=area,format=gray`, '-f', 'rawvideo', '-',
+      '-i',
+      film,
+      '-map',
+      '0:v:0',
+      '-fps_mode',
+      'passthrough',
+      '-vf',
+      `scale=${width}:${height}:flags=area,format=gray`,
+      '-f',
+      'rawvideo',
+      '-',
     ],
     {
       signal,
@@ -89,5 +125,5 @@ export async function eachPicture(
         rest = rest.subarray(from);
       },
     },
-  ); // prettier-ignore
+  );
 }

@@ -8,12 +8,35 @@ export const longestSide = 1280;
  * (passthrough: phones record at a varying rate), a key frame every 15 so that any frame is near, no B-frames.
  */
 export const reviewPicture = [
-  '-fps_mode', 'passthrough', '-enc_time_base', '-1',
-  '-vf', `scale='if(gte(iw,ih),min(${longestSide},iw),-2)':'if(gte(iw,ih),-2,min(${longestSide},ih))',scale=trunc(iw/2)*2:trunc(ih/2)*2,setsar=1`,
-  '-c:v', 'libx264', '-preset', 'veryfast', '-crf', '23', '-profile:v', 'high', '-pix_fmt', 'yuv420p',
-  '-g', '15', '-keyint_min', '15', '-sc_threshold', '0', '-bf', '0',
-  '-movflags', '+faststart', '-video_track_timescale', '90000',
-]; // prettier-ignore
+  '-fps_mode',
+  'passthrough',
+  '-enc_time_base',
+  '-1',
+  '-vf',
+  `scale='if(gte(iw,ih),min(${longestSide},iw),-2)':'if(gte(iw,ih),-2,min(${longestSide},ih))',scale=trunc(iw/2)*2:trunc(ih/2)*2,setsar=1`,
+  '-c:v',
+  'libx264',
+  '-preset',
+  'veryfast',
+  '-crf',
+  '23',
+  '-profile:v',
+  'high',
+  '-pix_fmt',
+  'yuv420p',
+  '-g',
+  '15',
+  '-keyint_min',
+  '15',
+  '-sc_threshold',
+  '0',
+  '-bf',
+  '0',
+  '-movflags',
+  '+faststart',
+  '-video_track_timescale',
+  '90000',
+];
 
 /** Sample rate of the sound that is kept for finding hits. */
 export const listeningRate = 16_000;

@@ -55,7 +55,12 @@ describe('a club whose films lie in an S3 store', function () {
       (await readdir(join(folder, 's3'), { recursive: true })).filter((name) => name.includes(film.id));
     expect(await kept()).to.not.deep.equal([]);
     const onDisk = join(server.services.settings.home, filmsFolder, film.id, 'film.mp4');
-    expect(await access(onDisk).then(() => true, () => false)).to.equal(false); // prettier-ignore
+    expect(
+      await access(onDisk).then(
+        () => true,
+        () => false,
+      ),
+    ).to.equal(false);
     expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(204);
     expect((await coach.fetch(path)).status).to.equal(404);
   });

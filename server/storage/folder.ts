@@ -25,7 +25,11 @@ export function folderStorage(home: string): Storage {
     },
     letGo: () => Promise.resolve(),
     read: (filmId, file, range) => Promise.resolve(createReadStream(pathOf(filmId, file), range)),
-    bytes: (filmId, file) => stat(pathOf(filmId, file)).then(({ size }) => size, () => undefined), // prettier-ignore
+    bytes: (filmId, file) =>
+      stat(pathOf(filmId, file)).then(
+        ({ size }) => size,
+        () => undefined,
+      ),
     remove: (filmId) => rm(join(root, filmId), { recursive: true, force: true }),
     async check() {
       await mkdir(root, { recursive: true });

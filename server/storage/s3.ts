@@ -1,4 +1,12 @@
-import { DeleteObjectsCommand, GetObjectCommand, HeadBucketCommand, HeadObjectCommand, ListObjectsV2Command, NotFound, S3Client } from '@aws-sdk/client-s3'; // prettier-ignore
+import {
+  DeleteObjectsCommand,
+  GetObjectCommand,
+  HeadBucketCommand,
+  HeadObjectCommand,
+  ListObjectsV2Command,
+  NotFound,
+  S3Client,
+} from '@aws-sdk/client-s3';
 import { Upload } from '@aws-sdk/lib-storage';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdir, rename, rm, stat } from 'node:fs/promises';
@@ -56,7 +64,10 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
     },
     async bring(filmId, file) {
       const copy = copyOf(filmId, file);
-      const held = await stat(copy).then(({ size }) => size, () => undefined); // prettier-ignore
+      const held = await stat(copy).then(
+        ({ size }) => size,
+        () => undefined,
+      );
       if (held !== undefined && held === (await bytes(filmId, file))) return copy;
       await mkdir(dirname(copy), { recursive: true });
       const part = `${copy}.part`;

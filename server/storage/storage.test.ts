@@ -9,7 +9,10 @@ import { s3Storage } from './s3.ts';
 import { filmsFolder, sha256Of, type Storage } from './storage.ts';
 
 /** Each kind of storage on fresh ground, and how to make it unusable. */
-const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakIt: () => Promise<void>; end: () => Promise<void> }>> = {
+const kinds: Record<
+  string,
+  (home: string) => Promise<{ storage: Storage; breakIt: () => Promise<void>; end: () => Promise<void> }>
+> = {
   'a folder': async (home) => ({
     storage: folderStorage(home),
     async breakIt() {
@@ -22,7 +25,7 @@ const kinds: Record<string, (home: string) => Promise<{ storage: Storage; breakI
     const { settings, stop } = await startS3(home);
     return { storage: s3Storage(settings, home), breakIt: stop, end: stop };
   },
-}; // prettier-ignore
+};
 
 for (const [kind, make] of Object.entries(kinds)) {
   describe(`storage in ${kind}`, () => {

@@ -105,10 +105,17 @@ export const badFilms: Record<string, { make: Maker; reason: RegExp }> = {
 export const blows = (seconds: number, wait: number, path: string, phase = 'mod(t,0.8)'): Promise<unknown> =>
   ffmpeg(
     ...pattern(seconds, '160x120'),
-    '-itsoffset', String(wait), '-f', 'lavfi',
-    '-i', `aevalsrc='0.9*(random(0)-0.5)*exp(-60*${phase})*gte(t,1.6)':d=${seconds - wait}:s=48000`,
-    ...h264, '-c:a', 'aac', path,
-  ); // prettier-ignore
+    '-itsoffset',
+    String(wait),
+    '-f',
+    'lavfi',
+    '-i',
+    `aevalsrc='0.9*(random(0)-0.5)*exp(-60*${phase})*gte(t,1.6)':d=${seconds - wait}:s=48000`,
+    ...h264,
+    '-c:a',
+    'aac',
+    path,
+  );
 
 /** A film whose index is at the front and whose end is missing: what is there can still be used. */
 export const brokenOff: Maker = async (path) => {
@@ -130,7 +137,10 @@ export async function timesShown(path: string): Promise<number[]> {
     path,
   ];
   const { stdout } = await run('ffprobe', words);
-  return stdout.split('\n').filter(Boolean).map((line) => Number.parseFloat(line) * 1000); // prettier-ignore
+  return stdout
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => Number.parseFloat(line) * 1000);
 }
 
 /** A folder’s film by its name, made at first need. */

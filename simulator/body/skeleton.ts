@@ -17,17 +17,53 @@ const ankleOverBall = { up: 0.055, back: 0.115 };
 const ballHeight = 0.03;
 
 export const jointNames = [
-  'nose', 'leftEye', 'rightEye', 'leftEar', 'rightEar', 'chin', 'crown',
-  'leftShoulder', 'rightShoulder', 'leftElbow', 'rightElbow', 'leftWrist', 'rightWrist', 'leftKnuckles', 'rightKnuckles',
-  'leftHip', 'rightHip', 'leftKnee', 'rightKnee', 'leftAnkle', 'rightAnkle', 'leftHeel', 'rightHeel', 'leftToe', 'rightToe',
-] as const; // prettier-ignore
+  'nose',
+  'leftEye',
+  'rightEye',
+  'leftEar',
+  'rightEar',
+  'chin',
+  'crown',
+  'leftShoulder',
+  'rightShoulder',
+  'leftElbow',
+  'rightElbow',
+  'leftWrist',
+  'rightWrist',
+  'leftKnuckles',
+  'rightKnuckles',
+  'leftHip',
+  'rightHip',
+  'leftKnee',
+  'rightKnee',
+  'leftAnkle',
+  'rightAnkle',
+  'leftHeel',
+  'rightHeel',
+  'leftToe',
+  'rightToe',
+] as const;
 export type JointName = (typeof jointNames)[number];
 
 export const boneNames = [
-  'pelvis', 'waist', 'chest', 'neck', 'head',
-  'leftUpperArm', 'leftForearm', 'leftHand', 'rightUpperArm', 'rightForearm', 'rightHand',
-  'leftThigh', 'leftShin', 'leftFoot', 'rightThigh', 'rightShin', 'rightFoot',
-] as const; // prettier-ignore
+  'pelvis',
+  'waist',
+  'chest',
+  'neck',
+  'head',
+  'leftUpperArm',
+  'leftForearm',
+  'leftHand',
+  'rightUpperArm',
+  'rightForearm',
+  'rightHand',
+  'leftThigh',
+  'leftShin',
+  'leftFoot',
+  'rightThigh',
+  'rightShin',
+  'rightFoot',
+] as const;
 export type BoneName = (typeof boneNames)[number];
 
 /** A solved body: joints in metres in the room, and where every bone lies (for skinning). */
@@ -144,16 +180,19 @@ export function solve(pose: Pose, stance: Stance = 'orthodox', stature = referen
     ['lead', 1, 'left'],
     ['rear', -1, 'right'],
   ] as const) {
-    // prettier-ignore
     joints[`${name}Eye`] = placed(head, headTurn, side * 0.032, 0.006, 0.085);
     joints[`${name}Ear`] = placed(head, headTurn, side * 0.077, -0.008, 0);
-    const shoulder = placed(
-      shoulders, chestTurn, side * shoulderHalf, pose[`${which}Shoulder.y`], pose[`${which}Shoulder.z`],
-    ); // prettier-ignore
-    const hand = new Vector3(pose[`${which}Hand.x`], pose[`${which}Hand.y`], pose[`${which}Hand.z`]).applyQuaternion(facingTurn).add(travel); // prettier-ignore
+    const shoulder = placed(shoulders, chestTurn, side * shoulderHalf, pose[`${which}Shoulder.y`], pose[`${which}Shoulder.z`]);
+    const hand = new Vector3(pose[`${which}Hand.x`], pose[`${which}Hand.y`], pose[`${which}Hand.z`])
+      .applyQuaternion(facingTurn)
+      .add(travel);
     const elbowPole = new Vector3(side * pose[`${which}Elbow.out`], -1, pose[`${which}Elbow.fore`]).applyQuaternion(facingTurn);
     const arm = twoBones(shoulder, hand, upperArm, forearm, elbowPole);
-    const fistLine = arm.end.clone().sub(arm.middle).normalize().applyAxisAngle(arm.hinge, pose[`${which}Hand.bend`] * radians); // prettier-ignore
+    const fistLine = arm.end
+      .clone()
+      .sub(arm.middle)
+      .normalize()
+      .applyAxisAngle(arm.hinge, pose[`${which}Hand.bend`] * radians);
     joints[`${name}Shoulder`] = shoulder;
     joints[`${name}Elbow`] = arm.middle;
     joints[`${name}Wrist`] = arm.end;
@@ -212,9 +251,28 @@ export function jointAngle(first: Vector3, middle: Vector3, last: Vector3): numb
 /** A pose with the arms away from the body and everything half bent: the mesh is cut in it, so that skin stretches least. */
 export const bindPose: Pose = {
   ...baseStance,
-  'pelvis.yaw': 0, 'pelvis.pitch': 0, 'chest.yaw': 0, 'chest.pitch': 0, 'head.yaw': 0, 'head.pitch': 0, 'pelvis.x': 0, 'pelvis.z': 0,
-  'leadHand.x': 0.5, 'leadHand.y': 1.16, 'leadHand.z': 0.3, 'rearHand.x': -0.5, 'rearHand.y': 1.16, 'rearHand.z': 0.3,
-  'leadElbow.out': 0.9, 'rearElbow.out': 0.9,
-  'leadFoot.x': 0.2, 'leadFoot.z': 0.12, 'leadFoot.yaw': 8, 'leadFoot.pitch': 0,
-  'rearFoot.x': -0.2, 'rearFoot.z': 0.12, 'rearFoot.yaw': -8, 'rearFoot.pitch': 0,
-}; // prettier-ignore
+  'pelvis.yaw': 0,
+  'pelvis.pitch': 0,
+  'chest.yaw': 0,
+  'chest.pitch': 0,
+  'head.yaw': 0,
+  'head.pitch': 0,
+  'pelvis.x': 0,
+  'pelvis.z': 0,
+  'leadHand.x': 0.5,
+  'leadHand.y': 1.16,
+  'leadHand.z': 0.3,
+  'rearHand.x': -0.5,
+  'rearHand.y': 1.16,
+  'rearHand.z': 0.3,
+  'leadElbow.out': 0.9,
+  'rearElbow.out': 0.9,
+  'leadFoot.x': 0.2,
+  'leadFoot.z': 0.12,
+  'leadFoot.yaw': 8,
+  'leadFoot.pitch': 0,
+  'rearFoot.x': -0.2,
+  'rearFoot.z': 0.12,
+  'rearFoot.yaw': -8,
+  'rearFoot.pitch': 0,
+};

@@ -64,7 +64,9 @@ describe('somebody who holds', () => {
     const headZ = ({ round, contact }: ReturnType<typeof at>): number => round.holder!.bodyAt(contact).joints.nose.z;
     expect(headZ(at()) - headZ(at('head-behind-pads'))).to.be.above(0.1);
     const given = ({ round, contact }: ReturnType<typeof at>): number => {
-      const [before, after] = [contact, contact + 0.06].map((seconds) => Math.min(...round.holder!.padsAt(seconds).map(({ position }) => position.z))); // prettier-ignore
+      const [before, after] = [contact, contact + 0.06].map((seconds) =>
+        Math.min(...round.holder!.padsAt(seconds).map(({ position }) => position.z)),
+      );
       return after! - before!;
     };
     expect(given(at('pads-loose'))).to.be.above(given(at()) * 1.5);

@@ -67,15 +67,26 @@ export function holdFor(
       if (!limb) return [];
       const striking: BodySide = (limb === 'lead') !== southpaw ? 'left' : 'right';
       const body = bodyAt(part.contact);
-      const point = part.model.kind === 'kick' ? meetingPoint(body, striking, part.model) : gloveFront(body, striking, part.model.kind === 'hand' ? part.model.meets : 'glove');
+      const point =
+        part.model.kind === 'kick'
+          ? meetingPoint(body, striking, part.model)
+          : gloveFront(body, striking, part.model.kind === 'hand' ? part.model.meets : 'glove');
       const from = striking === 'left' ? 1 : -1;
       const normal = normalFor(part, from);
       const tilted = strengthOf(held, 'pads-tilted');
       if (tilted > 0) normal.add(new Vector3(0, 0.9 * tilted, 0)).normalize();
       // A kick is taken with both pads; a strike with the hand on the side that it comes from, which is the holder's other one.
-      return [{ side: part.model.kind === 'kick' ? 'both' : striking === 'left' ? 'right' : 'left', contact: part.contact, point, normal, faults: held }];
+      return [
+        {
+          side: part.model.kind === 'kick' ? 'both' : striking === 'left' ? 'right' : 'left',
+          contact: part.contact,
+          point,
+          normal,
+          faults: held,
+        },
+      ];
     }),
-  ); // prettier-ignore
+  );
 
   const nearest = (side: BodySide, seconds: number): { hold: Hold; amount: number } | undefined => {
     let best: { hold: Hold; amount: number } | undefined;
@@ -110,7 +121,12 @@ export function holdFor(
     addChange(pose, { 'pelvis.yaw': 16, 'chest.yaw': 22 }, 1);
     for (const hold of holds) {
       const behind = strengthOf(hold.faults, 'head-behind-pads');
-      if (behind > 0 && Math.abs(hold.contact - seconds) < 0.5) addChange(pose, { 'pelvis.z': 0.16 * behind, 'chest.pitch': 16 * behind, 'head.pitch': -8 * behind }, amountAt(hold, seconds)); // prettier-ignore
+      if (behind > 0 && Math.abs(hold.contact - seconds) < 0.5)
+        addChange(
+          pose,
+          { 'pelvis.z': 0.16 * behind, 'chest.pitch': 16 * behind, 'head.pitch': -8 * behind },
+          amountAt(hold, seconds),
+        );
     }
     for (const side of ['left', 'right'] as const) {
       const { face, normal } = faceAt(side, seconds);

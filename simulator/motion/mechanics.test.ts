@@ -19,22 +19,36 @@ const between = (a: number, b: number): number => Math.abs(((((a - b + 180) % 36
 const limits: Record<string, { of(joints: Joints): number; within: [number, number] }> = {
   ...Object.fromEntries(
     sides.flatMap((side) => [
-      [`${side} knee`, { of: (j: Joints) => jointAngle(j[`${side}Hip`], j[`${side}Knee`], j[`${side}Ankle`]), within: [27.5, 180] }],
-      [`${side} elbow`, { of: (j: Joints) => jointAngle(j[`${side}Shoulder`], j[`${side}Elbow`], j[`${side}Wrist`]), within: [27.5, 180] }],
-      [`${side} wrist`, { of: (j: Joints) => 180 - jointAngle(j[`${side}Elbow`], j[`${side}Wrist`], j[`${side}Knuckles`]), within: [0, 70] }],
+      [
+        `${side} knee`,
+        { of: (j: Joints) => jointAngle(j[`${side}Hip`], j[`${side}Knee`], j[`${side}Ankle`]), within: [27.5, 180] },
+      ],
+      [
+        `${side} elbow`,
+        { of: (j: Joints) => jointAngle(j[`${side}Shoulder`], j[`${side}Elbow`], j[`${side}Wrist`]), within: [27.5, 180] },
+      ],
+      [
+        `${side} wrist`,
+        { of: (j: Joints) => 180 - jointAngle(j[`${side}Elbow`], j[`${side}Wrist`], j[`${side}Knuckles`]), within: [0, 70] },
+      ],
     ]),
   ),
   trunk: { of: (j) => between(heading(j, 'Shoulder'), heading(j, 'Hip')), within: [0, 60] },
-}; // prettier-ignore
+};
 
 const roundOf = (technique: Thrown, faults: { fault: string; strength: number }[] = []): Performance =>
   perform(
     scene({
       station: usualStation(technique),
-      work: [{ strikes: isBeat(technique) ? Array.from({ length: 6 }, () => technique) : [technique], times: isMove(technique) ? 4 : 2 }],
+      work: [
+        {
+          strikes: isBeat(technique) ? Array.from({ length: 6 }, () => technique) : [technique],
+          times: isMove(technique) ? 4 : 2,
+        },
+      ],
       faults: faults.map(({ fault, strength }) => ({ fault, strike: technique, share: 1, strength: [strength, strength] })),
     }),
-  ); // prettier-ignore
+  );
 const moments = ({ seconds }: Performance): number[] =>
   Array.from({ length: Math.floor(seconds * 50) }, (_, index) => index / 50);
 
@@ -45,11 +59,15 @@ describe('mechanics of everything that is thrown', () => {
       let last: Joints | undefined;
       for (const seconds of moments(round)) {
         const { joints } = round.bodyAt(seconds);
-        for (const [name, { of, within }] of Object.entries(limits)) expect(of(joints), `${name} at ${seconds}`).to.be.within(...within); // prettier-ignore
+        for (const [name, { of, within }] of Object.entries(limits))
+          expect(of(joints), `${name} at ${seconds}`).to.be.within(...within);
         for (const side of sides)
-          for (const part of ['Toe', 'Heel', 'Knee', 'Wrist'] as const) expect(joints[`${side}${part}`].y, `${side} ${part} at ${seconds}`).to.be.above(-0.035); // prettier-ignore
+          for (const part of ['Toe', 'Heel', 'Knee', 'Wrist'] as const)
+            expect(joints[`${side}${part}`].y, `${side} ${part} at ${seconds}`).to.be.above(-0.035);
         // A fist and a kicking foot are the fastest there are: about 14 metres a second.
-        if (last) for (const name of ['nose', 'leftHip', 'leftWrist', 'rightAnkle'] as const) expect(joints[name].distanceTo(last[name]), `${name} at ${seconds}`).to.be.below(0.3); // prettier-ignore
+        if (last)
+          for (const name of ['nose', 'leftHip', 'leftWrist', 'rightAnkle'] as const)
+            expect(joints[name].distanceTo(last[name]), `${name} at ${seconds}`).to.be.below(0.3);
         last = joints;
       }
     });
@@ -77,7 +95,8 @@ describe('mechanics of everything that is thrown', () => {
   it('throws everything that the catalogue has, but for holding', () => {
     const ids = [...shippedCatalogue.techniques.keys()].filter((id) => id !== 'holding');
     expect(everythingThrown).to.have.members(ids);
-    for (const technique of everythingThrown) for (const part of partsOf(technique)) expect(techniqueIn(shippedCatalogue, part).id).to.equal(part); // prettier-ignore
+    for (const technique of everythingThrown)
+      for (const part of partsOf(technique)) expect(techniqueIn(shippedCatalogue, part).id).to.equal(part);
   });
 
   it('a series is launched with its first part and home with its last, and every hit of it is heard', () => {
@@ -101,7 +120,11 @@ describe('mechanics of everything that is thrown', () => {
   it('the same fault is the same in both stances', () => {
     for (const { id, of } of faultModels) {
       const [technique] = of;
-      const change = { station: usualStation(technique!), work: [{ strikes: [technique!], times: 1 }], faults: [{ fault: id, strike: technique!, share: 1, strength: [1, 1] as [number, number] }] }; // prettier-ignore
+      const change = {
+        station: usualStation(technique!),
+        work: [{ strikes: [technique!], times: 1 }],
+        faults: [{ fault: id, strike: technique!, share: 1, strength: [1, 1] as [number, number] }],
+      };
       const [orthodox, southpaw] = [
         perform(scene({ ...change, stance: 'orthodox' })),
         perform(scene({ ...change, stance: 'southpaw' })),

@@ -25,10 +25,18 @@ const exitTime = 0.75;
 /** Off the line to one side, low, as soon as the hand is home. */
 const exitOf = ({ home }: StrikeTimes, side: number): Contribution[] => [
   {
-    change: { 'pelvis.x': side * 0.08, 'pelvis.y': -0.05, 'pelvis.roll': side * -4, 'chest.roll': side * -14, 'head.roll': side * -4, 'leadHand.x': side * 0.07, 'rearHand.x': side * 0.07 },
+    change: {
+      'pelvis.x': side * 0.08,
+      'pelvis.y': -0.05,
+      'pelvis.roll': side * -4,
+      'chest.roll': side * -14,
+      'head.roll': side * -4,
+      'leadHand.x': side * 0.07,
+      'rearHand.x': side * 0.07,
+    },
     shape: upAndBack(home - 0.06, home + 0.18, home + 0.4, home + exitTime),
   },
-]; // prettier-ignore
+];
 
 /** Plans a round from its scene. The same scene gives the same round. */
 export function perform(scene: Scene): Performance {
@@ -56,7 +64,7 @@ export function perform(scene: Scene): Performance {
     for (const [index, technique] of combination.entries()) {
       const opening = waysOf(partsOf(technique)[0]!)[0]!;
       const series = seriesOf(technique);
-      const wait = (before ? gap(before.parts.at(-1)!.model, opening) : aheadOf(opening)) + (series ? beforeSeries(series) : 0); // prettier-ignore
+      const wait = (before ? gap(before.parts.at(-1)!.model, opening) : aheadOf(opening)) + (series ? beforeSeries(series) : 0);
       const strike = throwOne(plan, technique, index + 1, launch + wait);
       strikes.push(strike);
       before = strike;
@@ -64,13 +72,18 @@ export function perform(scene: Scene): Performance {
         ? strike.contact + speedBagRhythm * random.normal(1, evenBeat + sumOf(strike, 'uneven')) - opening.outTime
         : strike.leave + 0.09 * random.normal(1, 0.15);
       clock = strike.home;
-    } // prettier-ignore
-    if (before && !isMove(before.parts.at(-1)!.technique) && !isBeat(before.technique) && !isKick(before.parts.at(-1)!.technique)) {
+    }
+    if (
+      before &&
+      !isMove(before.parts.at(-1)!.technique) &&
+      !isBeat(before.technique) &&
+      !isKick(before.parts.at(-1)!.technique)
+    ) {
       const late = sumOf(before, 'lateExit');
       before.exit = late === 0;
       plan.add(exitOf({ ...before, home: before.home + late }, random.next() < 0.5 ? 1 : -1));
       clock += exitTime * 0.5;
-    } // prettier-ignore
+    }
     if (before?.feet && !isMove(before.technique)) clock += 0.9;
     if (before) clock += sumOf(before, 'lasts') + afterOf(before.parts.at(-1)!.model);
     rounds.at(-1)![1] = clock;
@@ -97,7 +110,13 @@ export function perform(scene: Scene): Performance {
 
 /** Leather comes back in about a tenth of a second. */
 const dentOf = (hits: readonly Impact[], seconds: number): number =>
-  Math.min(1, hits.reduce((sum, { at, weight }) => (seconds < at || seconds > at + 0.3 ? sum : sum + weight * 1.6 * Math.exp((at - seconds) / 0.045)), 0)); // prettier-ignore
+  Math.min(
+    1,
+    hits.reduce(
+      (sum, { at, weight }) => (seconds < at || seconds > at + 0.3 ? sum : sum + weight * 1.6 * Math.exp((at - seconds) / 0.045)),
+      0,
+    ),
+  );
 
 /** What faults add: seconds, or unevenness of a beat. */
 const sumOf = ({ faults }: ThrownStrike, what: 'lasts' | 'lateExit' | 'uneven'): number =>

@@ -28,10 +28,14 @@ export function cone(bone: BoneName, from: Vector3, to: Vector3, fromRadius: num
     centre: from.clone().add(to).multiplyScalar(0.5),
     bound: Math.sqrt(length2) / 2 + Math.max(fromRadius, toRadius),
     distance(x, y, z) {
-      const px = x - ax, py = y - ay, pz = z - az; // prettier-ignore
+      const px = x - ax,
+        py = y - ay,
+        pz = z - az;
       const rise = px * bx + py * by + pz * bz;
       const over = rise - length2;
-      const qx = px * length2 - bx * rise, qy = py * length2 - by * rise, qz = pz * length2 - bz * rise; // prettier-ignore
+      const qx = px * length2 - bx * rise,
+        qy = py * length2 - by * rise,
+        qz = pz * length2 - bz * rise;
       const across2 = qx * qx + qy * qy + qz * qz;
       const rise2 = rise * rise * length2;
       const over2 = over * over * length2;
@@ -62,7 +66,9 @@ export function ellipsoid(
     centre,
     bound: Math.max(rx, ry, rz),
     distance(x, y, z) {
-      const dx = x - cx, dy = y - cy, dz = z - cz; // prettier-ignore
+      const dx = x - cx,
+        dy = y - cy,
+        dz = z - cz;
       const lx = e[0]! * dx + e[1]! * dy + e[2]! * dz;
       const ly = e[3]! * dx + e[4]! * dy + e[5]! * dz;
       const lz = e[6]! * dx + e[7]! * dy + e[8]! * dz;

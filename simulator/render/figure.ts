@@ -63,7 +63,10 @@ export function buildFigure(look: Look, stance: Stance, scale: number, coarse: n
     bone.matrixAutoUpdate = false;
     return bone;
   });
-  const skeleton = new Skeleton(bones, boneNames.map((name) => rest.bones[name].clone().invert())); // prettier-ignore
+  const skeleton = new Skeleton(
+    bones,
+    boneNames.map((name) => rest.bones[name].clone().invert()),
+  );
   const group = new Group();
   group.add(...bones);
   for (const part of figureParts(rest, look, bareHands)) {

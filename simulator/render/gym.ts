@@ -69,19 +69,28 @@ export function buildGym(scene: Scene, shadow: number): void {
   scene.add(floor);
   // Walls are far away and evenly lit: what lamps would add is painted on, and drawing them costs half as much.
   const wall = new MeshBasicMaterial({ map: painted(1024, 512, boards, 4, 1) });
-  for (const [x, z, turn] of [[0, -4.2, 0], [-4.6, 0, Math.PI / 2], [4.8, 0, -Math.PI / 2], [0, 6.4, Math.PI]] as const) {
+  for (const [x, z, turn] of [
+    [0, -4.2, 0],
+    [-4.6, 0, Math.PI / 2],
+    [4.8, 0, -Math.PI / 2],
+    [0, 6.4, Math.PI],
+  ] as const) {
     const side = new Mesh(new PlaneGeometry(14, 4.2), wall);
     side.position.set(x, 2.1, z);
     side.rotation.y = turn;
     scene.add(side);
-  } // prettier-ignore
+  }
   const wood = new MeshLambertMaterial({ color: '#8a6a45' });
-  for (const [x, z, turn] of [[-4.1, -1.2, Math.PI / 2], [-1.4, -3.8, 0], [4.3, 1.2, Math.PI / 2]] as const) {
+  for (const [x, z, turn] of [
+    [-4.1, -1.2, Math.PI / 2],
+    [-1.4, -3.8, 0],
+    [4.3, 1.2, Math.PI / 2],
+  ] as const) {
     const bench = new Mesh(new BoxGeometry(2, 0.07, 0.34), wood);
     bench.position.set(x, 0.44, z);
     bench.rotation.y = turn;
     scene.add(bench);
-  } // prettier-ignore
+  }
   const rope = new Mesh(new TorusGeometry(0.22, 0.035, 6, 20), new MeshLambertMaterial({ color: '#c9b68a' }));
   rope.position.set(-4.5, 1.75, 1.1);
   rope.rotation.y = Math.PI / 2;

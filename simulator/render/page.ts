@@ -51,7 +51,10 @@ async function film({ scene, camera: plan, style, times }: FilmOrder): Promise<n
   const figure = figureOf(scene.look, scene.stance, scene.stature, style);
   room.add(figure.group, station.group);
   const round = perform(scene);
-  const holder = scene.holder && { figure: figureOf(scene.holder.look, scene.holder.stance, scene.holder.stature, style, true), ...round.holder! }; // prettier-ignore
+  const holder = scene.holder && {
+    figure: figureOf(scene.holder.look, scene.holder.stance, scene.holder.stature, style, true),
+    ...round.holder!,
+  };
   if (holder) room.add(holder.figure.group);
   const draw = (seconds: number, newShadow: boolean): void => {
     renderer.shadowMap.needsUpdate = newShadow;

@@ -22,7 +22,10 @@ describe('rendering', function () {
     const [out, truth] = [join(folder, `${name}.mp4`), join(folder, `${name}.gz`)];
     await renderFilm({ scene: { ...scene, seed }, camera: camera!, style: 'draft', out, truth, seconds: 0.2 });
     const listing = execFileSync('ffmpeg', ['-loglevel', 'error', '-i', out, '-map', '0:v', '-f', 'framemd5', '-']).toString();
-    const sums = listing.split('\n').filter((line) => /^\d/.test(line)).map((line) => line.split(',').at(-1)!.trim()); // prettier-ignore
+    const sums = listing
+      .split('\n')
+      .filter((line) => /^\d/.test(line))
+      .map((line) => line.split(',').at(-1)!.trim());
     return { sums, truth: JSON.parse(gunzipSync(readFileSync(truth)).toString()) as Truth };
   }
 
@@ -46,22 +49,57 @@ describe('rendering', function () {
 
   it('shows every frame when it was taken, be the camera ever so uneven, askew, upright or late', async () => {
     const [out, truth] = [join(folder, 'uneven.mp4'), join(folder, 'uneven.gz')];
-    const phone = { ...camera!, uneven: 0.7, starts: 1.2, drift: 0.0002, roll: 5, pictureWidth: 180, pictureHeight: 320, exposure: 0.5 };
+    const phone = {
+      ...camera!,
+      uneven: 0.7,
+      starts: 1.2,
+      drift: 0.0002,
+      roll: 5,
+      pictureWidth: 180,
+      pictureHeight: 320,
+      exposure: 0.5,
+    };
     await renderFilm({ scene, camera: phone, style: 'draft', out, truth, seconds: 0.4 });
     const { frameTimes } = JSON.parse(gunzipSync(readFileSync(truth)).toString()) as Truth;
-    const listing = execFileSync('ffprobe', ['-v', 'error', '-select_streams', 'v', '-show_entries', 'frame=pts_time', '-of', 'csv=p=0', out]).toString();
-    const times = listing.split('\n').filter((line) => /^[0-9]/.test(line)).map((line) => Number.parseFloat(line) * 1000); // prettier-ignore
+    const listing = execFileSync('ffprobe', [
+      '-v',
+      'error',
+      '-select_streams',
+      'v',
+      '-show_entries',
+      'frame=pts_time',
+      '-of',
+      'csv=p=0',
+      out,
+    ]).toString();
+    const times = listing
+      .split('\n')
+      .filter((line) => /^[0-9]/.test(line))
+      .map((line) => Number.parseFloat(line) * 1000);
     expect(times).to.have.length(frameTimes.length);
     for (const [index, time] of times.entries()) expect(time - times[0]!, `frame ${index}`).to.be.closeTo(frameTimes[index]!, 1);
   });
 
   it('films a holder with the pads, and a swinging bag of another kind', async () => {
-    const held = { ...scene, station: 'mitts' as const, holder: { stance: 'southpaw' as const, stature: 1.8, look: { ...scene.look, hairStyle: 'bun' as const }, faults: [] } };
+    const held = {
+      ...scene,
+      station: 'mitts' as const,
+      holder: { stance: 'southpaw' as const, stature: 1.8, look: { ...scene.look, hairStyle: 'bun' as const }, faults: [] },
+    };
     const sizes = new Map<string, number>();
-    for (const [name, one] of [['bag', scene], ['mitts', held], ['speed-bag', { ...scene, station: 'speed-bag' as const, work: [{ strikes: ['speed-bag-front' as const], times: 1 }], faults: [] }]] as [string, Scene][]) {
-      await filmInBrowser({ scene: one, camera: camera!, style: 'draft' }, [1.5], (picture) => Promise.resolve(void sizes.set(name, picture.length)));
+    for (const [name, one] of [
+      ['bag', scene],
+      ['mitts', held],
+      [
+        'speed-bag',
+        { ...scene, station: 'speed-bag' as const, work: [{ strikes: ['speed-bag-front' as const], times: 1 }], faults: [] },
+      ],
+    ] as [string, Scene][]) {
+      await filmInBrowser({ scene: one, camera: camera!, style: 'draft' }, [1.5], (picture) =>
+        Promise.resolve(void sizes.set(name, picture.length)),
+      );
     }
     expect(new Set(sizes.values()).size).to.equal(3);
     expect(Math.min(...sizes.values())).to.be.above(4000);
   });
-}); // prettier-ignore
+});

@@ -162,8 +162,15 @@ export async function inStudio<Result>(work: (film: FilmScene) => Promise<Result
   await once(server, 'listening');
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-background-networking', '--disable-component-update'],
-  }); // prettier-ignore
+    args: [
+      '--no-sandbox',
+      '--use-gl=angle',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+      '--disable-background-networking',
+      '--disable-component-update',
+    ],
+  });
   try {
     const page = await browser.newPage();
     page.setDefaultTimeout(0);
@@ -174,7 +181,12 @@ export async function inStudio<Result>(work: (film: FilmScene) => Promise<Result
         await onFrame(picture);
         onProgress?.(++done, times.length);
       };
-      return page.evaluate((wanted) => (window as unknown as { film(order: unknown): Promise<number> }).film(wanted), { scene, camera, style, times }); // prettier-ignore
+      return page.evaluate((wanted) => (window as unknown as { film(order: unknown): Promise<number> }).film(wanted), {
+        scene,
+        camera,
+        style,
+        times,
+      });
     });
   } finally {
     await browser.close();

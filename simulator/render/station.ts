@@ -1,4 +1,17 @@
-import { BoxGeometry, CylinderGeometry, Group, LatheGeometry, Mesh, MeshLambertMaterial, MeshStandardMaterial, Quaternion, SphereGeometry, Vector2, Vector3, type Material } from 'three'; // prettier-ignore
+import {
+  BoxGeometry,
+  CylinderGeometry,
+  Group,
+  LatheGeometry,
+  Mesh,
+  MeshLambertMaterial,
+  MeshStandardMaterial,
+  Quaternion,
+  SphereGeometry,
+  Vector2,
+  Vector3,
+  type Material,
+} from 'three';
 import type { Pad } from '../motion/thrown-round.ts';
 import { bagFace, bagRadius, stations, type StationId } from '../motion/station.ts';
 
@@ -58,8 +71,25 @@ function heavyBag(size: number): StationModel {
 
 /** Round at the height of a head, narrow below, so that an uppercut comes up under it. */
 function uppercutBag(size: number): StationModel {
-  const outline = [[0.001, 0.9], [0.11, 0.92], [0.15, 1.05], [0.165, 1.18], [0.15, 1.28], [0.155, 1.34], [0.18, 1.46], [0.17, 1.6], [0.11, 1.7], [0.03, 1.74]] as const; // prettier-ignore
-  const bag = new Mesh(new LatheGeometry(outline.map(([x, y]) => new Vector2(x, y - beam)), 28), leather()); // prettier-ignore
+  const outline = [
+    [0.001, 0.9],
+    [0.11, 0.92],
+    [0.15, 1.05],
+    [0.165, 1.18],
+    [0.15, 1.28],
+    [0.155, 1.34],
+    [0.18, 1.46],
+    [0.17, 1.6],
+    [0.11, 1.7],
+    [0.03, 1.74],
+  ] as const;
+  const bag = new Mesh(
+    new LatheGeometry(
+      outline.map(([x, y]) => new Vector2(x, y - beam)),
+      28,
+    ),
+    leather(),
+  );
   return hanging(size, bag, [], 1.74);
 }
 

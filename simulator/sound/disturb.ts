@@ -14,7 +14,6 @@ export function disturb(
   others: readonly { by: Disturbance; decibels: number }[],
   seed: number,
 ): void {
-  // prettier-ignore
   if (hits.length === 0 || others.length === 0) return;
   const reach = Math.round(ownSound * sampleRate);
   let power = 0;

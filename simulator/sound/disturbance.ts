@@ -44,7 +44,14 @@ function tones(random: Random, seconds: number): Float32Array {
     for (let place = 0; place < 4; place++) {
       const start = (bar * 4 + place) * beat;
       voice(start, beat * 0.9, hertz(root - 12 + (place % 2) * 7), 0.3, 0.5);
-      if (random.next() < 0.75) voice(start + (random.next() < 0.3 ? beat / 2 : 0), beat, hertz(root + 24 + [0, 2, 4, 7, 9][Math.floor(random.next() * 5)]!), 0.22, 0.25); // prettier-ignore
+      if (random.next() < 0.75)
+        voice(
+          start + (random.next() < 0.3 ? beat / 2 : 0),
+          beat,
+          hertz(root + 24 + [0, 2, 4, 7, 9][Math.floor(random.next() * 5)]!),
+          0.22,
+          0.25,
+        );
     }
   }
   return samples;
@@ -53,7 +60,13 @@ function tones(random: Random, seconds: number): Float32Array {
 /** Talk and shouting: phrases of syllables, each a voice through three resonances, some begun with a hiss or a pop of the lips. */
 function talk(random: Random, seconds: number): Float32Array {
   const { samples, add } = track(seconds);
-  const vowels = [[730, 1090, 2440], [270, 2290, 3010], [530, 1840, 2480], [570, 840, 2410], [300, 870, 2240]] as const; // prettier-ignore
+  const vowels = [
+    [730, 1090, 2440],
+    [270, 2290, 3010],
+    [530, 1840, 2480],
+    [570, 840, 2410],
+    [300, 870, 2240],
+  ] as const;
   let at = random.between(0, 1);
   while (at < seconds) {
     const pitch = random.between(95, 210);

@@ -70,7 +70,15 @@ describe('rounds', () => {
 
   for (const by of ['bell', 'beep'] as const) {
     it(`are cut by a ${by}`, () => {
-      const sound = heard({ seconds: 156, rings: rings.map(({ at }) => ({ at, by })), rests: [[0, 2], [62, 92], [152, 156]] }); // prettier-ignore
+      const sound = heard({
+        seconds: 156,
+        rings: rings.map(({ at }) => ({ at, by })),
+        rests: [
+          [0, 2],
+          [62, 92],
+          [152, 156],
+        ],
+      });
       const bells = findRings(sound.low, rate);
       expect(bells.map(({ time }) => Math.round(time / 1000))).to.deep.equal([2, 62, 92, 152]);
       const rounds = proposedRounds(times(found(sound.low)), bells, 156_000);
@@ -83,7 +91,15 @@ describe('rounds', () => {
 
   it('are cut by a bell also when the rests are short and nothing else has a tone', () => {
     const at = [1, 21, 29, 49];
-    const sound = heard({ seconds: 52, rings: at.map((one) => ({ at: one, by: 'bell' as const })), rests: [[0, 1], [21, 29], [49, 52]] }); // prettier-ignore
+    const sound = heard({
+      seconds: 52,
+      rings: at.map((one) => ({ at: one, by: 'bell' as const })),
+      rests: [
+        [0, 1],
+        [21, 29],
+        [49, 52],
+      ],
+    });
     const bells = findRings(sound.low, rate);
     expect(bells.map(({ time }) => Math.round(time / 1000))).to.deep.equal(at);
     expect(proposedRounds(times(found(sound.low)), bells, 52_000)).to.have.length(2);

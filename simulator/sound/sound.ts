@@ -23,7 +23,10 @@ export function soundOfScene(scene: Scene, performance: Performance): Float32Arr
     if (random.next() < 0.85) breath(add, random, one.at - 0.07);
   }
   for (const { contact, home, feet } of performance.strikes) {
-    for (const at of feet ? [feet.launch + 0.5 * (feet.contact - feet.launch), feet.contact, feet.home] : [contact - 0.012, home + 0.2]) footstep(add, random, at); // prettier-ignore
+    for (const at of feet
+      ? [feet.launch + 0.5 * (feet.contact - feet.launch), feet.contact, feet.home]
+      : [contact - 0.012, home + 0.2])
+      footstep(add, random, at);
   }
   inRoom(samples);
   for (const ring of performance.rings) bell(add, ring);

@@ -50,20 +50,29 @@ export function padHit(add: Add, random: Random, seconds: number, loudness: numb
   const clap = noise(random, 1200, 11000);
   const foam = noise(random, 250, 1900);
   const decay = 0.009 + 0.012 * (1 - snap);
-  add(seconds, 0.25, (t) => loudness * Math.min(1, t / 0.001) * (clap() * Math.exp(-t / decay) * (0.6 + 1.7 * snap) + foam() * Math.exp(-t / 0.022)));
-} // prettier-ignore
+  add(
+    seconds,
+    0.25,
+    (t) =>
+      loudness * Math.min(1, t / 0.001) * (clap() * Math.exp(-t / decay) * (0.6 + 1.7 * snap) + foam() * Math.exp(-t / 0.022)),
+  );
+}
 
 /** A speed bag: the fist, then the board behind, in front and behind again before the next fist. Seconds between two of them. */
 export function speedBagHit(add: Add, random: Random, seconds: number, loudness: number, between: number): void {
   const pitch = 190 + 12 * random.next();
   const board = (at: number, level: number): void => {
     const skin = noise(random, 500, 5000);
-    add(at, 0.16, (t) => loudness * level * (Math.sin(2 * Math.PI * pitch * t) * Math.exp(-t / 0.03) + 0.7 * skin() * Math.exp(-t / 0.012)));
+    add(
+      at,
+      0.16,
+      (t) => loudness * level * (Math.sin(2 * Math.PI * pitch * t) * Math.exp(-t / 0.03) + 0.7 * skin() * Math.exp(-t / 0.012)),
+    );
   };
   const fist = noise(random, 700, 6000);
   add(seconds, 0.1, (t) => loudness * 0.8 * fist() * Math.min(1, t / 0.001) * Math.exp(-t / 0.014));
   for (const [rebound, level] of [0.55, 0.4, 0.3].entries()) board(seconds + (between * (rebound + 1)) / 4, level);
-} // prettier-ignore
+}
 
 /** A short breath out through the teeth. */
 export function breath(add: Add, random: Random, seconds: number): void {
@@ -79,15 +88,24 @@ export function footstep(add: Add, random: Random, seconds: number): void {
 
 /** A few reflections from the walls of a room, in place. */
 export function inRoom(samples: Float32Array): void {
-  for (const [delay, level] of [[0.0137, 0.22], [0.0231, 0.16], [0.0413, 0.1], [0.067, 0.06]] as const) {
+  for (const [delay, level] of [
+    [0.0137, 0.22],
+    [0.0231, 0.16],
+    [0.0413, 0.1],
+    [0.067, 0.06],
+  ] as const) {
     const shift = Math.round(delay * sampleRate);
     for (let index = samples.length - 1; index >= shift; index--) samples[index]! += samples[index - shift]! * level;
-  } // prettier-ignore
+  }
 }
 
 /** A struck bell: a few partials that ring on. */
 export function bell(add: Add, seconds: number, loudness = 0.3): void {
-  const partials = [[1, 1, 1.1], [2.76, 0.35, 0.5], [5.4, 0.12, 0.2]] as const; // prettier-ignore
+  const partials = [
+    [1, 1, 1.1],
+    [2.76, 0.35, 0.5],
+    [5.4, 0.12, 0.2],
+  ] as const;
   add(seconds, 2.4, (t) =>
     partials.reduce(
       (sum, [ratio, level, decay]) => sum + loudness * level * Math.sin(2 * Math.PI * 880 * ratio * t) * Math.exp(-t / decay),

@@ -35,13 +35,17 @@ function rowsOf(technique: Thrown): ChecklistRow[] {
 /** Means of the true measures of a few repetitions, thrown with a fault or without. */
 function measured(technique: Thrown, wanted: readonly string[], fault?: string, strength = 1): TrueValues {
   const times = technique === 'uppercut-bag-set' ? 1 : 2;
-  const work = isBeat(technique) ? { strikes: Array.from({ length: 8 }, () => technique), times: 1 } : { strikes: [technique], times };
+  const work = isBeat(technique)
+    ? { strikes: Array.from({ length: 8 }, () => technique), times: 1 }
+    : { strikes: [technique], times };
   const faults = fault ? [{ fault, strike: technique, share: 1, strength: [strength, strength] as [number, number] }] : [];
   const station = usualStation(technique);
   const round = perform(scene({ station, work: [work], faults, ...(isHeld(station) && { holder }) }));
   const all = round.strikes.map((strike) => trueMeasures(round, strike, wanted as ShippedCheckpointId[]));
-  return Object.fromEntries(wanted.map((id) => [id, all.reduce((sum, one) => sum + (one[id as ShippedCheckpointId] ?? NaN), 0) / all.length]));
-} // prettier-ignore
+  return Object.fromEntries(
+    wanted.map((id) => [id, all.reduce((sum, one) => sum + (one[id as ShippedCheckpointId] ?? NaN), 0) / all.length]),
+  );
+}
 
 function verdictOf(rows: readonly ChecklistRow[], id: string, values: TrueValues): BandVerdict {
   const row = rows.find(({ checkpoint }) => checkpoint.id === id);
@@ -54,8 +58,13 @@ describe('true measures', function () {
     const rows = rowsOf(technique);
     const ids = rows.map(({ checkpoint }) => checkpoint.id);
     const possible = faultModels.filter(
-      (fault) => canShow(fault, technique) && ids.includes(fault.checkpoint) && (fault.of.includes(technique) || ofTheWhole.includes(fault.checkpoint) || judgedParts(technique, fault.checkpoint).some((part) => fault.of.includes(part))),
-    ); // prettier-ignore
+      (fault) =>
+        canShow(fault, technique) &&
+        ids.includes(fault.checkpoint) &&
+        (fault.of.includes(technique) ||
+          ofTheWhole.includes(fault.checkpoint) ||
+          judgedParts(technique, fault.checkpoint).some((part) => fault.of.includes(part))),
+    );
 
     it(`${technique}: everything that has a measure is clean when nothing is wrong, and can be made a fault`, () => {
       const values = measured(technique, ids);
@@ -90,7 +99,9 @@ describe('true measures', function () {
     const technique = of.find((one) => rowsOf(one).some((row) => row.checkpoint.id === checkpoint)) ?? of[0]!;
     it(`“${fault}” leaves everything else of a ${technique} as it is, but for what follows from it`, () => {
       const rows = rowsOf(technique);
-      const ids = rows.map(({ checkpoint: { id } }) => id).filter((id) => id !== checkpoint && !alsoShows.includes(id as ShippedCheckpointId)); // prettier-ignore
+      const ids = rows
+        .map(({ checkpoint: { id } }) => id)
+        .filter((id) => id !== checkpoint && !alsoShows.includes(id as ShippedCheckpointId));
       const values = measured(technique, ids, fault);
       for (const id of ids) expect(verdictOf(rows, id, values), `${id}: ${values[id as ShippedCheckpointId]}`).to.equal('clean');
     });
@@ -120,20 +131,25 @@ describe('habits of a school', () => {
     it(`${habit} is a choice, is clean by its own bands${banded.length > 0 ? '' : ' (it has none)'}, and looks otherwise`, () => {
       for (const { checkpoint, techniques } of banded) {
         for (const technique of (techniques ?? ['jab', 'cross']) as Thrown[]) {
-          const row = checklistFor(shippedCatalogue, technique, { school, view: 'quarter' }).find((one) => one.checkpoint.id === checkpoint);
+          const row = checklistFor(shippedCatalogue, technique, { school, view: 'quarter' }).find(
+            (one) => one.checkpoint.id === checkpoint,
+          );
           if (!row?.band) continue;
-          const round = perform(scene({ station: usualStation(technique), habits: [habit], work: [{ strikes: [technique], times: 2 }] }));
+          const round = perform(
+            scene({ station: usualStation(technique), habits: [habit], work: [{ strikes: [technique], times: 2 }] }),
+          );
           for (const strike of round.strikes) {
             const value = trueMeasures(round, strike, [checkpoint])[checkpoint]!;
             expect(verdictIn(row.band, value), `${technique} ${checkpoint}: ${value}`).to.equal('clean');
           }
         }
       }
-      const at = (habits: HabitId[], technique: Thrown, seconds: number): string => JSON.stringify(perform(scene({ habits, work: [{ strikes: [technique], times: 1 }] })).bodyAt(seconds).joints); // prettier-ignore
+      const at = (habits: HabitId[], technique: Thrown, seconds: number): string =>
+        JSON.stringify(perform(scene({ habits, work: [{ strikes: [technique], times: 1 }] })).bodyAt(seconds).joints);
       const changed = (['jab', 'cross', 'lead-body-hook', 'rear-round'] as const).some((technique) =>
         [0.5, 1.8, 1.9, 2, 2.1, 2.2].some((seconds) => at([habit], technique, seconds) !== at([], technique, seconds)),
       );
       expect(changed).to.equal(true);
     });
   }
-}); // prettier-ignore
+});

@@ -11,7 +11,17 @@ import { partsOf, type Thrown } from '../motion/technique/thrown.ts';
 import type { Single } from '../motion/technique/single.ts';
 import { chamber, kickLean, kickThrough, kneeLift, legReach, legTilt, shinPath } from './kicking.ts';
 import { exitAngle, exitTime, timeToBase } from './leaving.ts';
-import { elbowFlare, guardHeight, headPitch, heelHeight, kneeAngle, leadOrder, rearFootAngle, stanceLength, stanceWidth } from './ready.ts'; // prettier-ignore
+import {
+  elbowFlare,
+  guardHeight,
+  headPitch,
+  heelHeight,
+  kneeAngle,
+  leadOrder,
+  rearFootAngle,
+  stanceLength,
+  stanceWidth,
+} from './ready.ts';
 import { seenOf, type Seen } from './seen.ts';
 import {
   driveOrder,
@@ -119,7 +129,18 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
 };
 
 /** What is told of the feet of a series as a whole. */
-export const ofTheWhole: readonly ShippedCheckpointId[] = ['pv.first-foot', 'pv.recover', 'pv.no-cross', 'pv.step-size', 'pv.land', 'pv.drive', 'ex.move', 'ex.angle', 'ex.reset', 'df.distance']; // prettier-ignore
+export const ofTheWhole: readonly ShippedCheckpointId[] = [
+  'pv.first-foot',
+  'pv.recover',
+  'pv.no-cross',
+  'pv.step-size',
+  'pv.land',
+  'pv.drive',
+  'ex.move',
+  'ex.angle',
+  'ex.reset',
+  'df.distance',
+];
 /** What a technique is judged by and has a measure, with the band of it. */
 function rowsOf(technique: Thrown): ReadonlyMap<ShippedCheckpointId, Band | undefined> {
   const known =

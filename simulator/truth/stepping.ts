@@ -35,7 +35,11 @@ export function stepOrder(seen: Seen): number | undefined {
   if (!feet) return undefined;
   const stood = start(seen, feet);
   const leaves = (side: BodySide): number =>
-    first(feet.launch - 0.04, feet.contact + 0.3, (seconds) => flat(seen.at(seconds)[`${side}Toe`], stood[`${side}Toe`]) > left) ?? feet.contact + 0.3; // prettier-ignore
+    first(
+      feet.launch - 0.04,
+      feet.contact + 0.3,
+      (seconds) => flat(seen.at(seconds)[`${side}Toe`], stood[`${side}Toe`]) > left,
+    ) ?? feet.contact + 0.3;
   return milliseconds(leaves(feet.first), leaves(feet.second));
 }
 /** The second step over the first; of a turn, how far the base has turned over how far the body has. */
@@ -48,10 +52,13 @@ export function recoveryRatio(seen: Seen): number | undefined {
     return turnBetween(base(from), base(to)) / seen.round.facingAt(feet.contact);
   }
   // The strike of a series is home by then, and with it what its own foot did.
-  const end = seen.strike.parts.length > 1 || seen.part.model.kind === 'hand' ? seen.at(Math.max(feet.contact, seen.strike.home + 0.24)) : to;
+  const end =
+    seen.strike.parts.length > 1 || seen.part.model.kind === 'hand'
+      ? seen.at(Math.max(feet.contact, seen.strike.home + 0.24))
+      : to;
   const moved = (side: BodySide): number => flat(from[`${side}Toe`], end[`${side}Toe`]);
   return moved(feet.second) / moved(feet.first);
-} // prettier-ignore
+}
 export function stepLength(seen: Seen): number | undefined {
   const feet = feetOf(seen);
   if (!feet) return undefined;
@@ -66,13 +73,18 @@ export function feetGap(seen: Seen): number {
   return closest / gap(feetOf(seen) ? seen.at(feet.launch - 0.04) : seen.ready);
 }
 /** When a joint of a foot that was lifted comes down, for the first time after `from`. */
-function landing(seen: Seen, from: number, to: number, joint: 'leftToe' | 'rightToe' | 'leftHeel' | 'rightHeel'): number | undefined {
+function landing(
+  seen: Seen,
+  from: number,
+  to: number,
+  joint: 'leftToe' | 'rightToe' | 'leftHeel' | 'rightHeel',
+): number | undefined {
   // A heel comes to rest as high as it is held then; toes lie on the floor before and after.
   const height = (seconds: number): number => seen.at(seconds)[joint].y;
   const rest = joint.endsWith('Heel') ? height(to) : Math.min(height(from), height(to));
   const lifted = first(from, to, (seconds) => height(seconds) > rest + down * 2);
   return lifted === undefined ? undefined : first(lifted, to, (seconds) => height(seconds) < rest + down);
-} // prettier-ignore
+}
 /** The ball of the first foot is down ahead of its heel by so much. */
 export function heelToe(seen: Seen): number | undefined {
   const feet = feetOf(seen);
@@ -119,4 +131,4 @@ export function switchDrift(seen: Seen): number {
   const [from, to] = swap ? [part.launch - 0.9 * (part.contact - part.launch), part.launch - 0.03] : [part.launch, part.contact];
   const hips = (seconds: number): Vector3 => middle(seen.at(seconds), 'Hip');
   return flat(hips(from), hips(to)) / shoulderWidth(seen.ready);
-} // prettier-ignore
+}

@@ -1,7 +1,26 @@
 import type { Vector3 } from 'three';
 import { jointAngle } from '../body/skeleton.ts';
 import type { ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
-import { balance, before, degrees, fastest, footAngle, forearm, fromLevel, headHeight, headWidth, heading, middle, milliseconds, most, shoulderWidth, torso, turnBetween, type Joints, type Seen } from './seen.ts'; // prettier-ignore
+import {
+  balance,
+  before,
+  degrees,
+  fastest,
+  footAngle,
+  forearm,
+  fromLevel,
+  headHeight,
+  headWidth,
+  heading,
+  middle,
+  milliseconds,
+  most,
+  shoulderWidth,
+  torso,
+  turnBetween,
+  type Joints,
+  type Seen,
+} from './seen.ts';
 
 const wrist = ({ striking }: Seen, joints: Joints): Vector3 => joints[`${striking}Wrist`];
 const onBody = (seen: Seen, joints: Joints): Vector3 => wrist(seen, joints).clone().sub(middle(joints, 'Hip'));
@@ -24,7 +43,8 @@ export function otherHandDrop({ ready, idle, part, during }: Seen): number {
 export const headOffset = (joints: Joints, { ready }: Seen): number =>
   Math.abs(joints.nose.x - middle(ready, 'Ankle').x) / headWidth(ready);
 export function baseFraction({ landed }: Seen): number {
-  const [front, rear] = landed.leftAnkle.z > landed.rightAnkle.z ? [landed.leftAnkle, landed.rightAnkle] : [landed.rightAnkle, landed.leftAnkle]; // prettier-ignore
+  const [front, rear] =
+    landed.leftAnkle.z > landed.rightAnkle.z ? [landed.leftAnkle, landed.rightAnkle] : [landed.rightAnkle, landed.leftAnkle];
   return (balance(landed).z - rear.z) / (front.z - rear.z);
 }
 export const elbowAngle = ({ landed, striking }: Seen): number =>
@@ -107,13 +127,17 @@ export function dwell(seen: Seen): number {
   const near = furthest - 0.03 * (furthest - forward(part.launch));
   return times.filter((seconds) => forward(seconds) >= near).length * 2;
 }
-const speedOf = (seen: Seen, place: (joints: Joints) => Vector3) => (seconds: number): number =>
-  place(seen.at(seconds + 0.004)).distanceTo(place(seen.at(seconds - 0.004))); // prettier-ignore
+const speedOf =
+  (seen: Seen, place: (joints: Joints) => Vector3) =>
+  (seconds: number): number =>
+    place(seen.at(seconds + 0.004)).distanceTo(place(seen.at(seconds - 0.004)));
 /** Between the fastest moments of hip and fist. */
 export function hipFistLag(seen: Seen): number {
   const { part, at } = seen;
   const [from, to] = [part.launch - 0.1, part.contact + 0.2];
-  const hip = fastest(from, to, (seconds) => Math.abs(turnBetween(hipHeading(at(seconds - 0.004)), hipHeading(at(seconds + 0.004))))); // prettier-ignore
+  const hip = fastest(from, to, (seconds) =>
+    Math.abs(turnBetween(hipHeading(at(seconds - 0.004)), hipHeading(at(seconds + 0.004)))),
+  );
   return milliseconds(
     fastest(
       from,

@@ -68,7 +68,11 @@ export function truthOf(scene: Scene, camera: SceneCamera, performance: Performa
     visibility.push(visibilityOf(body, jointNames, lens, camera, around, size).join(''));
   }
   const onClock = (seconds: number): number => tenths(cameraTime(camera, seconds) * 1000);
-  const moments3 = ({ launch, contact, home }: StrikeTimes) => ({ launch: onClock(launch), contact: onClock(contact), home: onClock(home) }); // prettier-ignore
+  const moments3 = ({ launch, contact, home }: StrikeTimes) => ({
+    launch: onClock(launch),
+    contact: onClock(contact),
+    home: onClock(home),
+  });
   return {
     format: 'wax-fist-truth/1',
     scene,
@@ -90,6 +94,10 @@ export function truthOf(scene: Scene, camera: SceneCamera, performance: Performa
       ...(strike.held && { held: told(strike.held) }),
     })),
     hits: performance.hits.map(({ at, on, snap }) => ({ at: onClock(at), on, snap: hundredths(snap) })),
-    rounds: performance.rounds.map(([from, to], index) => ({ from: onClock(from), to: onClock(to), rings: performance.rings.slice(index * 2, index * 2 + 2).map(onClock) })),
+    rounds: performance.rounds.map(([from, to], index) => ({
+      from: onClock(from),
+      to: onClock(to),
+      rings: performance.rings.slice(index * 2, index * 2 + 2).map(onClock),
+    })),
   };
-} // prettier-ignore
+}

@@ -54,7 +54,9 @@ function crossed(eye: Vector3, name: JointName, body: Body, { columns, others }:
     });
   if ([body, ...others].some(behind)) return true;
   return columns.some(({ x, z, radius, from, to }) => {
-    const along = new Vector3(x, 0, z).sub(eye).setY(0).dot(ray.direction.clone().setY(0).normalize()) / Math.hypot(ray.direction.x, ray.direction.z); // prettier-ignore
+    const along =
+      new Vector3(x, 0, z).sub(eye).setY(0).dot(ray.direction.clone().setY(0).normalize()) /
+      Math.hypot(ray.direction.x, ray.direction.z);
     const nearest = eye.clone().addScaledVector(ray.direction, along);
     return (
       along > 0 && along < way - 0.05 && Math.hypot(nearest.x - x, nearest.z - z) < radius && nearest.y > from && nearest.y < to
@@ -64,11 +66,16 @@ function crossed(eye: Vector3, name: JointName, body: Body, { columns, others }:
 
 /** How each of the wanted joints is seen by a camera at one moment. */
 export function visibilityOf(
-  body: Body, names: readonly JointName[], lens: PerspectiveCamera, plan: SceneCamera, around: Obstacles, size: number,
+  body: Body,
+  names: readonly JointName[],
+  lens: PerspectiveCamera,
+  plan: SceneCamera,
+  around: Obstacles,
+  size: number,
 ): Visibility[] {
   return names.map((name) => {
     const [x, y] = projected(body.joints[name], lens, plan);
     if (x < 0 || y < 0 || x >= plan.pictureWidth || y >= plan.pictureHeight) return 0;
     return crossed(lens.position, name, body, around, size) ? 1 : 2;
   });
-} // prettier-ignore
+}

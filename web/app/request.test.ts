@@ -11,13 +11,18 @@ describe('an answer that says that nobody is signed in', () => {
   beforeEach(() => {
     signedOut = 0;
     whenSignedOut(() => signedOut++);
-    globalThis.fetch = () => new Promise((resolve) => (answer = () => resolve(Response.json({ message: 'Please sign in.' }, { status: 401 })))); // prettier-ignore
+    globalThis.fetch = () =>
+      new Promise((resolve) => (answer = () => resolve(Response.json({ message: 'Please sign in.' }, { status: 401 }))));
   });
   after(() => {
     globalThis.fetch = usual;
     whenSignedOut(() => undefined);
   });
-  const refused = (asked: Promise<unknown>): Promise<string> => asked.then(() => 'answered', (error: Error) => error.message); // prettier-ignore
+  const refused = (asked: Promise<unknown>): Promise<string> =>
+    asked.then(
+      () => 'answered',
+      (error: Error) => error.message,
+    );
 
   it('leads to the door', async () => {
     const asked = refused(request(endpoint));

@@ -59,7 +59,17 @@ describe('what to decode', () => {
 
   it('goes ahead first: upwards in one go, downwards in pieces from the nearest', () => {
     const plan = (direction: 1 | -1) => fetchPlan({ at: 100, direction, count: 1000, held: () => false });
-    expect(plan(1)).to.deep.equal([[100, 100], [101, 130], [85, 99], [70, 84]]); // prettier-ignore
-    expect(plan(-1)).to.deep.equal([[100, 100], [85, 99], [70, 84], [101, 130]]); // prettier-ignore
+    expect(plan(1)).to.deep.equal([
+      [100, 100],
+      [101, 130],
+      [85, 99],
+      [70, 84],
+    ]);
+    expect(plan(-1)).to.deep.equal([
+      [100, 100],
+      [85, 99],
+      [70, 84],
+      [101, 130],
+    ]);
   });
 });

@@ -35,7 +35,11 @@ describe('schools', () => {
 
   it('that are ready-made choose what there is to choose', () => {
     for (const school of readySchools) {
-      for (const { id, choices } of switches) expect(choices.map((one) => one.id), `${school.name} ${id}`).to.include(school.choices[id]); // prettier-ignore
+      for (const { id, choices } of switches)
+        expect(
+          choices.map((one) => one.id),
+          `${school.name} ${id}`,
+        ).to.include(school.choices[id]);
     }
     expect(new Set(readySchools.map(({ id }) => id)).size).to.equal(readySchools.length);
   });

@@ -4,8 +4,17 @@ import type { ShippedCheckpointId } from '../checkpoint.ts';
 import type { StrikeFamily } from '../family.ts';
 
 export const techniqueKinds = [
-  'hand', 'jab-cross', 'elbow', 'kick', 'knee', 'defence', 'footwork', 'bag', 'pads', 'holding',
-] as const; // prettier-ignore
+  'hand',
+  'jab-cross',
+  'elbow',
+  'kick',
+  'knee',
+  'defence',
+  'footwork',
+  'bag',
+  'pads',
+  'holding',
+] as const;
 export type TechniqueKind = (typeof techniqueKinds)[number];
 
 export const techniqueKindNames: Record<TechniqueKind, string> = {
@@ -33,12 +42,27 @@ export const checkpointLists = {
   /** In every strike with a hand. */
   hand: ['sm.telegraph', 'gd.other-hand', 'sm.breath', 'ex.move', 'ex.reset'],
   straight: [
-    'sm.straight', 'sm.turnover', 'sm.wrist', 'sm.extension', 'sm.range', 'gd.cover', 'gd.return-line', 'sm.snap', 'st.balance',
+    'sm.straight',
+    'sm.turnover',
+    'sm.wrist',
+    'sm.extension',
+    'sm.range',
+    'gd.cover',
+    'gd.return-line',
+    'sm.snap',
+    'st.balance',
   ],
   jab: ['pv.sync'],
   cross: ['sm.rotation', 'sm.hip-stop', 'pv.rear-turn', 'pv.knee-elbow', 'pv.rear-slide'],
   hook: [
-    'sm.hook-angle', 'sm.hook-plane', 'sm.hook-width', 'sm.hook-stop', 'sm.wrist', 'sm.range', 'sm.rotation', 'gd.return-line',
+    'sm.hook-angle',
+    'sm.hook-plane',
+    'sm.hook-width',
+    'sm.hook-stop',
+    'sm.wrist',
+    'sm.range',
+    'sm.rotation',
+    'gd.return-line',
   ],
   uppercut: ['sm.load', 'sm.uppercut-path', 'sm.wrist', 'sm.range', 'sm.target', 'sm.rotation'],
   bodyHook: ['sm.body-hook-order', 'sm.level', 'sm.hook-width', 'sm.target', 'sm.wrist'],
@@ -47,10 +71,18 @@ export const checkpointLists = {
   defence: ['ex.reset'],
   steps: ['pv.first-foot', 'pv.recover', 'pv.no-cross'],
   holder: [
-    'ph.narrow', 'ph.distinct', 'ph.rib-line', 'ph.firm', 'ph.head-clear', 'ph.angle', 'ph.turn', 'ph.feed', 'ph.lead',
+    'ph.narrow',
+    'ph.distinct',
+    'ph.rib-line',
+    'ph.firm',
+    'ph.head-clear',
+    'ph.angle',
+    'ph.turn',
+    'ph.feed',
+    'ph.lead',
     'ph.feedback',
   ],
-} as const satisfies Record<string, readonly ShippedCheckpointId[]>; // prettier-ignore
+} as const satisfies Record<string, readonly ShippedCheckpointId[]>;
 export type CheckpointListName = keyof typeof checkpointLists;
 
 /** A technique as the tables tell it. */

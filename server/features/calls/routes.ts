@@ -15,7 +15,12 @@ export function callRoutes(router: Router, { db }: Services): void {
     const { id, name, calls } = body;
     const catalogue = await newestCatalogue(db);
     const problems = bookProblems({ name, calls }, (technique) => catalogue.techniques.has(technique));
-    if (problems.length > 0) throw new Refusal(422, problems[0]!.says, problems.map(({ place, says }) => ({ field: place, message: says }))); // prettier-ignore
+    if (problems.length > 0)
+      throw new Refusal(
+        422,
+        problems[0]!.says,
+        problems.map(({ place, says }) => ({ field: place, message: says })),
+      );
     const saved = await db
       .insert(callBook)
       .values({ id, name, calls })

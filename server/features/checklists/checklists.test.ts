@@ -59,9 +59,24 @@ describe('catalogue', () => {
     });
 
     for (const [name, edits, field] of [
-      ['a locked elbow', { ...noClubEdits, checklists: { jab: [{ checkpointId: 'sm.extension', band: { clean: [160, 185], watch: [150, 190] } }] } }, 'edits.checklists.jab[0].band'],
-      ['a cue as long as a sermon', { ...noClubEdits, checklists: { jab: [{ checkpointId: 'sm.snap', cue: 'one two three four five six seven eight' }] } }, 'edits.checklists.jab[0].cue'],
-      ['a checkpoint of nowhere', { ...noClubEdits, checklists: { jab: [{ checkpointId: 'no.where' }] } }, 'edits.checklists.jab[0].checkpointId'],
+      [
+        'a locked elbow',
+        {
+          ...noClubEdits,
+          checklists: { jab: [{ checkpointId: 'sm.extension', band: { clean: [160, 185], watch: [150, 190] } }] },
+        },
+        'edits.checklists.jab[0].band',
+      ],
+      [
+        'a cue as long as a sermon',
+        { ...noClubEdits, checklists: { jab: [{ checkpointId: 'sm.snap', cue: 'one two three four five six seven eight' }] } },
+        'edits.checklists.jab[0].cue',
+      ],
+      [
+        'a checkpoint of nowhere',
+        { ...noClubEdits, checklists: { jab: [{ checkpointId: 'no.where' }] } },
+        'edits.checklists.jab[0].checkpointId',
+      ],
       ['a list that is none', { ...noClubEdits, checklists: { jab: 7 } }, 'edits.checklists.jab'],
       ['no checkpoints at all', { techniques: [], checklists: {} }, 'edits.checkpoints'],
     ] as const) {
@@ -70,7 +85,7 @@ describe('catalogue', () => {
         expect(status, JSON.stringify(body)).to.equal(422);
         expect(body.fields.map((one) => one.field).join()).to.include(field);
       });
-    } // prettier-ignore
+    }
 
     it('that are not there are told so', async () => {
       for (const version of ['99', '0', 'one', '1.5', '99999999999'])
@@ -90,14 +105,28 @@ describe('catalogue', () => {
 
     it('name the strikes that a measure can be shown on', async () => {
       const scene = await addScene(server);
-      await coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks: roundOfMarks(['clean', 'fault']).map((entry) => ({ ...entry, ...('technique' in entry && { technique: 'overhand' }) })) });
-      const reps = await coach.ask<{ value: number; doubt: number }[]>(checklistEndpoints.measuredStrikes, { technique: 'overhand', measure: 'snap-ratio' });
+      await coach.ask(
+        reviewEndpoints.writeMarks,
+        { filmId: scene.filmId },
+        {
+          marks: roundOfMarks(['clean', 'fault']).map((entry) => ({
+            ...entry,
+            ...('technique' in entry && { technique: 'overhand' }),
+          })),
+        },
+      );
+      const reps = await coach.ask<{ value: number; doubt: number }[]>(checklistEndpoints.measuredStrikes, {
+        technique: 'overhand',
+        measure: 'snap-ratio',
+      });
       // Four frames out, five home.
       expect(reps.body).to.have.length(2);
       expect(reps.body[0]!.value).to.be.closeTo(1.25, 1e-6);
       expect(reps.body[0]!.doubt).to.be.above(0.1);
-      expect((await coach.ask(checklistEndpoints.measuredStrikes, { technique: 'jab', measure: 'heel-height' })).body).to.deep.equal([]);
-    }); // prettier-ignore
+      expect(
+        (await coach.ask(checklistEndpoints.measuredStrikes, { technique: 'jab', measure: 'heel-height' })).body,
+      ).to.deep.equal([]);
+    });
 
     it('have own techniques that can be tagged in new sessions, and in no old one', async () => {
       const old = await addScene(server);
@@ -105,10 +134,14 @@ describe('catalogue', () => {
       expect((await save({ ...noClubEdits, techniques: [own] })).status).to.equal(200);
       const young = await addScene(server);
       const tag = (filmId: string) =>
-        coach.ask<{ message: string }>(reviewEndpoints.writeMarks, { filmId }, { marks: [thrown(uuid(), { technique: 'own.flick' })] });
+        coach.ask<{ message: string }>(
+          reviewEndpoints.writeMarks,
+          { filmId },
+          { marks: [thrown(uuid(), { technique: 'own.flick' })] },
+        );
       expect((await tag(young.filmId)).status).to.equal(200);
       expect((await tag(old.filmId)).body.message).to.include('not in the catalogue');
-    }); // prettier-ignore
+    });
   });
 
   describe('schools', () => {
@@ -133,10 +166,12 @@ describe('catalogue', () => {
       const { body } = await coach.ask<SavedSchool[]>(schoolEndpoints.listSchools);
       expect(body.filter(({ ready }) => ready)).to.have.length(readySchools.length);
       expect(body.filter(({ clubDefault }) => clubDefault).map(({ id }) => id)).to.deep.equal([own.id]);
-      expect((await coach.ask<{ message: string }>(schoolEndpoints.removeSchool, { schoolId: own.id })).body.message).to.include('Choose another');
+      expect((await coach.ask<{ message: string }>(schoolEndpoints.removeSchool, { schoolId: own.id })).body.message).to.include(
+        'Choose another',
+      );
       await coach.ask(schoolEndpoints.makeClubDefault, { schoolId: readySchools[0].id });
       expect((await coach.ask(schoolEndpoints.removeSchool, { schoolId: own.id })).status).to.equal(204);
-    }); // prettier-ignore
+    });
 
     it('that ship are copied and not changed', async () => {
       const { status, body } = await put({ ...mine(), id: readySchools[0].id });
@@ -173,7 +208,11 @@ describe('catalogue', () => {
       const saved = await coach.ask<SavedCallBook>(callEndpoints.saveCallBook, { bookId }, book);
       expect(saved.body).to.deep.include({ name: 'Three-call', ready: false });
       const schoolId = uuid();
-      await coach.ask(schoolEndpoints.saveSchool, { schoolId }, { id: schoolId, name: 'Kickers', choices: readySchools[0].choices, bookId }); // prettier-ignore
+      await coach.ask(
+        schoolEndpoints.saveSchool,
+        { schoolId },
+        { id: schoolId, name: 'Kickers', choices: readySchools[0].choices, bookId },
+      );
       const kept = await coach.ask<{ message: string }>(callEndpoints.removeCallBook, { bookId });
       expect([kept.status, kept.body.message.includes('Kickers')]).to.deep.equal([409, true]);
       await coach.ask(schoolEndpoints.removeSchool, { schoolId });
@@ -236,27 +275,49 @@ describe('catalogue', () => {
       expect((await coach.ask(sessionEndpoints.saveSession, { sessionId }, body)).status).to.equal(200);
       expect((await session(sessionId)).holder!.id).to.equal(holderId);
       const strikeId = uuid();
-      const entries = [thrown(strikeId), observed(strikeId, 'fault', { checkpointId: 'ph.narrow', view: 'front' }), observed(strikeId, 'clean')];
+      const entries = [
+        thrown(strikeId),
+        observed(strikeId, 'fault', { checkpointId: 'ph.narrow', view: 'front' }),
+        observed(strikeId, 'clean'),
+      ];
       await coach.ask(reviewEndpoints.writeMarks, { filmId }, { marks: entries });
       const tallies = async (of: string) =>
-        (await coach.ask<SessionTally[]>(reviewEndpoints.traineeTallies, { traineeId: of })).body.map(({ technique, checkpointId, tally }) => `${technique} ${checkpointId} ${tally.fault}`);
+        (await coach.ask<SessionTally[]>(reviewEndpoints.traineeTallies, { traineeId: of })).body.map(
+          ({ technique, checkpointId, tally }) => `${technique} ${checkpointId} ${tally.fault}`,
+        );
       expect(await tallies(holderId)).to.deep.equal(['holding ph.narrow 1']);
       expect(await tallies(traineeId)).to.deep.equal(['jab gd.return-line 0']);
       const correctionId = uuid();
-      const draft = { id: correctionId, sessionId, checkpointId: 'ph.narrow', technique: 'holding', cue: 'Earmuffs', target: 0.1, recheckOn: null };
-      const opened = await coach.ask<{ traineeId: string; history: { tally: { fault: number } }[] }>(correctionEndpoints.openCorrection, { correctionId }, draft);
+      const draft = {
+        id: correctionId,
+        sessionId,
+        checkpointId: 'ph.narrow',
+        technique: 'holding',
+        cue: 'Earmuffs',
+        target: 0.1,
+        recheckOn: null,
+      };
+      const opened = await coach.ask<{ traineeId: string; history: { tally: { fault: number } }[] }>(
+        correctionEndpoints.openCorrection,
+        { correctionId },
+        draft,
+      );
       expect(opened.body.traineeId).to.equal(holderId);
       expect(opened.body.history[0]!.tally.fault).to.equal(1);
       expect((await coach.ask<unknown[]>(correctionEndpoints.correctionEvidence, { correctionId })).body).to.have.length(1);
-    }); // prettier-ignore
+    });
 
     it('is somebody else', async () => {
       const { sessionId, traineeId } = await addScene(server);
       const shown = await session(sessionId);
-      const refused = await coach.ask<{ fields: { field: string }[] }>(sessionEndpoints.saveSession, { sessionId }, { ...shown, holderId: traineeId });
+      const refused = await coach.ask<{ fields: { field: string }[] }>(
+        sessionEndpoints.saveSession,
+        { sessionId },
+        { ...shown, holderId: traineeId },
+      );
       expect([refused.status, refused.body.fields[0]!.field]).to.deep.equal([422, 'holderId']);
       expect((await coach.ask(sessionEndpoints.saveSession, { sessionId }, { ...shown, holderId: uuid() })).status).to.equal(404);
-    }); // prettier-ignore
+    });
   });
 
   it('a verdict against what the view can show is kept as such', async () => {

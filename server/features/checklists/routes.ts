@@ -45,13 +45,18 @@ export function checklistRoutes(router: Router, { db }: Services): void {
     const { edits } = body;
     const problems = editProblems(edits);
     if (problems.length > 0) {
-      throw new Refusal(422, problems[0]!.says, problems.map(({ place, says }) => ({ field: `edits.${place}`, message: says }))); // prettier-ignore
+      throw new Refusal(
+        422,
+        problems[0]!.says,
+        problems.map(({ place, says }) => ({ field: `edits.${place}`, message: says })),
+      );
     }
     const version = body.basedOn + 1;
     // The number is the key: of two that were made from the same version, the second finds it taken.
-    const [saved] = (await newestVersion(db)) === body.basedOn
-      ? await db.insert(checklistVersion).values({ version, edits, note: body.note, savedBy }).onConflictDoNothing().returning()
-      : []; // prettier-ignore
+    const [saved] =
+      (await newestVersion(db)) === body.basedOn
+        ? await db.insert(checklistVersion).values({ version, edits, note: body.note, savedBy }).onConflictDoNothing().returning()
+        : [];
     if (!saved)
       throw new Refusal(409, 'Somebody else has changed the checklists meanwhile. Look at theirs, then save yours again.');
     return told((await versions().where(eq(checklistVersion.version, version)))[0]!);

@@ -10,7 +10,10 @@ export async function newestVersion(db: Database): Promise<number> {
 }
 
 export async function editsOf(db: Database, version: number): Promise<ClubEdits | undefined> {
-  const [row] = await db.select({ edits: checklistVersion.edits }).from(checklistVersion).where(eq(checklistVersion.version, version)); // prettier-ignore
+  const [row] = await db
+    .select({ edits: checklistVersion.edits })
+    .from(checklistVersion)
+    .where(eq(checklistVersion.version, version));
   return row?.edits;
 }
 

@@ -25,8 +25,15 @@ describe('corrections', () => {
   const mark = (scene: ClubScene, verdicts: Verdict[], change = {}) =>
     coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks: roundOfMarks(verdicts, change) });
   const draft = (change: object = {}) => ({
-    id: uuid(), sessionId: first.sessionId, technique: 'jab', checkpointId: 'gd.return-line', cue: 'Touch home', target: 0.15, recheckOn: '2026-03-08', ...change,
-  }); // prettier-ignore
+    id: uuid(),
+    sessionId: first.sessionId,
+    technique: 'jab',
+    checkpointId: 'gd.return-line',
+    cue: 'Touch home',
+    target: 0.15,
+    recheckOn: '2026-03-08',
+    ...change,
+  });
   const open = (body = draft()) => coach.ask<Correction>(correctionEndpoints.openCorrection, { correctionId: body.id }, body);
   const add = (correctionId: string, kind: string, sessionId: string | null = null, change: object = {}) =>
     coach.ask<Correction>(

@@ -112,7 +112,8 @@ describe('footage', function () {
 
   it('a film that there is no room for is refused before it is sent, and so is one that is too large', async () => {
     const full = await startServer({ works: false, environment: { WAX_SPARE_GB: '1000000' } });
-    const begun = (at: Visitor, bytes: number) => at.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes) } }); // prettier-ignore
+    const begun = (at: Visitor, bytes: number) =>
+      at.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes) } });
     const answer = await begun(await full.as('coach'), 1000);
     expect(answer.status).to.equal(507);
     expect(await answer.text()).to.match(/no room for this film.*Nothing was sent/);
@@ -183,7 +184,23 @@ describe('footage', function () {
 
   it('loudness begins with the first frame and follows the sound', async () => {
     const make = (path: string) =>
-      ffmpeg('-f', 'lavfi', '-i', 'testsrc2=s=160x120:r=30:d=3', '-f', 'lavfi', '-i', "aevalsrc='0.5*sin(6000*t)*between(t,1,1.5)':d=3:s=48000", '-c:v', 'libx264', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path);
+      ffmpeg(
+        '-f',
+        'lavfi',
+        '-i',
+        'testsrc2=s=160x120:r=30:d=3',
+        '-f',
+        'lavfi',
+        '-i',
+        "aevalsrc='0.5*sin(6000*t)*between(t,1,1.5)':d=3:s=48000",
+        '-c:v',
+        'libx264',
+        '-pix_fmt',
+        'yuv420p',
+        '-c:a',
+        'aac',
+        path,
+      );
     const film = await imported(await made(folder, 'beep.mp4', make), 'beep.mp4');
     await wholly(film.id);
     const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.filmLoudness, { filmId: film.id });
@@ -191,7 +208,7 @@ describe('footage', function () {
     const loud = [...loudness.keys()].filter((step) => loudness[step]! > 150);
     expect(loud[0]).to.be.within(97, 103);
     expect(loud.at(-1)).to.be.within(147, 153);
-  }); // prettier-ignore
+  });
 
   it('a failed import can be tried again, a good one cannot', async () => {
     const bad = await imported(await made(folder, 'again.mp4', badFilms['text.mp4']!.make), 'again.mp4');

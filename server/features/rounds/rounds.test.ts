@@ -64,7 +64,24 @@ describe('moments', function () {
   });
 
   it('a film without sound is looked at by eye: movement in a region, less sure', async () => {
-    const make = (path: string) => ffmpeg('-f', 'lavfi', '-i', 'color=black:s=320x180:r=30:d=6', '-f', 'lavfi', '-i', 'color=white:s=60x60:r=30:d=6', '-filter_complex', "overlay=x='40+mod(floor(t/1.5)\\,2)*30':y=60", '-c:v', 'libx264', '-pix_fmt', 'yuv420p', path); // prettier-ignore
+    const make = (path: string) =>
+      ffmpeg(
+        '-f',
+        'lavfi',
+        '-i',
+        'color=black:s=320x180:r=30:d=6',
+        '-f',
+        'lavfi',
+        '-i',
+        'color=white:s=60x60:r=30:d=6',
+        '-filter_complex',
+        "overlay=x='40+mod(floor(t/1.5)\\,2)*30':y=60",
+        '-c:v',
+        'libx264',
+        '-pix_fmt',
+        'yuv420p',
+        path,
+      );
     const filmId = await imported('shadow.mp4', make);
     const moments = await shown(filmId);
     expect(moments.sound).to.equal(null);
@@ -82,26 +99,39 @@ describe('moments', function () {
   it('a hit that a coach takes out stays out; a change made from an old state is refused and harms nothing', async () => {
     const { edits, version } = await shown(heard);
     const wish = { ...edits, removed: [hitTimes(await shown(heard))[0]!], added: [5000], sensitivity: 0.6 };
-    const save = (basedOn: number, change = {}) => coach.ask<HitsAndRounds>(roundEndpoints.saveHits, { filmId: heard }, { edits: { ...wish, ...change }, basedOn });
+    const save = (basedOn: number, change = {}) =>
+      coach.ask<HitsAndRounds>(roundEndpoints.saveHits, { filmId: heard }, { edits: { ...wish, ...change }, basedOn });
     const saved = await save(version);
     expect(saved.body.version).to.equal(version + 1);
     expect(hitTimes(await shown(heard))).to.have.length(truth.length);
     expect((await save(version, { removed: [] })).status).to.equal(409);
     expect((await shown(heard)).edits).to.deep.equal(wish);
     expect((await save(version + 1, { sensitivity: 2 })).status).to.equal(422);
-  }); // prettier-ignore
+  });
 
   it('rounds are kept as the coach cut them; overlapping ones and ones that end before they begin are refused', async () => {
     const { version } = await shown(heard);
-    const round = (from: number, to: number) => ({ id: uuid(), name: 'One', from, to, kind: 'Thai pads', manner: 'called', proposed: false });
-    const save = (rounds: object[], basedOn = version) => coach.ask<HitsAndRounds>(roundEndpoints.saveRounds, { filmId: heard }, { rounds, basedOn });
+    const round = (from: number, to: number) => ({
+      id: uuid(),
+      name: 'One',
+      from,
+      to,
+      kind: 'Thai pads',
+      manner: 'called',
+      proposed: false,
+    });
+    const save = (rounds: object[], basedOn = version) =>
+      coach.ask<HitsAndRounds>(roundEndpoints.saveRounds, { filmId: heard }, { rounds, basedOn });
     expect((await save([round(0, 3000), round(2000, 4000)])).body).to.deep.include({ message: 'Two rounds overlap.' });
     expect((await save([round(3000, 3000)])).status).to.equal(422);
     const { body } = await save([round(4000, 8000), round(0, 4000)]);
-    expect(body.rounds.map(({ from, to, kind }) => [from, to, kind])).to.deep.equal([[0, 4000, 'Thai pads'], [4000, 8000, 'Thai pads']]);
+    expect(body.rounds.map(({ from, to, kind }) => [from, to, kind])).to.deep.equal([
+      [0, 4000, 'Thai pads'],
+      [4000, 8000, 'Thai pads'],
+    ]);
     await coach.ask(footageEndpoints.retryFilm, { filmId: heard });
     expect((await shown(heard)).rounds).to.have.length(2);
-  }); // prettier-ignore
+  });
 
   describe('two films of one round', () => {
     let other: string;
@@ -109,9 +139,26 @@ describe('moments', function () {
       // Blows that come ever faster: no part of them sounds like another.
       heard = await imported('uneven.mp4', (path) => blows(16, 0, path, 'mod(0.9*t+0.05*t*t,1)'));
       const source = join(folder, 'uneven.mp4');
-      other = await imported('other-side.mp4', (path) => ffmpeg('-ss', '0.75', '-i', source, '-af', 'lowpass=f=3000,volume=0.5', '-c:v', 'libx264', '-pix_fmt', 'yuv420p', '-c:a', 'aac', path)); // prettier-ignore
+      other = await imported('other-side.mp4', (path) =>
+        ffmpeg(
+          '-ss',
+          '0.75',
+          '-i',
+          source,
+          '-af',
+          'lowpass=f=3000,volume=0.5',
+          '-c:v',
+          'libx264',
+          '-pix_fmt',
+          'yuv420p',
+          '-c:a',
+          'aac',
+          path,
+        ),
+      );
     });
-    const ties = async (filmId: string): Promise<SavedAlignment[]> => (await coach.ask<SavedAlignment[]>(alignmentEndpoints.showAlignments, { filmId })).body; // prettier-ignore
+    const ties = async (filmId: string): Promise<SavedAlignment[]> =>
+      (await coach.ask<SavedAlignment[]>(alignmentEndpoints.showAlignments, { filmId })).body;
     const tieOf = async (filmId: string, otherId: string) => (await ties(filmId)).find((one) => one.otherId === otherId);
 
     it('are tied by their sound, and told from either side', async () => {
@@ -122,7 +169,8 @@ describe('moments', function () {
     });
 
     it('can be tied by hand, which no listening replaces until it is asked for', async () => {
-      const tie = (filmId: string, otherId: string) => coach.ask<SavedAlignment>(alignmentEndpoints.saveAlignment, { filmId, otherId }, { offset: 700 }); // prettier-ignore
+      const tie = (filmId: string, otherId: string) =>
+        coach.ask<SavedAlignment>(alignmentEndpoints.saveAlignment, { filmId, otherId }, { offset: 700 });
       expect((await tie(other, heard)).body).to.deep.include({ offset: 700, fit: null });
       expect((await tieOf(heard, other))!.offset).to.be.closeTo(-700, 0.001);
       await coach.ask(alignmentEndpoints.listenAgain, { filmId: heard, otherId: other });

@@ -18,10 +18,24 @@ export async function hitsStep({ db, storage, film, progress }: StepWork): Promi
   const hits = isHeard(kind) ? hitsOf({ sound }, noHitEdits).map(({ time }) => time) : [];
   const rounds = proposedRounds(hits, rings, film.duration!);
   await db.transaction(async (tx) => {
-    await tx.insert(filmHits).values({ filmId: film.id, sound, rings }).onConflictDoUpdate({ target: filmHits.filmId, set: { sound, rings } }); // prettier-ignore
+    await tx
+      .insert(filmHits)
+      .values({ filmId: film.id, sound, rings })
+      .onConflictDoUpdate({ target: filmHits.filmId, set: { sound, rings } });
     if ((await tx.$count(round, eq(round.filmId, film.id))) > 0) return;
-    await tx.insert(round).values(
-      rounds.map(({ from, to, manner }, place) => ({ id: uuid(), filmId: film.id, name: `Round ${place + 1}`, startsAt: from, endsAt: to, kind, manner, proposed: true })),
-    ); // prettier-ignore
+    await tx
+      .insert(round)
+      .values(
+        rounds.map(({ from, to, manner }, place) => ({
+          id: uuid(),
+          filmId: film.id,
+          name: `Round ${place + 1}`,
+          startsAt: from,
+          endsAt: to,
+          kind,
+          manner,
+          proposed: true,
+        })),
+      );
   });
 }

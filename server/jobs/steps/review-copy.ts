@@ -28,7 +28,10 @@ export async function reviewCopyStep(work: StepWork): Promise<void> {
     if (!(error instanceof MediaFailure)) throw error;
     damaged = true;
   }
-  const size = await stat(copy).then((made) => made.size, () => 0); // prettier-ignore
+  const size = await stat(copy).then(
+    (made) => made.size,
+    () => 0,
+  );
   if (size === 0) throw new NotFootage(unreadable);
   await storage.keep(copy, film.id, 'film.mp4');
   await updateFilm(work, { remark: damaged ? endsEarly : null });

@@ -9,7 +9,10 @@ export const bagFaults: readonly FaultModel[] = [
     checkpoint: 'gd.fist-elbow-level',
     of: beats,
     around: ({ launch, home }, strength) => [
-      { change: { 'leadElbow.out': -3.8 * strength, 'rearElbow.out': -3.8 * strength }, shape: upAndBack(launch - 0.3, launch - 0.1, home, home + 0.2) },
+      {
+        change: { 'leadElbow.out': -3.8 * strength, 'rearElbow.out': -3.8 * strength },
+        shape: upAndBack(launch - 0.3, launch - 0.1, home, home + 0.2),
+      },
     ],
     alsoShows: ['gd.elbows'],
   },
@@ -19,4 +22,4 @@ export const bagFaults: readonly FaultModel[] = [
     checkpoint: 'rh.even',
     of: beats,
   },
-]; // prettier-ignore
+];

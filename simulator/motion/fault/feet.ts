@@ -15,7 +15,11 @@ const steppingSeries = [
 const recovering: readonly Thrown[] = [...steppingMoves, ...steppingSeries, 'jab-cross-diagonal', 'pull-back'];
 
 const footOf = ({ change }: MotionPart): Limb | undefined =>
-  'leadFoot.x' in change || 'leadFoot.y' in change ? 'lead' : 'rearFoot.x' in change || 'rearFoot.y' in change ? 'rear' : undefined; // prettier-ignore
+  'leadFoot.x' in change || 'leadFoot.y' in change
+    ? 'lead'
+    : 'rearFoot.x' in change || 'rearFoot.y' in change
+      ? 'rear'
+      : undefined;
 const other = (foot: Limb): Limb => (foot === 'lead' ? 'rear' : 'lead');
 const isSecond = (part: MotionPart, step: Footstep | undefined): boolean =>
   step !== undefined && footOf(part) === other(step.first);
@@ -47,7 +51,10 @@ export const feetFaults: readonly FaultModel[] = [
     reshapeParts: (parts, strength) => {
       const [lead, rear] = [held(parts, 'lead'), held(parts, 'rear')];
       if (!lead || !rear) return [...parts];
-      const between = (own: readonly [number, number], its: readonly [number, number]): [number, number] => [own[0] + (its[0] - own[0]) * strength, own[1] + (its[1] - own[1]) * strength]; // prettier-ignore
+      const between = (own: readonly [number, number], its: readonly [number, number]): [number, number] => [
+        own[0] + (its[0] - own[0]) * strength,
+        own[1] + (its[1] - own[1]) * strength,
+      ];
       return parts.map((part) => {
         const foot = footOf(part);
         if (!foot) return part;
@@ -63,7 +70,9 @@ export const feetFaults: readonly FaultModel[] = [
     checkpoint: 'pv.recover',
     of: [...recovering, 'quarter-turn'],
     reshapeParts: (parts, strength, step) =>
-      parts.map((part) => (isSecond(part, step) && !isLift(part) ? { ...part, change: times(part.change, 1 - 0.6 * strength) } : part)),
+      parts.map((part) =>
+        isSecond(part, step) && !isLift(part) ? { ...part, change: times(part.change, 1 - 0.6 * strength) } : part,
+      ),
     alsoShows: ['st.length', 'st.width', 'ex.angle', 'pv.no-cross', 'st.balance'],
   },
   {
@@ -74,7 +83,10 @@ export const feetFaults: readonly FaultModel[] = [
       const second = step && held(parts, other(step.first));
       if (!second) return [...parts];
       const sign = step.first === 'rear' ? -1 : 1;
-      const towards = { [`${other(step.first)}Foot.x`]: sign * 0.16 * strength, [`${other(step.first)}Foot.z`]: sign * 0.4 * strength };
+      const towards = {
+        [`${other(step.first)}Foot.x`]: sign * 0.16 * strength,
+        [`${other(step.first)}Foot.z`]: sign * 0.4 * strength,
+      };
       return [...parts, { change: towards, passing: 'in', share: second.come }];
     },
   },
@@ -82,7 +94,8 @@ export const feetFaults: readonly FaultModel[] = [
     id: 'giant-step',
     checkpoint: 'pv.step-size',
     of: ['step-and-recover', 'jab-cross-step', 'jab-cross-diagonal', 'punch-step'],
-    reshapeParts: (parts, strength) => parts.map((part) => (isLift(part) ? part : { ...part, change: times(part.change, 1 + 1.3 * strength) })),
+    reshapeParts: (parts, strength) =>
+      parts.map((part) => (isLift(part) ? part : { ...part, change: times(part.change, 1 + 1.3 * strength) })),
     alsoShows: ['pv.no-cross', 'st.length', 'st.balance', 'st.width'],
   },
   {
@@ -101,7 +114,15 @@ export const feetFaults: readonly FaultModel[] = [
   {
     id: 'step-lands-late',
     checkpoint: 'pv.sync',
-    of: ['jab-cross-step', 'jab-cross-diagonal', 'jab-cross-closed-side', 'jab-cross-open-side', 'jab-cross-back', 'jab-cross-drive', 'punch-step'],
+    of: [
+      'jab-cross-step',
+      'jab-cross-diagonal',
+      'jab-cross-closed-side',
+      'jab-cross-open-side',
+      'jab-cross-back',
+      'jab-cross-drive',
+      'punch-step',
+    ],
     reshapeParts: (parts, strength, step) => (step ? later(parts, step.first, 0.36 * strength) : [...parts]),
     alsoShows: ['pv.no-cross', 'pv.recover', 'pv.drive', 'pv.land'],
   },
@@ -112,4 +133,4 @@ export const feetFaults: readonly FaultModel[] = [
     reshapeParts: (parts, strength, step) => (step ? later(parts, other(step.first), 0.85 * strength) : [...parts]),
     alsoShows: ['pv.rear-slide', 'pv.recover', 'pv.knee-elbow', 'st.balance'],
   },
-]; // prettier-ignore
+];

@@ -50,7 +50,7 @@ export const handGuardFaults: readonly FaultModel[] = [
         },
       ];
     },
-    alsoShows: ['sm.hip-stop', 'sm.uppercut-path', 'sm.hook-width'], // prettier-ignore
+    alsoShows: ['sm.hip-stop', 'sm.uppercut-path', 'sm.hook-width'],
   },
   {
     id: 'shoulder-stays-low',

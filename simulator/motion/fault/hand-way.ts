@@ -17,7 +17,7 @@ export const handWayFaults: readonly FaultModel[] = [
         change: { [`${limb(model)}Hand.x`]: 0.09 * strength * inwards(model) },
         shape: upAndBack(launch, contact, leave, home),
       },
-    ], // prettier-ignore
+    ],
   },
   {
     id: 'smothered',

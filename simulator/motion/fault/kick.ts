@@ -7,7 +7,10 @@ const rounds = ['rear-round', 'lead-round', 'switch-round', 'step-off-round'] as
 
 /** The parts of a movement, more or less of them. */
 export const scaledParts = (parts: readonly MotionPart[], factor: number): MotionPart[] =>
-  parts.map((part) => ({ ...part, change: Object.fromEntries(Object.entries(part.change).map(([channel, value]) => [channel, value * factor])) })); // prettier-ignore
+  parts.map((part) => ({
+    ...part,
+    change: Object.fromEntries(Object.entries(part.change).map(([channel, value]) => [channel, value * factor])),
+  }));
 
 export const kickFaults: readonly FaultModel[] = [
   {

@@ -6,9 +6,11 @@ import type { Contribution } from '../part.ts';
 import type { FaultModel, FaultMoments } from './model.ts';
 
 /** There from before the launch until it is home. */
-const throughout = (change: (strength: number) => PoseChange) => ({ begins, home }: FaultMoments, strength: number): Contribution[] => [
-  { change: change(strength), shape: upAndBack(begins - 0.62, begins - 0.36, home + 0.3, home + 0.6) },
-]; // prettier-ignore
+const throughout =
+  (change: (strength: number) => PoseChange) =>
+  ({ begins, home }: FaultMoments, strength: number): Contribution[] => [
+    { change: change(strength), shape: upAndBack(begins - 0.62, begins - 0.36, home + 0.3, home + 0.6) },
+  ];
 
 const standing = everySingle.filter((id) => !isBeat(id));
 
@@ -34,7 +36,11 @@ export const postureFaults: readonly FaultModel[] = [
     checkpoint: 'st.knees',
     of: everySingle,
     held: true,
-    around: throughout((strength) => ({ 'pelvis.y': 0.12 * strength, 'rearFoot.z': 0.1 * strength, 'leadFoot.z': -0.12 * strength })),
+    around: throughout((strength) => ({
+      'pelvis.y': 0.12 * strength,
+      'rearFoot.z': 0.1 * strength,
+      'leadFoot.z': -0.12 * strength,
+    })),
     alsoShows: ['st.length', 'sm.load', 'st.balance', 'pv.knee-elbow'],
   },
   {
@@ -51,8 +57,14 @@ export const postureFaults: readonly FaultModel[] = [
     of: standing,
     held: true,
     around: ({ begins, home }, strength) => [
-      { change: { 'leadHand.y': -0.22 * strength, 'rearHand.y': -0.22 * strength }, shape: upAndBack(begins - 0.62, begins - 0.36, begins - 0.24, begins + 0.02) },
-      { change: { 'leadHand.y': -0.22 * strength, 'rearHand.y': -0.22 * strength }, shape: upAndBack(home + 0.1, home + 0.3, home + 0.5, home + 0.8) },
+      {
+        change: { 'leadHand.y': -0.22 * strength, 'rearHand.y': -0.22 * strength },
+        shape: upAndBack(begins - 0.62, begins - 0.36, begins - 0.24, begins + 0.02),
+      },
+      {
+        change: { 'leadHand.y': -0.22 * strength, 'rearHand.y': -0.22 * strength },
+        shape: upAndBack(home + 0.1, home + 0.3, home + 0.5, home + 0.8),
+      },
     ],
     alsoShows: ['ex.reset', 'kk.return', 'gd.other-hand', 'df.sprawl'],
   },
@@ -84,7 +96,11 @@ export const postureFaults: readonly FaultModel[] = [
     checkpoint: 'st.loose',
     of: ['jab-cross-static'],
     held: true,
-    around: throughout((strength) => ({ 'leadShoulder.y': 0.06 * strength, 'rearShoulder.y': 0.06 * strength, 'head.pitch': 4 * strength })),
+    around: throughout((strength) => ({
+      'leadShoulder.y': 0.06 * strength,
+      'rearShoulder.y': 0.06 * strength,
+      'head.pitch': 4 * strength,
+    })),
     alsoShows: ['gd.cover'],
   },
   {
@@ -92,7 +108,10 @@ export const postureFaults: readonly FaultModel[] = [
     checkpoint: 'pv.no-cross',
     of: ['pad-called', 'pad-free', 'rope-trap', 'swing-shuffle'],
     around: ({ launch, home }, strength) => [
-      { change: { 'leadFoot.z': -0.24 * strength, 'rearFoot.z': 0.2 * strength, 'rearFoot.x': 0.08 * strength }, shape: upAndBack(launch - 0.05, launch + 0.2, home, home + 0.4) },
+      {
+        change: { 'leadFoot.z': -0.24 * strength, 'rearFoot.z': 0.2 * strength, 'rearFoot.x': 0.08 * strength },
+        shape: upAndBack(launch - 0.05, launch + 0.2, home, home + 0.4),
+      },
     ],
     alsoShows: ['st.balance', 'sm.through'],
   },
@@ -104,7 +123,10 @@ export const postureFaults: readonly FaultModel[] = [
     around: ({ home }, strength) => {
       const back = -0.74 * strength;
       return [
-        { change: { 'pelvis.z': back, 'leadFoot.z': back, 'rearFoot.z': back }, shape: upAndBack(home - 0.05, home + 0.36, home + 0.8, home + 1.4) },
+        {
+          change: { 'pelvis.z': back, 'leadFoot.z': back, 'rearFoot.z': back },
+          shape: upAndBack(home - 0.05, home + 0.36, home + 0.8, home + 1.4),
+        },
         { change: { 'leadFoot.y': 0.03, 'rearFoot.y': 0.03 }, shape: swell(home - 0.05, home + 0.15, home + 0.36) },
         { change: { 'leadFoot.y': 0.03, 'rearFoot.y': 0.03 }, shape: swell(home + 0.8, home + 1.1, home + 1.4) },
       ];
@@ -126,7 +148,10 @@ export const postureFaults: readonly FaultModel[] = [
     of: standing,
     lasts: 1.3,
     around: ({ home }, strength) => [
-      { change: { 'leadHand.y': -0.3 * strength, 'rearHand.y': -0.26 * strength }, shape: upAndBack(home - 0.02, home + 0.12, home + 0.4 + 0.6 * strength, home + 0.7 + 0.7 * strength) },
+      {
+        change: { 'leadHand.y': -0.3 * strength, 'rearHand.y': -0.26 * strength },
+        shape: upAndBack(home - 0.02, home + 0.12, home + 0.4 + 0.6 * strength, home + 0.7 + 0.7 * strength),
+      },
     ],
     alsoShows: ['kk.return', 'gd.return-line', 'df.sprawl'],
   },
@@ -138,9 +163,28 @@ export const postureFaults: readonly FaultModel[] = [
     around: ({ launch, contact, leave, home }, strength, model) => {
       const turned = model.kind === 'hand' ? ((baseStance['chest.yaw'] + (model.body['chest.yaw'] ?? 0)) * Math.PI) / 180 : 0;
       const [pitch, roll] = [34 * strength * Math.cos(turned), 34 * strength * Math.sin(turned)];
-      const change = { 'chest.pitch': pitch, 'chest.roll': roll, 'pelvis.pitch': pitch * 0.4, 'pelvis.roll': roll * 0.4, 'head.pitch': -12 * strength };
+      const change = {
+        'chest.pitch': pitch,
+        'chest.roll': roll,
+        'pelvis.pitch': pitch * 0.4,
+        'pelvis.roll': roll * 0.4,
+        'head.pitch': -12 * strength,
+      };
       return [{ change, shape: upAndBack(launch, contact, leave, home) }];
     },
-    alsoShows: ['kk.upright', 'st.balance', 'st.chin', 'sm.hook-plane', 'gd.return-line', 'df.pull-back', 'sm.level', 'df.level', 'df.weave', 'sm.hook-stop', 'sm.range', 'sm.hook-angle'],
+    alsoShows: [
+      'kk.upright',
+      'st.balance',
+      'st.chin',
+      'sm.hook-plane',
+      'gd.return-line',
+      'df.pull-back',
+      'sm.level',
+      'df.level',
+      'df.weave',
+      'sm.hook-stop',
+      'sm.range',
+      'sm.hook-angle',
+    ],
   },
-]; // prettier-ignore
+];

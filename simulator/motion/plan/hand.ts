@@ -35,12 +35,21 @@ function bodyOf(model: StrikeModel, { launch, contact, leave, home }: StrikeTime
   return [
     { change: rest, shape: upAndBack(launch - 0.01, contact, leave, home + 0.08, bodyRise) },
     { change: hips, shape: upAndBack(launch - 0.01 + hipLag, contact + hipLag, leave + hipLag, home + 0.08 + hipLag, bodyRise) },
-    { change: model.feet, shape: upAndBack(launch - 0.03 + feetLag, landed, leave + 0.03 + feetLag, home + 0.2 + feetLag, bodyRise) },
-    { change: { 'leadFoot.y': model.footLift }, shape: swell(launch - 0.03 + feetLag, (launch + contact) / 2 - 0.03 + feetLag, landed) },
-    { change: { 'leadFoot.y': model.footLift * 0.7 }, shape: swell(leave + 0.05 + feetLag, (leave + home + 0.25) / 2 + feetLag, home + 0.2 + feetLag) },
+    {
+      change: model.feet,
+      shape: upAndBack(launch - 0.03 + feetLag, landed, leave + 0.03 + feetLag, home + 0.2 + feetLag, bodyRise),
+    },
+    {
+      change: { 'leadFoot.y': model.footLift },
+      shape: swell(launch - 0.03 + feetLag, (launch + contact) / 2 - 0.03 + feetLag, landed),
+    },
+    {
+      change: { 'leadFoot.y': model.footLift * 0.7 },
+      shape: swell(leave + 0.05 + feetLag, (leave + home + 0.25) / 2 + feetLag, home + 0.2 + feetLag),
+    },
     { change: model.arc, shape: swell(launch, (launch + contact) / 2, contact) },
     { change: model.load, shape: swell(launch - 0.16, launch + 0.02, contact) },
-  ]; // prettier-ignore
+  ];
 }
 
 /** In with the lead foot first, out with the rear foot first, the hips between them. */
@@ -86,8 +95,13 @@ export function planHand(plan: PlannedRound, model: StrikeModel, moments: Strike
 
 /** Brings what lands to the target: moves the hand onto it and the hips to where the elbow has the angle asked for. */
 function settle(
-  plan: PlannedRound, model: StrikeModel, side: BodySide, contact: number, target: Vector3,
-  lean: { 'pelvis.z': number }, hand: Record<string, number>,
+  plan: PlannedRound,
+  model: StrikeModel,
+  side: BodySide,
+  contact: number,
+  target: Vector3,
+  lean: { 'pelvis.z': number },
+  hand: Record<string, number>,
 ): number {
   const wanted = model.elbowAngle + plan.random.normal(0, 2);
   const [x, y, z] = [`${model.hand}Hand.x`, `${model.hand}Hand.y`, `${model.hand}Hand.z`] as [string, string, string];
@@ -98,7 +112,11 @@ function settle(
     const travelled = joints.leftHip.clone().add(joints.rightHip).multiplyScalar(0.5).sub(restingHips);
     const asked = new Vector3(pose[x as Channel], pose[y as Channel], pose[z as Channel]).add(travelled);
     return {
-      asked, shoulder: joints[`${side}Shoulder`], elbow: joints[`${side}Elbow`], wrist: joints[`${side}Wrist`] };
+      asked,
+      shoulder: joints[`${side}Shoulder`],
+      elbow: joints[`${side}Elbow`],
+      wrist: joints[`${side}Wrist`],
+    };
   };
   for (let round = 0; round < 24; round++) {
     const { shoulder, elbow, wrist, asked } = arm();
@@ -133,4 +151,4 @@ function settle(
   }
   const { shoulder, elbow, wrist } = arm();
   return jointAngle(shoulder, elbow, wrist);
-} // prettier-ignore
+}

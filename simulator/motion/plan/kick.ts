@@ -14,7 +14,10 @@ const soleDepth = 0.03;
 export function kickContributions(model: KickModel, moments: StrikeTimes, reach: PoseChange): Contribution[] {
   const { launch, contact, leave, home } = moments;
   const foot = `${model.foot}Foot` as const;
-  const onwards = model.way === 'straight' ? { [`${foot}.z`]: model.through, 'pelvis.z': model.through * 0.5 } : { [`${foot}.x`]: model.through * (model.foot === 'rear' ? 1 : -1) }; // prettier-ignore
+  const onwards =
+    model.way === 'straight'
+      ? { [`${foot}.z`]: model.through, 'pelvis.z': model.through * 0.5 }
+      : { [`${foot}.x`]: model.through * (model.foot === 'rear' ? 1 : -1) };
   const half = Object.fromEntries(Object.entries(model.arc).map(([channel, value]) => [channel, value * 0.6]));
   return [
     { change: model.support, shape: upAndBack(launch - 0.06, contact - 0.04, leave + 0.08, home + 0.1) },

@@ -42,13 +42,33 @@ function idleSway(random: Random): (pose: Pose, seconds: number) => void {
 }
 
 /** What a tired body does all the time. */
-const tired: PoseChange = { 'leadHand.y': -0.09, 'rearHand.y': -0.07, 'leadElbow.out': 0.5, 'rearElbow.out': 0.5, 'chest.pitch': 4, 'head.pitch': -7 }; // prettier-ignore
+const tired: PoseChange = {
+  'leadHand.y': -0.09,
+  'rearHand.y': -0.07,
+  'leadElbow.out': 0.5,
+  'rearElbow.out': 0.5,
+  'chest.pitch': 4,
+  'head.pitch': -7,
+};
 /** At the speed bag one stands square to it, fists up, elbows level. */
 const atSpeedBag: PoseChange = {
-  'pelvis.yaw': 33, 'chest.yaw': 36, 'head.yaw': 8, 'head.pitch': -9, 'chest.pitch': -6, 'pelvis.pitch': -3,
-  'leadHand.y': 0.08, 'rearHand.y': 0.07, 'leadHand.z': -0.08, 'rearHand.z': 0.06, 'leadHand.x': 0.02, 'rearHand.x': -0.02,
-  'leadElbow.out': 4, 'rearElbow.out': 4, 'leadShoulder.y': 0.02, 'rearShoulder.y': 0.02,
-}; // prettier-ignore
+  'pelvis.yaw': 33,
+  'chest.yaw': 36,
+  'head.yaw': 8,
+  'head.pitch': -9,
+  'chest.pitch': -6,
+  'pelvis.pitch': -3,
+  'leadHand.y': 0.08,
+  'rearHand.y': 0.07,
+  'leadHand.z': -0.08,
+  'rearHand.z': 0.06,
+  'leadHand.x': 0.02,
+  'rearHand.x': -0.02,
+  'leadElbow.out': 4,
+  'rearElbow.out': 4,
+  'leadShoulder.y': 0.02,
+  'rearShoulder.y': 0.02,
+};
 
 /** The furthest of everything held, channel by channel. */
 function addFurthest(pose: Pose, held: readonly Contribution[], seconds: number): void {

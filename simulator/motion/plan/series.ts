@@ -29,9 +29,14 @@ export const betweenSeries = (model: SeriesModel): number =>
 /** When the feet of a series move: begin, both down, leave, back. */
 export function stepMoments({ recovers }: SeriesStep, parts: readonly StrikeTimes[]): StrikeTimes {
   const [first, last] = [parts[0]!, parts.at(-1)!];
-  const down = recovers === 'before-the-last' ? last.launch - downBefore : parts.length === 1 ? first.contact + recoverAfter : Math.max(first.contact + 0.14, last.launch + 0.05);
+  const down =
+    recovers === 'before-the-last'
+      ? last.launch - downBefore
+      : parts.length === 1
+        ? first.contact + recoverAfter
+        : Math.max(first.contact + 0.14, last.launch + 0.05);
   return { launch: first.launch - feetBefore, contact: down, leave: last.home + 0.3, home: last.home + 0.85 };
-} // prettier-ignore
+}
 
 /** The stance begins away by as much as it will stepOf; the first foot is down with the first strike, then the other recovers. */
 export function seriesFeet(plan: SeriesStep, parts: readonly StrikeTimes[], faults: readonly ShownFault[]): Contribution[] {
@@ -46,7 +51,13 @@ export function seriesFeet(plan: SeriesStep, parts: readonly StrikeTimes[], faul
   ];
   for (const { model, strength } of faults) steps = model.reshapeParts?.(steps, strength, own) ?? steps;
   // Nobody walks back: what went away beforehand and what came in cancel out, and fade together.
-  return [...awayFirst(plan, moments), ...contributionsOf(steps.filter((part) => !('passing' in part) || part.passing === 'in'), moments)]; // prettier-ignore
+  return [
+    ...awayFirst(plan, moments),
+    ...contributionsOf(
+      steps.filter((part) => !('passing' in part) || part.passing === 'in'),
+      moments,
+    ),
+  ];
 }
 
 /** A stepOf away from where the series is thrown, the foot that comes in last going first. */

@@ -24,7 +24,6 @@ function hitsAndRoundsOf(
   { outTime, dwellTime, returnTime }: SingleModel,
   launch: number,
 ): StrikeTimes {
-  // prettier-ignore
   const pace = 1 + slowed * tiredAt(launch);
   const contact = launch + outTime * random.normal(1, 0.06) * pace;
   const leave = contact + dwellTime * random.normal(1, 0.15);
@@ -79,14 +78,19 @@ function wayOf({ thrown }: PlannedRound, technique: Single): SingleModel {
 }
 
 /** What is hit answers, and is heard. */
-function land({ scene, random, hits }: PlannedRound, model: SingleModel, { contact }: StrikeTimes, faults: readonly ShownFault[]): void {
+function land(
+  { scene, random, hits }: PlannedRound,
+  model: SingleModel,
+  { contact }: StrikeTimes,
+  faults: readonly ShownFault[],
+): void {
   if (model.kind === 'move') return;
   const push = model.bagPush * random.normal(1, 0.15);
   const weight = (fromRear(model) ? 0.62 : 0.42) * (model.kind === 'kick' ? 1.3 : 1) * random.normal(1, 0.1);
   const pushed = faults.some(({ model: fault }) => fault.pushed);
   const snap = pushed ? random.between(0.05, 0.25) : random.between(0.55, 0.95);
   hits.push({ at: contact, push, on: scene.station ?? 'heavy-bag', weight, snap });
-} // prettier-ignore
+}
 
 function addAround(plan: PlannedRound, faults: readonly ShownFault[], moments: FaultMoments, model: SingleModel): void {
   for (const { model: fault, strength } of faults) {
@@ -113,7 +117,7 @@ export function throwOne(plan: PlannedRound, technique: Thrown, place: number, l
     const moments = hitsAndRoundsOf(plan, model, next + wait);
     drawn.push({ technique: part, model, moments, own });
     next = moments.leave + 0.09 * random.normal(1, 0.15);
-  } // prettier-ignore
+  }
   const all = drawn.map(({ moments }) => moments);
   let feet: ThrownStrike['feet'];
   if (series?.step) {
@@ -128,7 +132,10 @@ export function throwOne(plan: PlannedRound, technique: Thrown, place: number, l
   const parts = drawn.map(({ technique: part, model, moments, own }): ThrownPart => {
     addAround(plan, own, { ...moments, begins: moments.launch - aheadOf(model) }, model);
     if (series?.beside && moments === all.at(-1)) {
-      const beside = faults.reduce<readonly MotionPart[]>((shape, { model: fault, strength }) => fault.reshapeParts?.(shape, strength, undefined) ?? shape, series.beside); // prettier-ignore
+      const beside = faults.reduce<readonly MotionPart[]>(
+        (shape, { model: fault, strength }) => fault.reshapeParts?.(shape, strength, undefined) ?? shape,
+        series.beside,
+      );
       plan.add(contributionsOf(beside, moments));
     }
     const elbowAngle = planOne(plan, model, moments);
@@ -136,8 +143,23 @@ export function throwOne(plan: PlannedRound, technique: Thrown, place: number, l
     return { technique: part, model, ...moments, elbowAngle };
   });
   const [first, last] = [parts[0]!, parts.at(-1)!];
-  if (isMove(first.technique) && first.model.kind === 'move' && first.model.first) feet = { ...all[0]!, first: first.model.first };
+  if (isMove(first.technique) && first.model.kind === 'move' && first.model.first)
+    feet = { ...all[0]!, first: first.model.first };
   const { contact, leave, home } = last;
   const told = faults.map(({ model: { id, checkpoint }, strength }) => ({ id, checkpoint, strength }));
-  return { technique, place, launch: first.launch, contact, leave, home, faults: told, elbowAngle: last.elbowAngle, parts, begins: launch - aheadOf(parts[0]!.model), exit: false, ...(held && { held }), ...(feet && { feet }) };
-} // prettier-ignore
+  return {
+    technique,
+    place,
+    launch: first.launch,
+    contact,
+    leave,
+    home,
+    faults: told,
+    elbowAngle: last.elbowAngle,
+    parts,
+    begins: launch - aheadOf(parts[0]!.model),
+    exit: false,
+    ...(held && { held }),
+    ...(feet && { feet }),
+  };
+}

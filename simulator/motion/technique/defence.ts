@@ -9,16 +9,29 @@ const inPlace = (...parts: MotionPart[]): MoveModel => ({ ...times, parts });
 /** Head over the front knee or over the rear one; the hips stay under it. */
 const slipTo = (side: 1 | -1): MotionPart =>
   held({
-    'pelvis.x': side * 0.07, 'pelvis.y': -0.06, 'pelvis.roll': side * -4, 'chest.roll': side * -15, 'chest.yaw': side * -14, 'chest.pitch': 3,
-    'head.roll': side * -6, 'leadHand.x': side * 0.07, 'rearHand.x': side * 0.07, 'leadHand.y': -0.03, 'rearHand.y': -0.03,
-  }); // prettier-ignore
+    'pelvis.x': side * 0.07,
+    'pelvis.y': -0.06,
+    'pelvis.roll': side * -4,
+    'chest.roll': side * -15,
+    'chest.yaw': side * -14,
+    'chest.pitch': 3,
+    'head.roll': side * -6,
+    'leadHand.x': side * 0.07,
+    'rearHand.x': side * 0.07,
+    'leadHand.y': -0.03,
+    'rearHand.y': -0.03,
+  });
 
 /** Down with the knees, across at the bottom, up on the other side. */
 const under = (side: 1 | -1, across: number): MotionPart[] => [
   { change: { 'pelvis.y': -0.24, 'chest.pitch': 7, 'head.pitch': -6, 'pelvis.pitch': 2 }, come: [0, 1], go: [0.05, 1] },
-  { change: { 'pelvis.x': side * across, 'chest.roll': side * -5, 'leadHand.x': side * 0.02, 'rearHand.x': side * 0.02 }, come: [0.3, 1], go: [0.35, 1] },
+  {
+    change: { 'pelvis.x': side * across, 'chest.roll': side * -5, 'leadHand.x': side * 0.02, 'rearHand.x': side * 0.02 },
+    come: [0.3, 1],
+    go: [0.35, 1],
+  },
   { change: { 'pelvis.x': side * -0.06, 'chest.roll': side * 6 }, passing: 'in', share: [0, 0.7] },
-]; // prettier-ignore
+];
 
 const weaveTo = (side: 1 | -1): MoveModel => ({
   ...times,
@@ -66,14 +79,25 @@ const blockWith = (hand: 'lead' | 'rear'): MoveModel => {
 
 const catchParts = [
   held({
-    'leadHand.x': 0.2, 'leadHand.y': -0.34, 'leadHand.z': -0.02, 'leadElbow.out': 1.4, 'pelvis.y': -0.03, 'pelvis.x': -0.03,
-    'chest.yaw': 8, 'rearHand.y': 0.03, 'rearHand.x': 0.03, 'head.pitch': 4,
+    'leadHand.x': 0.2,
+    'leadHand.y': -0.34,
+    'leadHand.z': -0.02,
+    'leadElbow.out': 1.4,
+    'pelvis.y': -0.03,
+    'pelvis.x': -0.03,
+    'chest.yaw': 8,
+    'rearHand.y': 0.03,
+    'rearHand.x': 0.03,
+    'head.pitch': 4,
   }),
-]; // prettier-ignore
+];
 
 export const defenceModels = {
   slip: [inPlace(slipTo(1)), inPlace(slipTo(-1))],
-  roll: [{ ...times, outTime: 0.3, returnTime: 0.34, parts: under(-1, 0.14) }, { ...times, outTime: 0.3, returnTime: 0.34, parts: under(1, 0.14) }],
+  roll: [
+    { ...times, outTime: 0.3, returnTime: 0.34, parts: under(-1, 0.14) },
+    { ...times, outTime: 0.3, returnTime: 0.34, parts: under(1, 0.14) },
+  ],
   weave: [weaveTo(1), weaveTo(-1)],
   'pull-back': [
     {
@@ -93,8 +117,19 @@ export const defenceModels = {
   'shin-check': [
     inPlace(
       held({
-        'pelvis.x': -0.14, 'pelvis.z': -0.1, 'pelvis.y': 0.02, 'pelvis.pitch': -6, 'chest.pitch': -3, 'pelvis.yaw': 14, 'pelvis.roll': 4,
-        'leadFoot.x': 0.2, 'leadFoot.y': 0.46, 'leadFoot.z': -0.08, 'leadFoot.yaw': 34, 'leadFoot.pitch': 24, 'leadKnee.up': 0.6,
+        'pelvis.x': -0.14,
+        'pelvis.z': -0.1,
+        'pelvis.y': 0.02,
+        'pelvis.pitch': -6,
+        'chest.pitch': -3,
+        'pelvis.yaw': 14,
+        'pelvis.roll': 4,
+        'leadFoot.x': 0.2,
+        'leadFoot.y': 0.46,
+        'leadFoot.z': -0.08,
+        'leadFoot.yaw': 34,
+        'leadFoot.pitch': 24,
+        'leadKnee.up': 0.6,
       }),
     ),
   ],
@@ -116,8 +151,20 @@ export const defenceModels = {
       returnTime: 0.5,
       parts: [
         held({
-          'pelvis.y': -0.56, 'pelvis.z': -0.34, 'pelvis.pitch': 50, 'pelvis.yaw': 30, 'chest.pitch': 52, 'chest.yaw': 32, 'head.pitch': -26, 'head.yaw': 4,
-          'leadHand.x': 0.1, 'leadHand.y': -0.62, 'leadHand.z': 0.32, 'rearHand.x': -0.1, 'rearHand.y': -0.62, 'rearHand.z': 0.42,
+          'pelvis.y': -0.56,
+          'pelvis.z': -0.34,
+          'pelvis.pitch': 50,
+          'pelvis.yaw': 30,
+          'chest.pitch': 52,
+          'chest.yaw': 32,
+          'head.pitch': -26,
+          'head.yaw': 4,
+          'leadHand.x': 0.1,
+          'leadHand.y': -0.62,
+          'leadHand.z': 0.32,
+          'rearHand.x': -0.1,
+          'rearHand.y': -0.62,
+          'rearHand.z': 0.42,
         }),
         ...stepOf('rear', { x: -0.02, z: -0.6, yaw: 40 }, [0, 0.8], [0.2, 1]),
         ...stepOf('lead', { x: 0.12, z: -1.02, yaw: 10 }, [0.1, 0.95], [0.05, 0.9]),
@@ -127,4 +174,4 @@ export const defenceModels = {
       ],
     },
   ],
-} as const satisfies Record<string, readonly MoveModel[]>; // prettier-ignore
+} as const satisfies Record<string, readonly MoveModel[]>;

@@ -2,9 +2,22 @@ import { mirrored, type PoseChange } from '../../body/pose.ts';
 import type { Limb } from '../part.ts';
 
 export const handTechniques = [
-  'jab', 'cross', 'lead-hook', 'rear-hook', 'lead-uppercut', 'rear-uppercut', 'overhand', 'body-jab', 'body-straight',
-  'lead-body-hook', 'rear-body-hook', 'lead-overhand', 'body-poke', 'rising-body-hook', 'elbow',
-] as const; // prettier-ignore
+  'jab',
+  'cross',
+  'lead-hook',
+  'rear-hook',
+  'lead-uppercut',
+  'rear-uppercut',
+  'overhand',
+  'body-jab',
+  'body-straight',
+  'lead-body-hook',
+  'rear-body-hook',
+  'lead-overhand',
+  'body-poke',
+  'rising-body-hook',
+  'elbow',
+] as const;
 export type HandId = (typeof handTechniques)[number];
 
 /** A strike as it should be: what the body does by the moment of contact, and in which time. Seconds, metres, degrees. */
@@ -45,13 +58,44 @@ const usual = { kind: 'hand', stay: 0, meets: 'glove', hipLag: 0, feetLag: 0 } a
 const straight = { ...usual, aside: 0, depth: 0, arc: {}, load: {}, advance: 0 } as const;
 
 /** What hips, trunk and rear foot do in everything that the rear side throws. */
-const rearTurn = { 'pelvis.yaw': 58, 'pelvis.x': 0.035, 'chest.yaw': 74, 'chest.pitch': 3, 'head.pitch': 4, 'head.yaw': 6 } as const; // prettier-ignore
+const rearTurn = {
+  'pelvis.yaw': 58,
+  'pelvis.x': 0.035,
+  'chest.yaw': 74,
+  'chest.pitch': 3,
+  'head.pitch': 4,
+  'head.yaw': 6,
+} as const;
 const rearFoot = { 'rearFoot.yaw': 46, 'rearFoot.pitch': 14 } as const;
 /** The lead side turns in behind its hook: hip, shoulder and foot. */
 const leadTurn = { 'pelvis.yaw': -30, 'chest.yaw': -44, 'chest.pitch': 2, 'head.pitch': 4, 'head.yaw': -4 } as const;
 const leadFoot = { 'leadFoot.yaw': -52, 'leadFoot.pitch': 22 } as const;
-const hook = { ...usual, elbowAngle: 94, depth: 0.085, contactHeight: 1.45, footLift: 0, outTime: 0.19, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.045, load: {}, advance: 0.3 } as const; // prettier-ignore
-const uppercut = { ...usual, elbowAngle: 78, aside: 0, depth: 0.01, contactHeight: 1.24, footLift: 0, outTime: 0.2, dwellTime: 0.03, returnTime: 0.24, bagPush: 0.035, advance: 0.36 } as const; // prettier-ignore
+const hook = {
+  ...usual,
+  elbowAngle: 94,
+  depth: 0.085,
+  contactHeight: 1.45,
+  footLift: 0,
+  outTime: 0.19,
+  dwellTime: 0.03,
+  returnTime: 0.24,
+  bagPush: 0.045,
+  load: {},
+  advance: 0.3,
+} as const;
+const uppercut = {
+  ...usual,
+  elbowAngle: 78,
+  aside: 0,
+  depth: 0.01,
+  contactHeight: 1.24,
+  footLift: 0,
+  outTime: 0.2,
+  dwellTime: 0.03,
+  returnTime: 0.24,
+  bagPush: 0.035,
+  advance: 0.36,
+} as const;
 /** Down with the knees: how a level changes. */
 const low = { 'pelvis.y': -0.2, 'chest.pitch': 6, 'head.pitch': -4 } as const;
 
@@ -60,9 +104,15 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...straight,
     hand: 'lead',
     body: {
-      'pelvis.yaw': -6, 'chest.yaw': -13, 'chest.pitch': 2, 'head.pitch': 3,
-      'leadShoulder.y': 0.035, 'leadShoulder.z': 0.035, 'leadHand.turn': -75, 'leadElbow.out': 0.35,
-    }, // prettier-ignore
+      'pelvis.yaw': -6,
+      'chest.yaw': -13,
+      'chest.pitch': 2,
+      'head.pitch': 3,
+      'leadShoulder.y': 0.035,
+      'leadShoulder.z': 0.035,
+      'leadHand.turn': -75,
+      'leadElbow.out': 0.35,
+    },
     feet: { 'leadFoot.z': 0.1, 'rearFoot.pitch': 6 },
     footLift: 0.03,
     elbowAngle: 168,
@@ -77,9 +127,13 @@ export const handModels: Record<HandId, StrikeModel> = {
     hand: 'rear',
     body: {
       ...rearTurn,
-      'rearShoulder.y': 0.04, 'rearShoulder.z': 0.045, 'rearHand.turn': -80, 'rearElbow.out': 0.4,
-      'leadHand.x': -0.03, 'leadHand.z': -0.09,
-    }, // prettier-ignore
+      'rearShoulder.y': 0.04,
+      'rearShoulder.z': 0.045,
+      'rearHand.turn': -80,
+      'rearElbow.out': 0.4,
+      'leadHand.x': -0.03,
+      'leadHand.z': -0.09,
+    },
     feet: rearFoot,
     footLift: 0,
     elbowAngle: 167,
@@ -93,7 +147,14 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...hook,
     hand: 'lead',
     aside: 0.147,
-    body: { ...leadTurn, 'leadShoulder.y': 0.05, 'leadShoulder.z': 0.03, 'leadHand.turn': -70, 'leadElbow.out': 6, 'pelvis.x': -0.03 },
+    body: {
+      ...leadTurn,
+      'leadShoulder.y': 0.05,
+      'leadShoulder.z': 0.03,
+      'leadHand.turn': -70,
+      'leadElbow.out': 6,
+      'pelvis.x': -0.03,
+    },
     feet: leadFoot,
     load: { 'chest.yaw': 15, 'pelvis.yaw': 6 },
     arc: { 'leadHand.x': 0.14, 'leadElbow.out': 2 },
@@ -102,7 +163,15 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...hook,
     hand: 'rear',
     aside: -0.147,
-    body: { ...rearTurn, 'rearShoulder.y': 0.05, 'rearShoulder.z': 0.04, 'rearHand.turn': -70, 'rearElbow.out': 6, 'leadHand.x': -0.03, 'leadHand.z': -0.07 },
+    body: {
+      ...rearTurn,
+      'rearShoulder.y': 0.05,
+      'rearShoulder.z': 0.04,
+      'rearHand.turn': -70,
+      'rearElbow.out': 6,
+      'leadHand.x': -0.03,
+      'leadHand.z': -0.07,
+    },
     feet: rearFoot,
     arc: { 'rearHand.x': -0.16, 'rearElbow.out': 2 },
     outTime: 0.21,
@@ -110,7 +179,14 @@ export const handModels: Record<HandId, StrikeModel> = {
   'lead-uppercut': {
     ...uppercut,
     hand: 'lead',
-    body: { 'pelvis.yaw': -12, 'chest.yaw': -20, 'chest.pitch': -4, 'pelvis.y': -0.02, 'leadHand.turn': 80, 'leadElbow.out': -0.3 },
+    body: {
+      'pelvis.yaw': -12,
+      'chest.yaw': -20,
+      'chest.pitch': -4,
+      'pelvis.y': -0.02,
+      'leadHand.turn': 80,
+      'leadElbow.out': -0.3,
+    },
     feet: { 'leadFoot.yaw': -14, 'leadFoot.pitch': 8 },
     arc: { 'leadHand.y': -0.16, 'leadHand.z': -0.05 },
     load: { 'pelvis.y': -0.13, 'pelvis.x': 0.05, 'chest.yaw': 12, 'chest.roll': -7 },
@@ -118,7 +194,16 @@ export const handModels: Record<HandId, StrikeModel> = {
   'rear-uppercut': {
     ...uppercut,
     hand: 'rear',
-    body: { ...rearTurn, 'pelvis.yaw': 46, 'chest.yaw': 58, 'chest.pitch': -4, 'pelvis.y': -0.02, 'rearHand.turn': 80, 'rearElbow.out': -0.3, 'leadHand.z': -0.07 },
+    body: {
+      ...rearTurn,
+      'pelvis.yaw': 46,
+      'chest.yaw': 58,
+      'chest.pitch': -4,
+      'pelvis.y': -0.02,
+      'rearHand.turn': 80,
+      'rearElbow.out': -0.3,
+      'leadHand.z': -0.07,
+    },
     feet: rearFoot,
     arc: { 'rearHand.y': -0.18, 'rearHand.z': -0.04 },
     load: { 'pelvis.y': -0.13, 'pelvis.x': -0.05, 'chest.roll': 6 },
@@ -128,9 +213,19 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...straight,
     hand: 'rear',
     body: {
-      ...rearTurn, 'pelvis.x': 0.1, 'pelvis.y': -0.08, 'chest.roll': -16, 'chest.pitch': 9, 'head.roll': -8,
-      'rearShoulder.y': 0.06, 'rearShoulder.z': 0.04, 'rearHand.turn': -95, 'rearElbow.out': 2.2, 'leadHand.x': -0.03, 'leadHand.z': -0.08,
-    }, // prettier-ignore
+      ...rearTurn,
+      'pelvis.x': 0.1,
+      'pelvis.y': -0.08,
+      'chest.roll': -16,
+      'chest.pitch': 9,
+      'head.roll': -8,
+      'rearShoulder.y': 0.06,
+      'rearShoulder.z': 0.04,
+      'rearHand.turn': -95,
+      'rearElbow.out': 2.2,
+      'leadHand.x': -0.03,
+      'leadHand.z': -0.08,
+    },
     feet: { ...rearFoot, 'leadFoot.x': 0.05, 'leadFoot.z': 0.06 },
     footLift: 0.02,
     elbowAngle: 142,
@@ -146,9 +241,16 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...straight,
     hand: 'lead',
     body: {
-      ...low, 'pelvis.yaw': -6, 'chest.yaw': -14, 'pelvis.x': -0.07, 'chest.roll': 5,
-      'leadShoulder.y': 0.03, 'leadShoulder.z': 0.035, 'leadHand.turn': -75, 'leadElbow.out': 0.35,
-    }, // prettier-ignore
+      ...low,
+      'pelvis.yaw': -6,
+      'chest.yaw': -14,
+      'pelvis.x': -0.07,
+      'chest.roll': 5,
+      'leadShoulder.y': 0.03,
+      'leadShoulder.z': 0.035,
+      'leadHand.turn': -75,
+      'leadElbow.out': 0.35,
+    },
     feet: { 'leadFoot.z': 0.2, 'rearFoot.pitch': 16 },
     footLift: 0.03,
     elbowAngle: 166,
@@ -162,9 +264,18 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...straight,
     hand: 'rear',
     body: {
-      ...rearTurn, ...low, 'pelvis.y': -0.175, 'pelvis.x': 0.08, 'chest.roll': -7,
-      'rearShoulder.y': 0.03, 'rearShoulder.z': 0.045, 'rearHand.turn': -80, 'rearElbow.out': 0.4, 'leadHand.x': -0.03, 'leadHand.z': -0.08,
-    }, // prettier-ignore
+      ...rearTurn,
+      ...low,
+      'pelvis.y': -0.175,
+      'pelvis.x': 0.08,
+      'chest.roll': -7,
+      'rearShoulder.y': 0.03,
+      'rearShoulder.z': 0.045,
+      'rearHand.turn': -80,
+      'rearElbow.out': 0.4,
+      'leadHand.x': -0.03,
+      'leadHand.z': -0.08,
+    },
     feet: { ...rearFoot, 'leadFoot.z': 0.12, 'leadFoot.x': 0.04 },
     footLift: 0.025,
     elbowAngle: 165,
@@ -190,7 +301,15 @@ export const handModels: Record<HandId, StrikeModel> = {
     hand: 'rear',
     aside: -0.147,
     contactHeight: 1.12,
-    body: { ...rearTurn, ...low, 'rearShoulder.y': 0.02, 'rearHand.turn': -60, 'rearElbow.out': 3, 'pelvis.x': -0.03, 'leadHand.z': -0.07 },
+    body: {
+      ...rearTurn,
+      ...low,
+      'rearShoulder.y': 0.02,
+      'rearHand.turn': -60,
+      'rearElbow.out': 3,
+      'pelvis.x': -0.03,
+      'leadHand.z': -0.07,
+    },
     feet: rearFoot,
     arc: { 'rearHand.x': -0.13, 'rearHand.y': -0.05, 'rearElbow.out': 1 },
     load: { 'pelvis.y': -0.1 },
@@ -200,9 +319,17 @@ export const handModels: Record<HandId, StrikeModel> = {
     ...straight,
     hand: 'lead',
     body: {
-      ...leadTurn, 'pelvis.x': -0.11, 'pelvis.y': -0.07, 'chest.roll': -3, 'chest.pitch': 14, 'head.roll': 8,
-      'leadShoulder.y': 0.06, 'leadShoulder.z': 0.04, 'leadHand.turn': -95, 'leadElbow.out': 2.6,
-    }, // prettier-ignore
+      ...leadTurn,
+      'pelvis.x': -0.11,
+      'pelvis.y': -0.07,
+      'chest.roll': -3,
+      'chest.pitch': 14,
+      'head.roll': 8,
+      'leadShoulder.y': 0.06,
+      'leadShoulder.z': 0.04,
+      'leadHand.turn': -95,
+      'leadElbow.out': 2.6,
+    },
     feet: leadFoot,
     load: { 'chest.yaw': 15, 'pelvis.yaw': 6 },
     footLift: 0,
@@ -218,7 +345,16 @@ export const handModels: Record<HandId, StrikeModel> = {
   'body-poke': {
     ...straight,
     hand: 'lead',
-    body: { 'pelvis.y': -0.1, 'pelvis.yaw': -5, 'chest.yaw': -10, 'chest.pitch': 3, 'head.pitch': -2, 'leadShoulder.z': 0.035, 'leadHand.turn': -60, 'leadElbow.out': 0.35 },
+    body: {
+      'pelvis.y': -0.1,
+      'pelvis.yaw': -5,
+      'chest.yaw': -10,
+      'chest.pitch': 3,
+      'head.pitch': -2,
+      'leadShoulder.z': 0.035,
+      'leadHand.turn': -60,
+      'leadElbow.out': 0.35,
+    },
     feet: { 'leadFoot.z': 0.09, 'rearFoot.pitch': 6 },
     footLift: 0.02,
     elbowAngle: 164,
@@ -235,7 +371,16 @@ export const handModels: Record<HandId, StrikeModel> = {
     depth: 0.05,
     elbowAngle: 114,
     contactHeight: 1.16,
-    body: { ...leadTurn, 'pelvis.y': -0.17, 'chest.pitch': 3, 'chest.roll': -5, 'leadShoulder.y': 0.01, 'leadHand.turn': 40, 'leadElbow.out': 0.6, 'pelvis.x': 0.05 },
+    body: {
+      ...leadTurn,
+      'pelvis.y': -0.17,
+      'chest.pitch': 3,
+      'chest.roll': -5,
+      'leadShoulder.y': 0.01,
+      'leadHand.turn': 40,
+      'leadElbow.out': 0.6,
+      'pelvis.x': 0.05,
+    },
     feet: leadFoot,
     arc: { 'leadHand.x': 0.06, 'leadHand.y': -0.14 },
     load: { 'pelvis.y': -0.06, 'chest.yaw': 10 },
@@ -249,13 +394,24 @@ export const handModels: Record<HandId, StrikeModel> = {
     depth: 0.06,
     elbowAngle: 50,
     contactHeight: 1.46,
-    body: { ...rearTurn, 'chest.yaw': 84, 'rearShoulder.y': 0.06, 'rearShoulder.z': 0.05, 'rearHand.x': 0.2, 'rearHand.y': 0, 'rearHand.z': 0.12, 'rearElbow.out': 3, 'rearElbow.fore': 9, 'leadHand.z': -0.08 },
+    body: {
+      ...rearTurn,
+      'chest.yaw': 84,
+      'rearShoulder.y': 0.06,
+      'rearShoulder.z': 0.05,
+      'rearHand.x': 0.2,
+      'rearHand.y': 0,
+      'rearHand.z': 0.12,
+      'rearElbow.out': 3,
+      'rearElbow.fore': 9,
+      'leadHand.z': -0.08,
+    },
     feet: rearFoot,
     arc: {},
     advance: 0.62,
     outTime: 0.2,
   },
-}; // prettier-ignore
+};
 
 /** The other hand does it. */
 export const otherHand = (model: StrikeModel): StrikeModel => ({

@@ -23,11 +23,15 @@ export interface SeriesModel {
 }
 
 const jabCross = ['jab', 'cross'] as const;
-const stepped = (first: Limb, by: { x?: number; z?: number }, recovers: SeriesStep['recovers'] = 'with-the-last'): SeriesModel => ({
+const stepped = (
+  first: Limb,
+  by: { x?: number; z?: number },
+  recovers: SeriesStep['recovers'] = 'with-the-last',
+): SeriesModel => ({
   kind: 'series',
   strikes: jabCross,
   step: { first, by, recovers },
-}); // prettier-ignore
+});
 const times = <One>(count: number, one: One): One[] => Array.from({ length: count }, () => one);
 
 export const seriesModels = {
@@ -50,10 +54,31 @@ export const seriesModels = {
   'uppercut-bag-set': {
     kind: 'series',
     between: 0.24,
-    strikes: ['rear-uppercut', 'lead-uppercut', 'rear-uppercut', 'lead-uppercut', 'rear-uppercut', 'lead-hook', 'rear-hook', 'lead-hook', 'rear-hook', 'lead-hook'],
+    strikes: [
+      'rear-uppercut',
+      'lead-uppercut',
+      'rear-uppercut',
+      'lead-uppercut',
+      'rear-uppercut',
+      'lead-hook',
+      'rear-hook',
+      'lead-hook',
+      'rear-hook',
+      'lead-hook',
+    ],
   },
-  'rope-trap': { kind: 'series', between: 0.16, strikes: ['jab', 'jab', ...times(3, 'lead-hook' as const)], step: { first: 'lead', by: { x: 0.2 }, recovers: 'with-the-last' } },
-  'swing-shuffle': { kind: 'series', between: 0.08, strikes: ['lead-hook', 'rear-hook'], step: { first: 'lead', by: { x: 0.16 }, recovers: 'with-the-last' } },
+  'rope-trap': {
+    kind: 'series',
+    between: 0.16,
+    strikes: ['jab', 'jab', ...times(3, 'lead-hook' as const)],
+    step: { first: 'lead', by: { x: 0.2 }, recovers: 'with-the-last' },
+  },
+  'swing-shuffle': {
+    kind: 'series',
+    between: 0.08,
+    strikes: ['lead-hook', 'rear-hook'],
+    step: { first: 'lead', by: { x: 0.16 }, recovers: 'with-the-last' },
+  },
   'pad-called': { kind: 'series', strikes: ['jab', 'cross', 'lead-hook'] },
   'pad-free': { kind: 'series', strikes: ['jab', 'cross', 'slip', 'cross'] },
-} as const satisfies Record<string, SeriesModel>; // prettier-ignore
+} as const satisfies Record<string, SeriesModel>;

@@ -24,7 +24,14 @@ const front: StrikeModel = {
   bagPush: 0.09,
 };
 /** From the side the fist comes round with the flat of the first knuckle. */
-const side: StrikeModel = { ...front, aside: -0.1, depth: 0.06, elbowAngle: 72, arc: { 'rearHand.x': -0.07, 'rearHand.y': 0.02 }, body: { 'chest.yaw': 6, 'rearHand.turn': 10 } }; // prettier-ignore
+const side: StrikeModel = {
+  ...front,
+  aside: -0.1,
+  depth: 0.06,
+  elbowAngle: 72,
+  arc: { 'rearHand.x': -0.07, 'rearHand.y': 0.02 },
+  body: { 'chest.yaw': 6, 'rearHand.turn': 10 },
+};
 
 /** From one hit to the next, seconds: the bag comes back for the third time. */
 export const speedBagRhythm = 0.46;

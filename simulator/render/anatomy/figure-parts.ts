@@ -19,9 +19,11 @@ export function figureParts(body: Body, given: Look, bareHands = false): BodyPar
     shirt(body, look),
     ...shorts(body, look),
     ...bodySides.flatMap((side) => [
-      ...(bareHands || look.hands === 'wraps' ? wraps(body, side, bareHands ? { ...look, gloves: look.skin } : look) : glove(body, side, look)),
+      ...(bareHands || look.hands === 'wraps'
+        ? wraps(body, side, bareHands ? { ...look, gloves: look.skin } : look)
+        : glove(body, side, look)),
       ...(look.feet === 'bare' ? bareFoot(body, side, look) : shoe(body, side, look)),
       ...(look.shinGuards ? [shinGuard(body, side, look)] : []),
     ]),
-  ]; // prettier-ignore
+  ];
 }

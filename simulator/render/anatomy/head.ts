@@ -8,18 +8,38 @@ type OnHead = (offset: [number, number, number], radii: [number, number, number]
 
 function hair(onHead: OnHead, hairline: NonNullable<Clay['cut']>, look: WholeLook): BodyPart[] {
   const cap = [onHead([0, 0.03, -0.02], [0.082, 0.092, 0.092], 0.02), onHead([0, -0.02, -0.045], [0.074, 0.07, 0.062], 0.03)];
-  const close = [onHead([0, 0.024, -0.016], [0.0765, 0.084, 0.088], 0.02), onHead([0, -0.02, -0.045], [0.068, 0.062, 0.055], 0.03)];
-  const curls = [0, 1, 2, 3, 4, 5, 6, 7].map((turn) => onHead([Math.cos(turn * 0.785) * 0.058, 0.07 + 0.02 * Math.sin(turn * 2.1), Math.sin(turn * 0.785) * 0.058 - 0.025], [0.045, 0.042, 0.045], 0.012));
+  const close = [
+    onHead([0, 0.024, -0.016], [0.0765, 0.084, 0.088], 0.02),
+    onHead([0, -0.02, -0.045], [0.068, 0.062, 0.055], 0.03),
+  ];
+  const curls = [0, 1, 2, 3, 4, 5, 6, 7].map((turn) =>
+    onHead(
+      [Math.cos(turn * 0.785) * 0.058, 0.07 + 0.02 * Math.sin(turn * 2.1), Math.sin(turn * 0.785) * 0.058 - 0.025],
+      [0.045, 0.042, 0.045],
+      0.012,
+    ),
+  );
   const styles: Record<WholeLook['hairStyle'], Lump[]> = {
     short: cap,
     shaved: close,
-    tail: [...cap, onHead([0, 0.03, -0.115], [0.032, 0.034, 0.036], 0.02), onHead([0, -0.05, -0.135], [0.028, 0.085, 0.026], 0.02)],
+    tail: [
+      ...cap,
+      onHead([0, 0.03, -0.115], [0.032, 0.034, 0.036], 0.02),
+      onHead([0, -0.05, -0.135], [0.028, 0.085, 0.026], 0.02),
+    ],
     bun: [...cap, onHead([0, 0.085, -0.085], [0.045, 0.042, 0.045], 0.015)],
     curls: [...cap, ...curls],
   };
-  const onTop: BodyPart = { name: 'hair', clay: { lumps: styles[look.hairStyle], cut: hairline }, step: 0.007, colour: look.hair, roughness: 0.95, castsShadow: true };
+  const onTop: BodyPart = {
+    name: 'hair',
+    clay: { lumps: styles[look.hairStyle], cut: hairline },
+    step: 0.007,
+    colour: look.hair,
+    roughness: 0.95,
+    castsShadow: true,
+  };
   return [onTop];
-} // prettier-ignore
+}
 
 export function headParts(body: Body, look: WholeLook): BodyPart[] {
   const { chest } = body.bones;
@@ -52,15 +72,41 @@ export function headParts(body: Body, look: WholeLook): BodyPart[] {
   return [
     { name: 'face', clay: face, step: 0.006, colour: look.skin, roughness: 0.6, castsShadow: true },
     ...hair(onHead, hairline, look),
-    { name: 'eyes', clay: { lumps: both((s) => onHead([s * 0.032, 0.006, 0.0805], [0.0125, 0.0115, 0.0125], 0.002)) }, step: 0.003, colour: '#f2efe8', roughness: 0.4, castsShadow: false },
-    { name: 'pupils', clay: { lumps: both((s) => onHead([s * 0.031, 0.006, 0.0895], [0.0066, 0.0066, 0.0056], 0.002)) }, step: 0.0022, colour: '#2a1a10', roughness: 0.4, castsShadow: false },
+    {
+      name: 'eyes',
+      clay: { lumps: both((s) => onHead([s * 0.032, 0.006, 0.0805], [0.0125, 0.0115, 0.0125], 0.002)) },
+      step: 0.003,
+      colour: '#f2efe8',
+      roughness: 0.4,
+      castsShadow: false,
+    },
+    {
+      name: 'pupils',
+      clay: { lumps: both((s) => onHead([s * 0.031, 0.006, 0.0895], [0.0066, 0.0066, 0.0056], 0.002)) },
+      step: 0.0022,
+      colour: '#2a1a10',
+      roughness: 0.4,
+      castsShadow: false,
+    },
     {
       name: 'brows',
-      clay: { lumps: both((s) => cone('head', pointAt(head, s * 0.015, 0.03, 0.0945), pointAt(head, s * 0.05, 0.032, 0.08), 0.0045, 0.0035, 0.004)) },
+      clay: {
+        lumps: both((s) =>
+          cone('head', pointAt(head, s * 0.015, 0.03, 0.0945), pointAt(head, s * 0.05, 0.032, 0.08), 0.0045, 0.0035, 0.004),
+        ),
+      },
       step: 0.003,
       colour: look.hair,
-      roughness: 0.9, castsShadow: false,
+      roughness: 0.9,
+      castsShadow: false,
     },
-    { name: 'mouth', clay: { lumps: [across(0.02, -0.069, 0.0935, 0.0935, 0.0055)] }, step: 0.003, colour: '#8c4a40', roughness: 0.6, castsShadow: false },
-  ]; // prettier-ignore
+    {
+      name: 'mouth',
+      clay: { lumps: [across(0.02, -0.069, 0.0935, 0.0935, 0.0055)] },
+      step: 0.003,
+      colour: '#8c4a40',
+      roughness: 0.6,
+      castsShadow: false,
+    },
+  ];
 }

@@ -37,7 +37,9 @@ const begin = (book: SavedCallBook, copy: boolean): void =>
   });
 const add = (): void => {
   const { calls } = draft.value!;
-  const free = Array.from({ length: 99 }, (_, place) => String(place + 1)).find((one) => !calls.some(({ number }) => number === one)); // prettier-ignore
+  const free = Array.from({ length: 99 }, (_, place) => String(place + 1)).find(
+    (one) => !calls.some(({ number }) => number === one),
+  );
   calls.push({ number: free!, technique: 'rear-round' });
 };
 const save = () =>

@@ -14,9 +14,19 @@ const said = computed(() => {
   const { combination } = parsed;
   return [
     { name: 'In words', said: sayInWords(combination, catalogue), missing: [] },
-    ...stances.map((stance) => ({ name: stance === 'orthodox' ? 'Orthodox throws' : 'Southpaw throws', said: sayWithHands(combination, catalogue, stance), missing: [] })),
-    ...books.filter(({ id }) => id !== book.id).map((other) => ({ name: other.name, said: sayInNumbers(combination, other, catalogue), missing: withoutNumber(combination, other, catalogue) })),
-  ]; // prettier-ignore
+    ...stances.map((stance) => ({
+      name: stance === 'orthodox' ? 'Orthodox throws' : 'Southpaw throws',
+      said: sayWithHands(combination, catalogue, stance),
+      missing: [],
+    })),
+    ...books
+      .filter(({ id }) => id !== book.id)
+      .map((other) => ({
+        name: other.name,
+        said: sayInNumbers(combination, other, catalogue),
+        missing: withoutNumber(combination, other, catalogue),
+      })),
+  ];
 });
 </script>
 

@@ -17,12 +17,19 @@ const { band, usual, measure, technique } = defineProps<{
 const emit = defineEmits<{ change: [band: Band | undefined] }>();
 const held = computed(() => band ?? usual);
 const ends = ref<string[]>([]);
-watch(held, ({ clean, watch: beyond }) => (ends.value = [beyond[0], clean[0], clean[1], beyond[1]].map((end) => (end === null ? '' : String(end)))), { immediate: true }); // prettier-ignore
+watch(
+  held,
+  ({ clean, watch: beyond }) =>
+    (ends.value = [beyond[0], clean[0], clean[1], beyond[1]].map((end) => (end === null ? '' : String(end)))),
+  { immediate: true },
+);
 const names = ['Watch from', 'Clean from', 'Clean to', 'Watch to'];
 const { value: reps } = useAnswer(() => request(checklistEndpoints.measuredStrikes, { params: { technique, measure } }));
 
 const typed = computed<Band>(() => {
-  const [from, cleanFrom, cleanTo, to] = ends.value.map((text) => (text.trim() === '' ? null : Number(text.replace(',', '.')))) as [number | null, number | null, number | null, number | null]; // prettier-ignore
+  const [from, cleanFrom, cleanTo, to] = ends.value.map((text) =>
+    text.trim() === '' ? null : Number(text.replace(',', '.')),
+  ) as [number | null, number | null, number | null, number | null];
   return { clean: [cleanFrom, cleanTo], watch: [from, to] };
 });
 const problem = computed(() => bandProblem(typed.value));

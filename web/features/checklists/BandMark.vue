@@ -24,16 +24,22 @@ const span = ([from, to]: Band['clean']) => {
   const left = place(from ?? scale.value.from);
   return { left: `${left}%`, width: `${place(to ?? scale.value.to) - left}%` };
 };
-const marks = computed(
-  () =>
-  values.map(({ value, doubt }) => ({ at: `${place(value)}%`, left: `${place(value - doubt)}%`, width: `${place(value + doubt) - place(value - doubt)}%`, verdict: verdictIn(band, value) })), // prettier-ignore
+const marks = computed(() =>
+  values.map(({ value, doubt }) => ({
+    at: `${place(value)}%`,
+    left: `${place(value - doubt)}%`,
+    width: `${place(value + doubt) - place(value - doubt)}%`,
+    verdict: verdictIn(band, value),
+  })),
 );
 /** Room that a number takes, in hundredths of the scale. */
 const numberWidth = computed(() => (unit.value === 'milliseconds' ? 24 : 11));
 /** Ends whose numbers have room: the one further out gives way. */
 const told = computed(() => {
   const inner = band.clean.filter((end): end is number => end !== null);
-  return [...new Set(ends.value)].filter((end) => inner.includes(end) || inner.every((other) => Math.abs(place(other) - place(end)) > numberWidth.value)); // prettier-ignore
+  return [...new Set(ends.value)].filter(
+    (end) => inner.includes(end) || inner.every((other) => Math.abs(place(other) - place(end)) > numberWidth.value),
+  );
 });
 const said = (value: number): string => {
   if (unit.value === 'milliseconds') return `${Math.round(value)} ms`;

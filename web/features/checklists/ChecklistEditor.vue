@@ -25,7 +25,10 @@ const failure = ref<string>();
 const busy = ref(false);
 
 const checkpointOf = (id: string): Checkpoint => own.value.find((one) => one.id === id) ?? base.checkpoints.get(id)!;
-const list = computed({ get: () => [...editor.rows.value], set: (rows) => editor.order(rows.map(({ checkpointId }) => checkpointId)) }); // prettier-ignore
+const list = computed({
+  get: () => [...editor.rows.value],
+  set: (rows) => editor.order(rows.map(({ checkpointId }) => checkpointId)),
+});
 const others = computed(() =>
   [...base.checkpoints.values(), ...own.value]
     .filter(({ id }) => !editor.rows.value.some(({ checkpointId }) => checkpointId === id))
@@ -65,8 +68,12 @@ async function save(): Promise<void> {
       checklists: { ...before.checklists, [technique]: editor.rows.value },
     };
     await request(checklistEndpoints.saveChecklists, {
-      body: { basedOn: catalogue.version, note: note.value.trim() || `${catalogue.technique(technique).name} changed`, edits: edits as never },
-    }); // prettier-ignore
+      body: {
+        basedOn: catalogue.version,
+        note: note.value.trim() || `${catalogue.technique(technique).name} changed`,
+        edits: edits as never,
+      },
+    });
     await catalogue.again();
     saved = true;
     emit('done');

@@ -31,8 +31,12 @@ const most = 12;
 const found = computed(() =>
   findInCatalogue(catalogue.newest, typed.value, club.value)
     .slice(0, most)
-    .map((one) => ({ ...one, family: catalogue.newest.checkpoints.get(one.id)?.family, techniques: one.kind === 'checkpoint' ? techniquesWith(catalogue.newest, one.id) : [one.id] })),
-); // prettier-ignore
+    .map((one) => ({
+      ...one,
+      family: catalogue.newest.checkpoints.get(one.id)?.family,
+      techniques: one.kind === 'checkpoint' ? techniquesWith(catalogue.newest, one.id) : [one.id],
+    })),
+);
 const byKind = computed(() =>
   techniqueKinds
     .map((kind) => ({

@@ -23,9 +23,17 @@ const open = defineModel<boolean>({ required: true });
 const emit = defineEmits<{ added: [checkpoint: Checkpoint] }>();
 const catalogue = useCatalogue();
 const empty = () => ({
-  name: '', question: '', clean: '', faults: '', why: '', cue: '',
-  family: 'strike' as Checkpoint['family'], stop: 'striking hand' as Checkpoint['stop'], severity: 'base' as Checkpoint['severity'], views: [...views] as View[],
-}); // prettier-ignore
+  name: '',
+  question: '',
+  clean: '',
+  faults: '',
+  why: '',
+  cue: '',
+  family: 'strike' as Checkpoint['family'],
+  stop: 'striking hand' as Checkpoint['stop'],
+  severity: 'base' as Checkpoint['severity'],
+  views: [...views] as View[],
+});
 const draft = reactive(empty());
 const problems = ref<Record<string, string>>({});
 const failure = ref<string>();
@@ -37,14 +45,19 @@ function save(): void {
   const { cue, faults, ...rest } = draft;
   const id = ownPrefix + idFromName(draft.name);
   if (catalogue.newest.checkpoints.has(id)) return void (problems.value = { name: 'There is a checkpoint of this name.' });
-  const list = faults.split(',').map((fault) => fault.trim()).filter(Boolean); // prettier-ignore
+  const list = faults
+    .split(',')
+    .map((fault) => fault.trim())
+    .filter(Boolean);
   const whole = { ...rest, id, faults: list, cues: cue ? [cue] : [], phase: 'contact', measure: 'eye', leastRate: 0, causes: [] };
   try {
     emit('added', checkpointShape.validateSync(whole, { abortEarly: false }));
     open.value = false;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    problems.value = Object.fromEntries(error.inner.map(({ path = '', message }) => [path === 'cues' ? 'cue' : path.replace(/\[.*/, ''), message])); // prettier-ignore
+    problems.value = Object.fromEntries(
+      error.inner.map(({ path = '', message }) => [path === 'cues' ? 'cue' : path.replace(/\[.*/, ''), message]),
+    );
   }
 }
 </script>

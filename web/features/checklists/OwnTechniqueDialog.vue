@@ -32,11 +32,21 @@ async function save(): Promise<void> {
     const model = catalogue.technique(draft.from);
     const id = ownPrefix + idFromName(draft.name);
     if (catalogue.newest.techniques.has(id)) throw new Error('There is a technique of this name already.');
-    const asked = { ...model, id, name: draft.name.trim(), kind: draft.kind, side: draft.side, alsoSaid: [], checkpoints: model.checkpoints.length > 0 ? model.checkpoints : checkpointLists.base };
+    const asked = {
+      ...model,
+      id,
+      name: draft.name.trim(),
+      kind: draft.kind,
+      side: draft.side,
+      alsoSaid: [],
+      checkpoints: model.checkpoints.length > 0 ? model.checkpoints : checkpointLists.base,
+    };
     const technique = await techniqueShape.validate(asked);
     const edits = await catalogue.editsAt(catalogue.version);
     const next = { ...edits, techniques: [...edits.techniques, technique] };
-    await request(checklistEndpoints.saveChecklists, { body: { basedOn: catalogue.version, note: `New: ${technique.name}`, edits: next as never } });
+    await request(checklistEndpoints.saveChecklists, {
+      body: { basedOn: catalogue.version, note: `New: ${technique.name}`, edits: next as never },
+    });
     await catalogue.again();
     open.value = false;
     await router.push({ name: 'technique', params: { technique: id } });
@@ -45,7 +55,7 @@ async function save(): Promise<void> {
   } finally {
     busy.value = false;
   }
-} // prettier-ignore
+}
 const names = () => [...catalogue.newest.techniques.values()].map(({ id, name }) => ({ value: id, title: name }));
 </script>
 

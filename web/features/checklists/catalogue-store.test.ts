@@ -7,19 +7,26 @@ import { useCatalogue } from './catalogue-store.ts';
 
 /** A server as far as the shelf can tell: versions of the checklists, and how often each was asked for. */
 function standIn() {
-  const hidden: ClubEdits = { ...noClubEdits, checklists: { jab: rowsOf(shippedCatalogue, 'jab').map((row) => ({ ...row, hidden: row.checkpointId === 'sm.snap' })) } }; // prettier-ignore
+  const hidden: ClubEdits = {
+    ...noClubEdits,
+    checklists: { jab: rowsOf(shippedCatalogue, 'jab').map((row) => ({ ...row, hidden: row.checkpointId === 'sm.snap' })) },
+  };
   const state = { versions: [noClubEdits, hidden], asked: [] as string[], away: false };
   const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
   globalThis.fetch = (async (url: string) => {
     if (state.away) throw new TypeError('fetch failed');
     state.asked.push(url);
-    if (url === '/api/checklists') return answer(state.versions.map((_, place) => ({ version: place + 1, note: '', by: 'A', at: '' })).reverse());
+    if (url === '/api/checklists')
+      return answer(state.versions.map((_, place) => ({ version: place + 1, note: '', by: 'A', at: '' })).reverse());
     const [, version] = /checklists\/(\d+)/.exec(url) ?? [];
-    if (version) return state.versions[Number(version) - 1] ? answer({ edits: state.versions[Number(version) - 1] }) : answer({ message: 'There is no such version here.' }, 404);
+    if (version)
+      return state.versions[Number(version) - 1]
+        ? answer({ edits: state.versions[Number(version) - 1] })
+        : answer({ message: 'There is no such version here.' }, 404);
     return answer([]);
   }) as unknown as typeof fetch;
   return state;
-} // prettier-ignore
+}
 
 describe('the shelf of checklists', () => {
   const { fetch } = globalThis;
@@ -53,7 +60,10 @@ describe('the shelf of checklists', () => {
   it('is as it ships while the server is away, and asks again when it is needed', async () => {
     server.away = true;
     const shelf = useCatalogue();
-    await shelf.ready().then(() => expect.fail('The server was away.'), (error: Error) => expect(error.message).to.include('cannot be reached')); // prettier-ignore
+    await shelf.ready().then(
+      () => expect.fail('The server was away.'),
+      (error: Error) => expect(error.message).to.include('cannot be reached'),
+    );
     expect(shelf.technique('jab').name).to.equal('Jab');
     server.away = false;
     await shelf.ready();
@@ -65,6 +75,9 @@ describe('the shelf of checklists', () => {
     await shelf.ready();
     expect([shelf.technique('own.gone').name, shelf.checkpoint('own.gone').name]).to.deep.equal(['own.gone', 'own.gone']);
     expect(shelf.book('gone')).to.equal(sixCall);
-    await shelf.at(9).then(() => expect.fail('There is no version 9.'), (error: Error) => expect(error.message).to.include('no such version')); // prettier-ignore
+    await shelf.at(9).then(
+      () => expect.fail('There is no version 9.'),
+      (error: Error) => expect(error.message).to.include('no such version'),
+    );
   });
 });

@@ -31,7 +31,9 @@ export function useRowsEditor(catalogue: Catalogue, technique: string): RowsEdit
     at.value = history.value.length - 1;
   }
   const without = (row: EditedRow): EditedRow =>
-    Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined && value !== '' && value !== false)) as unknown as EditedRow; // prettier-ignore
+    Object.fromEntries(
+      Object.entries(row).filter(([, value]) => value !== undefined && value !== '' && value !== false),
+    ) as unknown as EditedRow;
 
   return {
     rows,

@@ -18,8 +18,14 @@ const { session } = defineProps<{ session: SessionDetail }>();
 const emit = defineEmits<{ opened: [] }>();
 
 const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
-  id: '', sessionId: session.id, technique: 'jab' as TechniqueId, checkpointId: '', cue: '', target: usualTarget as number, recheckOn: null as string | null,
-}); // prettier-ignore
+  id: '',
+  sessionId: session.id,
+  technique: 'jab' as TechniqueId,
+  checkpointId: '',
+  cue: '',
+  target: usualTarget as number,
+  recheckOn: null as string | null,
+});
 const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });
 const row = computed(() => (about.value ? catalogue.checkpoint(about.value.checkpointId) : undefined));
 const title = computed(() =>

@@ -26,7 +26,10 @@ describe('rates over sessions', () => {
       'jab',
       'gd.return-line',
     );
-    expect(points.map(({ sessionId, rate }) => [sessionId, rate.faults, rate.seen])).to.deep.equal([['a', 7, 10], ['b', 2, 10]]); // prettier-ignore
+    expect(points.map(({ sessionId, rate }) => [sessionId, rate.faults, rate.seen])).to.deep.equal([
+      ['a', 7, 10],
+      ['b', 2, 10],
+    ]);
   });
 });
 

@@ -6,9 +6,12 @@ describe('a plan to film by', () => {
   const kept = new Map<string, string>();
   before(() =>
     Object.assign(globalThis, {
-      localStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value) },
+      localStorage: {
+        getItem: (key: string) => kept.get(key) ?? null,
+        setItem: (key: string, value: string) => kept.set(key, value),
+      },
     }),
-  ); // prettier-ignore
+  );
   beforeEach(() => kept.clear());
   after(() => Object.assign(globalThis, { localStorage }));
 

@@ -29,9 +29,14 @@ export function useCamera() {
       return;
     }
     const wanted = (deviceId: string): MediaStreamConstraints => ({
-      video: { width: { ideal: 1920 }, height: { ideal: 1080 }, frameRate: { ideal: 60 }, ...(deviceId && { deviceId: { exact: deviceId } }) },
+      video: {
+        width: { ideal: 1920 },
+        height: { ideal: 1080 },
+        frameRate: { ideal: 60 },
+        ...(deviceId && { deviceId: { exact: deviceId } }),
+      },
       audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
-    }); // prettier-ignore
+    });
     try {
       // The camera of last time may not be plugged in.
       const opened = await navigator.mediaDevices

@@ -89,7 +89,19 @@ export const useUploads = defineStore('uploads', () => {
     const fileName = file.name;
     const failure = notWorthSending(file);
     const pace = { from: 0, since: 0 };
-    sendings.push({ id, sessionId, fileName, view, bytes: file.size, sent: 0, pace, known: [], state: failure ? 'failed' : 'looking', failure, again: false }); // prettier-ignore
+    sendings.push({
+      id,
+      sessionId,
+      fileName,
+      view,
+      bytes: file.size,
+      sent: 0,
+      pace,
+      known: [],
+      state: failure ? 'failed' : 'looking',
+      failure,
+      again: false,
+    });
     if (failure) return;
     const upload = new Upload(file, {
       endpoint: uploadPath,
@@ -116,13 +128,16 @@ export const useUploads = defineStore('uploads', () => {
     async function handOver(): Promise<void> {
       const uploadId = upload.url!.split('/').at(-1)!;
       try {
-        const film = await request(footageEndpoints.addFilm, { params: { filmId: id }, body: { id, sessionId, uploadId, fileName, view } });
+        const film = await request(footageEndpoints.addFilm, {
+          params: { filmId: id },
+          body: { id, sessionId, uploadId, fileName, view },
+        });
         forget(id);
         added(film);
       } catch (error) {
         set(id, { state: 'failed', failure: (error as Error).message, again: true });
       }
-    } // prettier-ignore
+    }
 
     void lookFirst(file, id, stop.signal);
   }

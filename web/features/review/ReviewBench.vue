@@ -67,7 +67,9 @@ function stepBack(steps: 'undo' | 'redo'): void {
     bench.select(about);
 }
 
-const tagging = Object.fromEntries(tagNumbers.map((number) => [`tag-${number}`, () => bench.tag(data.book.calls[number])])) as Record<TagKey, () => void>; // prettier-ignore
+const tagging = Object.fromEntries(
+  tagNumbers.map((number) => [`tag-${number}`, () => bench.tag(data.book.calls[number])]),
+) as Record<TagKey, () => void>;
 const doing: Record<BenchKey, () => void> = {
   ...tagging,
   'frame-back': () => player.value?.step(-1),

@@ -36,7 +36,12 @@ const inHand = computed(() => {
 });
 
 /** “RR” for a rear round kick: what has no number is short all the same. */
-const initials = (name: string): string => name.split(/[\s–-]+/).map(([letter]) => letter!.toUpperCase()).join('').slice(0, 2); // prettier-ignore
+const initials = (name: string): string =>
+  name
+    .split(/[\s–-]+/)
+    .map(([letter]) => letter!.toUpperCase())
+    .join('')
+    .slice(0, 2);
 const marks = computed(() => review.strikes.map(told));
 function told(strike: StrikeMark): RibbonMark {
   const name = data.catalogue.techniques.get(strike.technique)?.name ?? strike.technique;

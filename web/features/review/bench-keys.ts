@@ -8,12 +8,43 @@ export type TagKey = `tag-${(typeof tagNumbers)[number]}`;
 
 export type BenchKey =
   | FilmKey
-  | 'slower' | 'faster' | 'loop' | 'zoom-in' | 'zoom-out' | 'zoom-whole'
-  | 'other-view' | 'other-back' | 'other-on'
-  | 'strike-before' | 'strike-after' | TagKey | 'find' | 'to-body' | 'remove'
-  | 'see-launch' | 'see-contact' | 'see-home' | 'set-launch' | 'set-contact' | 'set-home'
-  | 'clean' | 'watch' | 'fault' | 'cant-see' | 'rest-clean' | 'take-back' | 'note' | 'row-up' | 'row-down' | 'walk-length' | 'star' | 'reference'
-  | 'undo' | 'redo' | 'keys' | 'done'; // prettier-ignore
+  | 'slower'
+  | 'faster'
+  | 'loop'
+  | 'zoom-in'
+  | 'zoom-out'
+  | 'zoom-whole'
+  | 'other-view'
+  | 'other-back'
+  | 'other-on'
+  | 'strike-before'
+  | 'strike-after'
+  | TagKey
+  | 'find'
+  | 'to-body'
+  | 'remove'
+  | 'see-launch'
+  | 'see-contact'
+  | 'see-home'
+  | 'set-launch'
+  | 'set-contact'
+  | 'set-home'
+  | 'clean'
+  | 'watch'
+  | 'fault'
+  | 'cant-see'
+  | 'rest-clean'
+  | 'take-back'
+  | 'note'
+  | 'row-up'
+  | 'row-down'
+  | 'walk-length'
+  | 'star'
+  | 'reference'
+  | 'undo'
+  | 'redo'
+  | 'keys'
+  | 'done';
 
 /** Left hand judges, right hand moves in time. Numbers mean what the club’s book says. */
 export const benchKeysFor = (

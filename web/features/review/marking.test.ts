@@ -23,8 +23,18 @@ function standIn() {
     if (state.away) throw new TypeError('fetch failed');
     state.requests++;
     if (method === 'GET') {
-      const strikes = [...latestBy(state.log.filter((mark): mark is StrikeMark => mark.kind === 'strike'), ({ strikeId }) => strikeId).values()];
-      const observations = [...latestBy(state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation'), ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`).values()];
+      const strikes = [
+        ...latestBy(
+          state.log.filter((mark): mark is StrikeMark => mark.kind === 'strike'),
+          ({ strikeId }) => strikeId,
+        ).values(),
+      ];
+      const observations = [
+        ...latestBy(
+          state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation'),
+          ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`,
+        ).values(),
+      ];
       return answer({ strikes, observations });
     }
     if (state.refuses) return answer({ message: state.refuses }, 422);
@@ -33,7 +43,7 @@ function standIn() {
     return answer({ kept: marks.map(({ id }) => id) });
   }) as unknown as typeof fetch;
   return state;
-} // prettier-ignore
+}
 
 const until = async (holds: () => boolean): Promise<void> => {
   for (let turn = 0; !holds(); turn++) {
@@ -66,7 +76,14 @@ describe('marking', () => {
       matchUp: undefined,
       ...change,
     }) as unknown as BenchData;
-  const player = { at: { get value() { return at; } }, go: (frame: number) => void (at = frame) } as unknown as Player; // prettier-ignore
+  const player = {
+    at: {
+      get value() {
+        return at;
+      },
+    },
+    go: (frame: number) => void (at = frame),
+  } as unknown as Player;
 
   async function sit(view: View = 'lead-side', change: Partial<BenchData> = {}): Promise<void> {
     const desk = data(view, change);
@@ -233,12 +250,17 @@ describe('marking', () => {
     bench.judge('clean');
     await until(() => outbox.state === 'saved');
     const mine = server.log.find((mark): mark is ObservationMark => mark.kind === 'observation')!;
-    const theirs = { ...mine, id: 'f'.repeat(8) + mine.id.slice(8), verdict: 'fault' as const, saidAt: new Date(Date.parse(mine.saidAt) + 1000).toISOString() };
+    const theirs = {
+      ...mine,
+      id: 'f'.repeat(8) + mine.id.slice(8),
+      verdict: 'fault' as const,
+      saidAt: new Date(Date.parse(mine.saidAt) + 1000).toISOString(),
+    };
     server.log.push(theirs);
     await review.refresh();
     expect(verdictOf('sm.telegraph')).to.equal('fault');
     server.log = server.log.map((mark) => (mark.id === theirs.id ? { ...theirs, saidAt: new Date(0).toISOString() } : mark));
     await review.refresh();
     expect(verdictOf('sm.telegraph')).to.equal('fault');
-  }); // prettier-ignore
+  });
 });

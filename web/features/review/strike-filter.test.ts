@@ -2,12 +2,19 @@ import type { StrikeMark } from '@wax-fist/contract/review';
 import { expect } from 'chai';
 import { everyStrike, isFiltering, passes, type FilteredStrike, type StrikeFilter } from './strike-filter.ts';
 
-const strike = (technique: StrikeMark['technique'], contact: number, verdicts: FilteredStrike['verdicts'] = []): FilteredStrike => ({
+const strike = (
+  technique: StrikeMark['technique'],
+  contact: number,
+  verdicts: FilteredStrike['verdicts'] = [],
+): FilteredStrike => ({
   strike: { technique } as StrikeMark,
   contact,
   verdicts,
-}); // prettier-ignore
-const rounds = [{ from: 0, to: 90 }, { from: 100, to: 190 }]; // prettier-ignore
+});
+const rounds = [
+  { from: 0, to: 90 },
+  { from: 100, to: 190 },
+];
 
 describe('strikes in question', () => {
   const table: [wish: Partial<StrikeFilter>, strike: FilteredStrike, holds: boolean][] = [

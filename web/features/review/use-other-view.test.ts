@@ -5,7 +5,8 @@ import { expect } from 'chai';
 import { useOtherView } from './use-other-view.ts';
 
 const timeline = timelineOf([0, 20, 40, 60]);
-const film = (id: string): Film => ({ id, state: 'ready', view: 'front', steps: [{ step: 'views', state: 'done' }] }) as unknown as Film; // prettier-ignore
+const film = (id: string): Film =>
+  ({ id, state: 'ready', view: 'front', steps: [{ step: 'views', state: 'done' }] }) as unknown as Film;
 const [own, other] = [film('own'), film('other')];
 const heard: SavedAlignment = { filmId: 'own', otherId: 'other', offset: 5, drift: 0, fit: 0.9 };
 

@@ -95,7 +95,11 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefi
   function judgeRows(words: Word[]): void {
     if (!strike.value) return;
     const line = (id: CheckpointId) => rows.value.find(({ checkpoint }) => checkpoint.id === id);
-    const told = words.map((word) => ({ ...word, view: line(word.checkpointId)?.from ?? film.view, anyway: line(word.checkpointId)?.shown === false })); // prettier-ignore
+    const told = words.map((word) => ({
+      ...word,
+      view: line(word.checkpointId)?.from ?? film.view,
+      anyway: line(word.checkpointId)?.shown === false,
+    }));
     review.judge(strike.value.strikeId, told);
   }
   function moveRow(steps: 1 | -1): void {

@@ -40,12 +40,19 @@ const option = computed<EChartsCoreOption>(() => {
       enabled: true,
       label: {
         description: `${name}: ${stretches
-          .map(({ from: start, pace, level, snap }) => `${clock(start - from).slice(0, -3)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`)
+          .map(
+            ({ from: start, pace, level, snap }) =>
+              `${clock(start - from).slice(0, -3)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`,
+          )
           .join('; ')}`,
       },
     },
     textStyle: { fontFamily: font },
-    tooltip: { trigger: 'axis', renderMode: 'richText', valueFormatter: (value: number | string) => (typeof value === 'number' ? value.toFixed(1) : value) },
+    tooltip: {
+      trigger: 'axis',
+      renderMode: 'richText',
+      valueFormatter: (value: number | string) => (typeof value === 'number' ? value.toFixed(1) : value),
+    },
     grid: tops.map((top, place) => ({ left: 40, right: 12, top, height: heights[place] })),
     xAxis: tops.map((_, gridIndex) => ({
       type: 'category',
@@ -74,13 +81,30 @@ const option = computed<EChartsCoreOption>(() => {
         data: stretches.map(({ pace }) => pace),
         barMaxWidth: 46,
         itemStyle: { color: '#17494d' },
-        label: { show: stretches.length < 14, position: 'insideTop', formatter: ({ value }: { value: number }) => value.toFixed(0), fontFamily: font, fontSize: 14, color: '#fff' },
+        label: {
+          show: stretches.length < 14,
+          position: 'insideTop',
+          formatter: ({ value }: { value: number }) => value.toFixed(0),
+          fontFamily: font,
+          fontSize: 14,
+          color: '#fff',
+        },
       },
-      line(titles[1]!, 1, stretches.map(({ level }) => level), '#8a5a12'),
-      line(titles[2]!, 2, stretches.map(({ snap }) => snap), '#1b5e9e'),
+      line(
+        titles[1]!,
+        1,
+        stretches.map(({ level }) => level),
+        '#8a5a12',
+      ),
+      line(
+        titles[2]!,
+        2,
+        stretches.map(({ snap }) => snap),
+        '#1b5e9e',
+      ),
     ],
   };
-}); // prettier-ignore
+});
 </script>
 
 <template>

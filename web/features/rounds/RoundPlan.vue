@@ -33,14 +33,21 @@ const { round, strikes, timeline, book, catalogue, stance } = defineProps<{
 const hitsAndRounds = useHitsAndRounds();
 const { value: sets } = useAnswer(() => request(callEndpoints.listCallSets));
 const text = ref(round.planned);
-watch(() => round.planned, (planned) => (text.value = planned)); // prettier-ignore
+watch(
+  () => round.planned,
+  (planned) => (text.value = planned),
+);
 /** Kept in words, so that another call book does not change what was planned. */
 function keep(): void {
   const parsed = parseRecipe(text.value, { book, catalogue, stance });
   if (!parsed.ok && text.value.trim()) return;
   const { recipe } = parsed.ok ? parsed : { recipe: undefined };
-  const planned = recipe?.kind === 'in turn' ? recipe.combinations.map((one) => sayInWords(one, catalogue)).join('; ') : text.value.trim(); // prettier-ignore
-  if (planned !== round.planned) hitsAndRounds.setRounds(hitsAndRounds.rounds.map((one) => (one.id === round.id ? { ...one, planned, proposed: false } : one))); // prettier-ignore
+  const planned =
+    recipe?.kind === 'in turn' ? recipe.combinations.map((one) => sayInWords(one, catalogue)).join('; ') : text.value.trim();
+  if (planned !== round.planned)
+    hitsAndRounds.setRounds(
+      hitsAndRounds.rounds.map((one) => (one.id === round.id ? { ...one, planned, proposed: false } : one)),
+    );
   text.value = planned;
 }
 const take = (event: Event): void => {
@@ -61,9 +68,16 @@ const says = computed(() => {
   const parsed = parseRecipe(round.planned, { book, catalogue, stance });
   if (!round.planned || !parsed.ok || seen.value.length === 0) return undefined;
   const { recipe } = parsed;
-  if (recipe.kind === 'free') return { kind: 'free' as const, kept: withinBounds(recipe, seen.value), of: seen.value.length, recipe };
-  return { kind: 'in turn' as const, combinations: matchRecipe(recipe, seen.value).map((one, place) => ({ ...one, words: sayInWords(recipe.combinations[place]!, catalogue) })) };
-}); // prettier-ignore
+  if (recipe.kind === 'free')
+    return { kind: 'free' as const, kept: withinBounds(recipe, seen.value), of: seen.value.length, recipe };
+  return {
+    kind: 'in turn' as const,
+    combinations: matchRecipe(recipe, seen.value).map((one, place) => ({
+      ...one,
+      words: sayInWords(recipe.combinations[place]!, catalogue),
+    })),
+  };
+});
 /** The attempt that was least like the plan, step by step. */
 const worst = computed(() => {
   const parsed = parseRecipe(round.planned, { book, catalogue, stance });

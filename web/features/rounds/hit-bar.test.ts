@@ -2,7 +2,11 @@ import type { Hit } from '@wax-fist/core/sound';
 import { expect } from 'chai';
 import { hitBar, hitInWords } from './hit-bar.ts';
 
-const hit = (level: number, snap: number): Hit => ({ time: 0, by: 'sound', sound: { level, attack: 4, decay: 60, brightness: 0.2, snap } }); // prettier-ignore
+const hit = (level: number, snap: number): Hit => ({
+  time: 0,
+  by: 'sound',
+  sound: { level, attack: 4, decay: 60, brightness: 0.2, snap },
+});
 const percent = (text: string): number => Number(/([\d.]+)%/.exec(text)![1]);
 const lightness = (text: string): number => Number(/([\d.]+)%\)$/.exec(text)![1]);
 

@@ -8,9 +8,28 @@ import { hitsAtPlayhead } from './hits-at-playhead.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import { useRounds } from './use-rounds.ts';
 
-const film = { id: 'a-film', steps: [{ step: 'sound', state: 'done' }, { step: 'hits', state: 'done' }] } as Film; // prettier-ignore
-const round = (id: string, from: number, to: number): Round => ({ id, name: `Round ${id}`, from, to, kind: 'heavy bag', manner: 'bell', planned: '', proposed: true }); // prettier-ignore
-const heard = (time: number, prominence = 1) => ({ time, prominence, sound: { level: 0, attack: 4, decay: 60, brightness: 0.2, snap: 0.5 } }); // prettier-ignore
+const film = {
+  id: 'a-film',
+  steps: [
+    { step: 'sound', state: 'done' },
+    { step: 'hits', state: 'done' },
+  ],
+} as Film;
+const round = (id: string, from: number, to: number): Round => ({
+  id,
+  name: `Round ${id}`,
+  from,
+  to,
+  kind: 'heavy bag',
+  manner: 'bell',
+  planned: '',
+  proposed: true,
+});
+const heard = (time: number, prominence = 1) => ({
+  time,
+  prominence,
+  sound: { level: 0, attack: 4, decay: 60, brightness: 0.2, snap: 0.5 },
+});
 const fresh = (): HitsAndRounds => ({
   sound: [heard(1000), heard(2000), heard(3000, 0.2)],
   motion: null,

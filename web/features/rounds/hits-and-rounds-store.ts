@@ -60,14 +60,15 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     film.value = wanted;
     const hitsAndRounds = await request(roundEndpoints.showHitsAndRounds, { params: { filmId: wanted.id } });
     take(hitsAndRounds);
-    const taken = (step: Film['steps'][number]['step']): boolean => wanted.steps.some((one) => one.step === step && one.state === 'done');
+    const taken = (step: Film['steps'][number]['step']): boolean =>
+      wanted.steps.some((one) => one.step === step && one.state === 'done');
     if (!hitsAndRounds.sound && taken('sound')) {
       const wave = await requestBytes(footageEndpoints.filmFile, { filmId: wanted.id, file: 'sound.wav' });
       sound.value = await listen({ find: 'hits', wave });
     }
     if (taken('motion') && !isWhole(edits.value.region)) await watchRegion();
     lookForMore(wanted);
-  } // prettier-ignore
+  }
 
   let looking: ReturnType<typeof setTimeout> | undefined;
   /** A film can be opened before it has been listened to: what is found meanwhile appears by itself. */
@@ -89,7 +90,10 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   /** Peaks of movement in the region that the coach drew. */
   async function watchRegion(): Promise<void> {
     const params = { filmId: film.value!.id };
-    const [movement, packed] = await Promise.all([requestBytes(footageEndpoints.filmFile, { ...params, file: 'motion.bin' }), requestBytes(footageEndpoints.filmTimeline, params)]); // prettier-ignore
+    const [movement, packed] = await Promise.all([
+      requestBytes(footageEndpoints.filmFile, { ...params, file: 'motion.bin' }),
+      requestBytes(footageEndpoints.filmTimeline, params),
+    ]);
     const { left, top, width, height } = edits.value.region;
     motion.value = await listen({
       find: 'motion',

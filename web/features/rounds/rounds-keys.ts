@@ -3,8 +3,17 @@ import { filmKeys, type FilmKey } from './film-keys.ts';
 
 export type RoundsKey =
   | FilmKey
-  | 'round-before' | 'round-after' | 'round-from' | 'round-to' | 'round-cut' | 'round-add' | 'round-remove'
-  | 'undo' | 'redo' | 'keys' | 'review'; // prettier-ignore
+  | 'round-before'
+  | 'round-after'
+  | 'round-from'
+  | 'round-to'
+  | 'round-cut'
+  | 'round-add'
+  | 'round-remove'
+  | 'undo'
+  | 'redo'
+  | 'keys'
+  | 'review';
 
 export const roundsKeys: readonly KeyAction<RoundsKey>[] = [
   ...filmKeys,

@@ -26,7 +26,10 @@ watch(open, async (now) => {
   ofEdits.value = [];
   if (!older.value) return;
   const both = [session.checklistVersion, catalogue.version].map((version) => catalogue.editsAt(version));
-  await Promise.all(both).then(([before, after]) => (ofEdits.value = differencesOfEdits(before!, after!)), (error: Error) => (failure.value = error.message)); // prettier-ignore
+  await Promise.all(both).then(
+    ([before, after]) => (ofEdits.value = differencesOfEdits(before!, after!)),
+    (error: Error) => (failure.value = error.message),
+  );
 });
 const differences = computed(() => [
   ...(chosen.value ? differencesOfSchools(catalogue.newest, session.judgedBy, chosen.value) : []),

@@ -32,7 +32,12 @@ const own = (kind: Kind): ReferenceStill | undefined =>
   catalogue.stills.find((one) => one.technique === technique && one.checkpoint === checkpointId && one.kind === kind);
 const sources = new Map<string, Promise<FrameSource>>();
 const opened = (id: string): Promise<FrameSource> => {
-  const held = sources.get(id) ?? (id === filmId ? Promise.resolve(sourceOf) : request(footageEndpoints.showFilm, { params: { filmId: id } }).then(playableOf)).then(openFrames); // prettier-ignore
+  const held =
+    sources.get(id) ??
+    (id === filmId
+      ? Promise.resolve(sourceOf)
+      : request(footageEndpoints.showFilm, { params: { filmId: id } }).then(playableOf)
+    ).then(openFrames);
   sources.set(id, held);
   return held;
 };
