@@ -1,4 +1,4 @@
-import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
+import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
@@ -170,7 +170,7 @@ describe('footage', function () {
   it('films are sent by range, and only to who is signed in', async () => {
     const film = await imported(await made(folder, 'range.mp4', goodFilms['phone.mp4']!), 'range.mp4');
     await wholly(film.id);
-    const path = `/api/films/${film.id}/film.mp4`;
+    const path = filmFileUrl(film.id, 'film.mp4');
     const part = await coach.fetch(path, { headers: { range: 'bytes=4-7' } });
     expect(part.status).to.equal(206);
     expect(await part.text()).to.equal('ftyp');
@@ -178,8 +178,10 @@ describe('footage', function () {
     expect((await coach.fetch(path, { headers: { range: 'bytes=99999999-' } })).status).to.equal(416);
     expect((await coach.fetch(path, { method: 'HEAD' })).headers.get('content-length')).to.match(/^[1-9]\d+$/);
     expect((await server.visitor().fetch(path)).status).to.equal(401);
-    const strip = await coach.fetch(`/api/films/${film.id}/strip.jpg`);
+    const strip = await coach.fetch(filmFileUrl(film.id, 'strip.jpg'));
     expect(strip.headers.get('content-type')).to.equal('image/jpeg');
+    for (const other of ['original', 'passwords', '..%2F..%2Fcookie-secret'])
+      expect((await coach.fetch(`/api/films/${film.id}/files/${other}`)).status, other).to.equal(404);
   });
 
   it('loudness begins with the first frame and follows the sound', async () => {
