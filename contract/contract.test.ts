@@ -99,6 +99,8 @@ describe('shapes', () => {
     expect(holds({ ...strike, homeFrame: 0 })).to.equal(false);
     expect(holds({ ...word, verdict: undefined })).to.equal(false);
     expect(holds({ ...strike, kind: 'observation' })).to.equal(false);
+    for (const kind of ['pin', undefined, null, 7, 'toString']) expect(holds({ ...strike, kind }), String(kind)).to.equal(false);
+    expect(holds(null)).to.equal(false);
   });
 
   it('a correction’s cue is trimmed and short; its re-check may be left open', () => {

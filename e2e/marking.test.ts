@@ -110,10 +110,10 @@ describe('marking', function () {
     const club = await runningClub();
     await open();
     const before = (await counting()).length;
-    await page.route('**/log', (route) => route.abort());
+    await page.route('**/marks', (route) => route.abort());
     await press(page, 'f');
     await page.getByText(/1 marks? waits? here/).waitFor();
-    await page.unroute('**/log');
+    await page.unroute('**/marks');
     const next = await page.context().newPage();
     await next.goto(`${club.base}/`);
     await next.locator('[data-state="saved"]').waitFor();

@@ -48,6 +48,8 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Bench', bench: true },
     },
+    // Links that were kept when a film had two names.
+    { path: '/clips/:filmId/rounds', redirect: ({ params }) => ({ name: 'hits-and-rounds', params }) },
     {
       path: '/films/:filmId/rounds',
       name: 'hits-and-rounds',

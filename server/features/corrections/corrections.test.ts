@@ -117,6 +117,35 @@ describe('corrections', () => {
     expect(await waiting()).to.equal(true);
   });
 
+  it('of many who open the same at once, one does', async () => {
+    const answers = await Promise.all(Array.from({ length: 8 }, () => open()));
+    expect(answers.map(({ status }) => status).sort()).to.deep.equal([200, ...Array<number>(7).fill(409)]);
+  });
+
+  it('of many who close it at once, one does; its history tells so once', async () => {
+    const { id } = (await open()).body;
+    const answers = await Promise.all(Array.from({ length: 6 }, () => add(id, 'closed')));
+    expect(answers.filter(({ status }) => status === 200)).to.have.length(1);
+    const { body } = await coach.ask<Correction>(correctionEndpoints.showCorrection, { correctionId: id });
+    expect(body.history.filter(({ kind }) => kind === 'closed')).to.have.length(1);
+    expect(body.state).to.equal('closed');
+  });
+
+  it('is not opened again while the same is open under another one', async () => {
+    const { id } = (await open()).body;
+    await add(id, 'closed');
+    await open();
+    expect((await add(id, 're-opened')).status).to.equal(409);
+  });
+
+  it('a word that is sent twice is in its history once', async () => {
+    const { id } = (await open()).body;
+    const word = { id: uuid() };
+    for (let times = 0; times < 2; times++) expect((await add(id, 'cue-given', null, word)).status).to.equal(200);
+    const { body } = await coach.ask<Correction>(correctionEndpoints.showCorrection, { correctionId: id });
+    expect(body.history.filter(({ kind }) => kind === 'cue-given')).to.have.length(1);
+  });
+
   it('is not re-checked by a session of somebody else', async () => {
     const { id } = (await open()).body;
     const stranger = await addScene(server);

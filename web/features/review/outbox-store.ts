@@ -1,43 +1,15 @@
-import { reviewEndpoints, type Mark } from '@wax-fist/contract/review';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { mostMarks, reviewEndpoints, type Mark } from '@wax-fist/contract/review';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request, Refused } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { openOutbox, type KeptMark } from './outbox-database.ts';
 
-interface Kept {
-  id: string;
-  filmId: string;
-  /** Whose word it is: it is sent when this account is signed in, and under no other. */
-  accountId: string;
-  mark: Mark;
-}
-interface OutboxSchema extends DBSchema {
-  marks: { key: string; value: Kept; indexes: { account: string } };
-}
-
-/** At most so many marks in one request; the contract allows 500. */
-const atOnce = 200;
+/** At most so many marks in one request, well below what the contract allows. */
+const atOnce = mostMarks / 2;
 const waits = [1000, 2000, 4000, 8000, 15_000];
 
-/** As the first version of this database kept a mark. */
-interface KeptFirst {
-  id: string;
-  clipId: string;
-  accountId: string;
-  entry: Mark;
-}
-
-const opened: Promise<IDBPDatabase<OutboxSchema>> = openDB<OutboxSchema>('wax-fist-outbox', 2, {
-  async upgrade(database, before, _now, transaction) {
-    if (before < 1) database.createObjectStore('marks', { keyPath: 'id' }).createIndex('account', 'accountId');
-    if (before !== 1) return;
-    for (let at = await transaction.objectStore('marks').openCursor(); at; at = await at.continue()) {
-      const { id, clipId: filmId, accountId, entry: mark } = at.value as Kept | KeptFirst as KeptFirst;
-      await at.update({ id, filmId, accountId, mark });
-    }
-  },
-});
+const opened = openOutbox();
 
 /** Marks on their way to the server. They lie in the browser's own database until the server has said that it has them. */
 export const useOutbox = defineStore('outbox', () => {
@@ -56,7 +28,7 @@ export const useOutbox = defineStore('outbox', () => {
   let failures = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  const kept = async (): Promise<Kept[]> => {
+  const kept = async (): Promise<KeptMark[]> => {
     if (!account.me) return [];
     const all = await (await opened).getAllFromIndex('marks', 'account', account.me.id);
     return all.sort((a, b) => (a.id < b.id ? -1 : 1));
