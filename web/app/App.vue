@@ -76,12 +76,12 @@ async function leave(): Promise<void> {
   padding: 8px;
   z-index: 2;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .name {
     margin: 0 8px 0 16px;
   }
 }
-@media (max-width: 349px) {
+@media screen and (max-width: 349px) {
   .words {
     display: none;
   }

@@ -92,7 +92,7 @@ li.none {
 .what {
   flex: 1 1 220px;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   li {
     grid-template-columns: minmax(0, 1fr) auto;
     gap: 2px 12px;

@@ -65,7 +65,7 @@ dl > div {
   padding: 6px 0;
   border-top: 1px solid var(--line);
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   dl > div {
     grid-template-columns: minmax(0, 1fr);
     gap: 0;

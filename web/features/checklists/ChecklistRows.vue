@@ -108,7 +108,7 @@ figure {
     display: none;
   }
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   li {
     grid-template-columns: 22px minmax(0, 1fr);
     gap: 4px 12px;

@@ -167,7 +167,7 @@ ul {
   margin-left: auto;
   text-align: right;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .kinds a {
     display: block;
     padding: 10px 0;

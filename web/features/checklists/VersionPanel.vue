@@ -160,7 +160,7 @@ h2 {
 .mistakes {
   padding-left: 18px;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .list > li {
     grid-template-columns: 28px minmax(0, 1fr);
   }

@@ -17,7 +17,10 @@ function standIn() {
     if (state.away) throw new TypeError('fetch failed');
     state.asked.push(url);
     if (url === '/api/checklists')
-      return answer(state.versions.map((_, place) => ({ version: place + 1, note: '', by: 'A', at: '' })).reverse());
+      return answer({
+        rows: state.versions.map((_, place) => ({ version: place + 1, note: '', by: 'A', at: '' })).reverse(),
+        next: null,
+      });
     const [, version] = /checklists\/(\d+)/.exec(url) ?? [];
     if (version)
       return state.versions[Number(version) - 1]

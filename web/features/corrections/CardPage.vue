@@ -252,7 +252,7 @@ footer > div {
     max-width: none;
   }
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .tools {
     flex-wrap: wrap;
   }

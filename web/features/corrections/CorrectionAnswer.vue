@@ -147,7 +147,7 @@ p {
 .failure {
   color: rgb(var(--v-theme-error));
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .answer {
     grid-template-columns: 28px minmax(0, 1fr);
     gap: 8px 12px;

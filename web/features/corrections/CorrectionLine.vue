@@ -71,7 +71,7 @@ const overdue = computed(
   display: flex;
   gap: 8px;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .correction {
     grid-template-columns: 26px minmax(0, 1fr);
     gap: 6px 12px;

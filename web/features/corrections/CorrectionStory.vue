@@ -81,7 +81,7 @@ ol li {
 ol li > :first-child {
   width: 110px;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .story {
     padding-left: 14px;
   }

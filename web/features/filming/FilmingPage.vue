@@ -213,7 +213,7 @@ aside {
   font-size: 14px;
   margin-top: auto;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .floor {
     grid-template: auto minmax(180px, 34vh) auto / minmax(0, 1fr);
     gap: 8px;

@@ -113,7 +113,7 @@ const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go 
   gap: 8px;
   align-items: center;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .film {
     display: flex;
     flex-wrap: wrap;

@@ -200,7 +200,7 @@ aside {
   padding-left: 18px;
   font-size: 15px;
 }
-@media (max-width: 999px) {
+@media screen and (max-width: 999px) {
   aside {
     position: static;
   }

@@ -171,7 +171,7 @@ td {
   gap: 10px;
   align-items: baseline;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   thead {
     position: absolute;
     clip-path: inset(50%);

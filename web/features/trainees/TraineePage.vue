@@ -131,7 +131,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 .session:hover {
   background: #f0eee6;
 }
-@media (max-width: 899px) {
+@media screen and (max-width: 899px) {
   .session {
     grid-template-columns: minmax(0, 1fr);
     gap: 2px;
