@@ -19,7 +19,7 @@ import { todayRoutes } from './features/today/routes.ts';
 import { traineeRoutes } from './features/trainees/routes.ts';
 import { pages, strictHeaders } from './http/pages.ts';
 import { notFound, Refusal } from './http/refusal.ts';
-import { ownPagesOnly, signInSessions } from './http/sign-in.ts';
+import { ownPagesOnly, signInCookies } from './http/sign-in.ts';
 import type { Services } from './services.ts';
 
 /** The whole server, without a port: the tests put it on one of their own. */
@@ -37,7 +37,7 @@ export function appOf(services: Services, webFolder: string): Express {
     next();
   });
   healthRoutes(router, services);
-  router.use('/api', signInSessions(pool, settings), ownPagesOnly);
+  router.use('/api', signInCookies(pool, settings), ownPagesOnly);
   uploads.mount(router);
   router.use('/api', express.json({ limit: '1mb' }));
   accountRoutes(router, services);

@@ -104,13 +104,11 @@ function schoolStills(): Still[] {
       if (!isHabit(habit)) return [];
       const changed = [...(effects.bands ?? []), ...(effects.words ?? []), ...(effects.adds ?? []), ...(effects.reports ?? [])];
       const stills = changed.flatMap(({ checkpoint, techniques }) =>
-        (techniques ?? [shownBy(checkpoint)])
-          .filter(isSingle)
-          .map((technique): Still => ({
-            ...faultStill(technique, technique, checkpoint),
-            name: schoolStill(checkpoint, switchId, id),
-            habit,
-          })),
+        (techniques ?? [shownBy(checkpoint)]).filter(isSingle).map((technique): Still => ({
+          ...faultStill(technique, technique, checkpoint),
+          name: schoolStill(checkpoint, switchId, id),
+          habit,
+        })),
       );
       return [...new Map(stills.map((still) => [`${still.folder}/${still.name}`, still])).values()];
     }),

@@ -2,9 +2,9 @@ import type { Page } from '@wax-fist/contract/page';
 import { Refusal } from './refusal.ts';
 
 /** Where a page ends: the values by which its list is ordered, of its last row. */
-export type Keys = readonly (string | null)[];
+export type PageKeys = readonly (string | null)[];
 
-const written = (keys: Keys): string => Buffer.from(JSON.stringify(keys)).toString('base64url');
+const written = (keys: PageKeys): string => Buffer.from(JSON.stringify(keys)).toString('base64url');
 
 /**
  * Reads what a page told as its `next`. What it says is only where to go on, so it need not be secret.
@@ -12,12 +12,12 @@ const written = (keys: Keys): string => Buffer.from(JSON.stringify(keys)).toStri
  * @returns undefined for the first page
  * @throws Refusal when it was not told by such a list
  */
-export function keysAfter(after: string | undefined, count: number): Keys | undefined {
+export function keysAfter(after: string | undefined, count: number): PageKeys | undefined {
   if (after === undefined) return undefined;
   try {
     const keys: unknown = JSON.parse(Buffer.from(after, 'base64url').toString());
     const isKey = (key: unknown): boolean => key === null || typeof key === 'string';
-    if (Array.isArray(keys) && keys.length === count && keys.every(isKey)) return keys as Keys;
+    if (Array.isArray(keys) && keys.length === count && keys.every(isKey)) return keys as PageKeys;
   } catch {
     // Told below.
   }
@@ -25,7 +25,7 @@ export function keysAfter(after: string | undefined, count: number): Keys | unde
 }
 
 /** Cuts a page off rows that were asked for one more than fit on it. */
-export function asPage<Row>(rows: readonly Row[], size: number, keysOf: (row: Row) => Keys): Page<Row> {
+export function asPage<Row>(rows: readonly Row[], size: number, keysOf: (row: Row) => PageKeys): Page<Row> {
   const shown = rows.slice(0, size);
   return { rows: shown, next: rows.length > size ? written(keysOf(shown.at(-1)!)) : null };
 }

@@ -22,8 +22,8 @@ declare module 'express-session' {
 export const cookieName = 'waxfist';
 const twoWeeks = 14 * 24 * 3600 * 1000;
 
-/** Sessions in PostgreSQL, so that any server can answer and a restart signs nobody out. */
-export function signInSessions(pool: Pool, settings: Settings): RequestHandler {
+/** Who is signed in, in PostgreSQL, so that any server can answer and a restart signs nobody out. */
+export function signInCookies(pool: Pool, settings: Settings): RequestHandler {
   const Store = connectPgSimple(session);
   return session({
     name: cookieName,

@@ -1,5 +1,5 @@
 import { guardHeight, stanceLength, stanceWidth } from './ready.ts';
-import { middle, milliseconds, torso, type Joints, type Seen } from './seen.ts';
+import { middle, inMilliseconds, torso, type Joints, type Seen } from './seen.ts';
 import { headOffset } from './striking.ts';
 
 const tick = 0.01;
@@ -23,7 +23,7 @@ export function timeToBase({ strike, part, at, ready }: Seen): number {
   let since: number | undefined;
   for (let seconds = earliest; seconds < from + longest; seconds += tick) {
     if (!base(at(seconds))) since = undefined;
-    else if (seconds - (since ??= seconds) >= held) return milliseconds(from, since);
+    else if (seconds - (since ??= seconds) >= held) return inMilliseconds(from, since);
   }
   return longest * 1000;
 }
@@ -36,7 +36,7 @@ export function exitTime(seen: Seen): number {
     const joints = at(seconds);
     const gone = middle(line, 'Hip').z - middle(joints, 'Hip').z > torso(ready);
     if (gone || (seconds > strike.home + 0.16 && headOffset(joints, { ...seen, ready: line }) >= 0.5))
-      return milliseconds(strike.contact, seconds);
+      return inMilliseconds(strike.contact, seconds);
   }
   return longest * 1000;
 }

@@ -71,7 +71,7 @@ export const balance = (joints: Joints): Vector3 =>
   middle(joints, 'Hip').multiplyScalar(0.55).addScaledVector(middle(joints, 'Shoulder'), 0.35).addScaledVector(joints.nose, 0.1);
 
 /** Milliseconds between two moments in seconds. */
-export const milliseconds = (from: number, to: number): number => (to - from) * 1000;
+export const inMilliseconds = (from: number, to: number): number => (to - from) * 1000;
 
 /** When something moves fastest, in steps of 4 ms. */
 export function fastest(from: number, to: number, speed: (seconds: number) => number): number {

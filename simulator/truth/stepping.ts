@@ -1,7 +1,7 @@
 import type { Vector3 } from 'three';
 import type { BodySide } from '../body/skeleton.ts';
 import type { StrikeTimes } from '../motion/part.ts';
-import { heading, middle, milliseconds, shoulderWidth, torso, turnBetween, type Joints, type Seen } from './seen.ts';
+import { heading, middle, inMilliseconds, shoulderWidth, torso, turnBetween, type Joints, type Seen } from './seen.ts';
 
 const tick = 0.004;
 /** A foot has left when it is so far from where it stood, and is down when it is so near the floor again. Metres. */
@@ -40,7 +40,7 @@ export function stepOrder(seen: Seen): number | undefined {
       feet.contact + 0.3,
       (seconds) => flat(seen.at(seconds)[`${side}Toe`], stood[`${side}Toe`]) > left,
     ) ?? feet.contact + 0.3;
-  return milliseconds(leaves(feet.first), leaves(feet.second));
+  return inMilliseconds(leaves(feet.first), leaves(feet.second));
 }
 /** The second step over the first; of a turn, how far the base has turned over how far the body has. */
 export function recoveryRatio(seen: Seen): number | undefined {
@@ -94,21 +94,21 @@ export function heelToe(seen: Seen): number | undefined {
   const over = struck.model.kind === 'hand' ? struck.leave + 0.04 : feet.launch + (feet.contact - feet.launch) * 0.8;
   const [from, to] = [feet.launch - 0.02, over];
   const [toe, heel] = [landing(seen, from, to, `${feet.first}Toe`), landing(seen, from, to, `${feet.first}Heel`)];
-  return toe === undefined || heel === undefined ? undefined : milliseconds(toe, heel);
+  return toe === undefined || heel === undefined ? undefined : inMilliseconds(toe, heel);
 }
 /** The foot that steps with it is down so much after the fist has landed. */
 export function footHand(seen: Seen): number | undefined {
   const jab = seen.strike.parts.find(({ technique }) => technique === 'jab') ?? seen.part;
   const side = feetOf(seen)?.first ?? 'left';
   const landed = landing(seen, jab.launch - 0.14, jab.contact + 0.16, `${side}Toe`);
-  return landed === undefined ? undefined : milliseconds(jab.contact, landed);
+  return landed === undefined ? undefined : inMilliseconds(jab.contact, landed);
 }
 /** The second foot is down so much before the last strike lands. */
 export function driveOrder(seen: Seen): number | undefined {
   const feet = feetOf(seen);
   if (!feet) return undefined;
   const landed = landing(seen, feet.launch, seen.strike.contact + 0.3, `${feet.second}Toe`);
-  return landed === undefined ? undefined : milliseconds(landed, seen.strike.contact);
+  return landed === undefined ? undefined : inMilliseconds(landed, seen.strike.contact);
 }
 /** Of the distance to who holds, as it is after the last strike against before the first; undefined where nobody does. */
 export function gapChange(seen: Seen): number | undefined {

@@ -13,7 +13,7 @@ import {
   headWidth,
   heading,
   middle,
-  milliseconds,
+  inMilliseconds,
   most,
   shoulderWidth,
   torso,
@@ -138,7 +138,7 @@ export function hipFistLag(seen: Seen): number {
   const hip = fastest(from, to, (seconds) =>
     Math.abs(turnBetween(hipHeading(at(seconds - 0.004)), hipHeading(at(seconds + 0.004)))),
   );
-  return milliseconds(
+  return inMilliseconds(
     fastest(
       from,
       part.contact,
@@ -163,7 +163,7 @@ export function kneeElbowLag({ part, at }: Seen): number {
   const knee = half(part.leave + 0.2, (joints) =>
     Math.abs(turnBetween(footAngle(at(from), 'right'), footAngle(joints, 'right'))),
   );
-  return milliseconds(elbow, knee);
+  return inMilliseconds(elbow, knee);
 }
 export const footPivot = ({ at, landed, part, ready }: Seen, side: 'left' | 'right'): number =>
   Math.abs(turnBetween(footAngle(part.model.kind === 'kick' ? at(part.launch - 0.02) : ready, side), footAngle(landed, side)));

@@ -23,19 +23,17 @@ export async function hitsStep({ db, storage, film, progress }: StepWork): Promi
       .values({ filmId: film.id, sound, rings })
       .onConflictDoUpdate({ target: filmHits.filmId, set: { sound, rings } });
     if ((await tx.$count(round, eq(round.filmId, film.id))) > 0) return;
-    await tx
-      .insert(round)
-      .values(
-        rounds.map(({ from, to, manner }, place) => ({
-          id: uuid(),
-          filmId: film.id,
-          name: `Round ${place + 1}`,
-          startsAt: from,
-          endsAt: to,
-          kind,
-          manner,
-          proposed: true,
-        })),
-      );
+    await tx.insert(round).values(
+      rounds.map(({ from, to, manner }, place) => ({
+        id: uuid(),
+        filmId: film.id,
+        name: `Round ${place + 1}`,
+        startsAt: from,
+        endsAt: to,
+        kind,
+        manner,
+        proposed: true,
+      })),
+    );
   });
 }

@@ -1,4 +1,5 @@
 import { computed, onScopeDispose, shallowRef, type ComputedRef } from 'vue';
+import { isListOfText, remember, remembered } from '../remembered.ts';
 import { drawnKey, keyName } from './key-name.ts';
 
 /** Something that a key does. */
@@ -29,6 +30,11 @@ const pressing = ({ target, key, ctrlKey, metaKey }: KeyboardEvent): boolean =>
   !(ctrlKey || metaKey) &&
   target.matches('button:focus-visible, a:focus-visible, [role=button]:focus-visible, input');
 
+/** Keys that a coach has changed, by action. */
+type Changed = Partial<Record<string, readonly string[]>>;
+const isChanged = (kept: unknown): kept is Changed =>
+  typeof kept === 'object' && kept !== null && !Array.isArray(kept) && Object.values(kept).every(isListOfText);
+
 /** Keys of a screen: a table of actions, changed keys remembered in this browser under `rememberedAs`. */
 export function useKeys<Id extends string>(
   table: readonly KeyAction<Id>[],
@@ -36,8 +42,7 @@ export function useKeys<Id extends string>(
   act: (id: Id) => void,
   paused: () => boolean = () => false,
 ): Keys<Id> {
-  type Changed = Partial<Record<string, readonly string[]>>;
-  const changed = shallowRef<Changed>(JSON.parse(localStorage.getItem(rememberedAs) ?? '{}') as Changed);
+  const changed = shallowRef<Changed>(remembered(rememberedAs, isChanged) ?? {});
   const actions = computed(() =>
     table.map((action): KeyAction<Id> => ({ ...action, keys: changed.value[action.id] ?? action.keys })),
   );
@@ -55,7 +60,7 @@ export function useKeys<Id extends string>(
 
   const keep = (next: Changed): void => {
     changed.value = next;
-    localStorage.setItem(rememberedAs, JSON.stringify(next));
+    remember(rememberedAs, next);
   };
 
   return {

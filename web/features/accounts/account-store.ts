@@ -1,9 +1,11 @@
-import { accountEndpoints, type Account } from '@wax-fist/contract/accounts';
+import { accountEndpoints, accountShape, type Account } from '@wax-fist/contract/accounts';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
+import { remember as keep, remembered } from '../../app/remembered.ts';
 import { request, signedInAnew, Unreachable } from '../../app/request.ts';
 
 const rememberedAs = 'wax.me';
+const isAccount = (kept: unknown): kept is Account => accountShape.isValidSync(kept, { strict: true });
 
 /** Who sits here. Remembered by name and id, so that a bench can be opened again while the server is away. */
 export const useAccount = defineStore('account', () => {
@@ -12,15 +14,14 @@ export const useAccount = defineStore('account', () => {
 
   const remember = (account: Account | undefined): void => {
     me.value = account;
-    if (account) localStorage.setItem(rememberedAs, JSON.stringify(account));
-    else localStorage.removeItem(rememberedAs);
+    keep(rememberedAs, account);
   };
 
   /** Whether somebody is signed in; asks the server once. */
   async function known(): Promise<boolean> {
     asked ??= request(accountEndpoints.me).then(remember, (error: unknown) => {
-      const kept = localStorage.getItem(rememberedAs);
-      if (error instanceof Unreachable && kept) me.value = JSON.parse(kept) as Account;
+      const kept = remembered(rememberedAs, isAccount);
+      if (error instanceof Unreachable && kept) me.value = kept;
       else remember(undefined);
     });
     await asked;

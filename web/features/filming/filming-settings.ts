@@ -1,3 +1,4 @@
+import { remember, remembered } from '../../app/remembered.ts';
 import { views } from '@wax-fist/core/technique';
 import { boolean, number, object, string, type InferType } from 'yup';
 
@@ -23,12 +24,7 @@ export type FilmingPlan = InferType<typeof filmingPlanShape>;
 export const usualPlan: FilmingPlan = { rounds: 3, work: 180, rest: 60, ready: 10, view: 'lead-side', bell: true };
 
 const rememberedAs = 'wax.filming-plan';
+const isPlan = (kept: unknown): kept is FilmingPlan => filmingPlanShape.isValidSync(kept, { strict: true });
 /** The plan of last time; the usual one where there is none, or one that no longer holds. */
-export function rememberedPlan(): FilmingPlan {
-  try {
-    return filmingPlanShape.validateSync(JSON.parse(localStorage.getItem(rememberedAs) ?? 'null'));
-  } catch {
-    return { ...usualPlan };
-  }
-}
-export const rememberPlan = (plan: FilmingPlan): void => localStorage.setItem(rememberedAs, JSON.stringify(plan));
+export const rememberedPlan = (): FilmingPlan => remembered(rememberedAs, isPlan) ?? { ...usualPlan };
+export const rememberPlan = (plan: FilmingPlan): void => remember(rememberedAs, plan);

@@ -4,10 +4,12 @@ import type { Round } from '@wax-fist/contract/rounds';
 import { roundKinds, roundMannerNames, roundManners } from '@wax-fist/core/rounds';
 import { clock } from '../../app/format.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import type { RoundsKey } from './rounds-keys.ts';
 import type { Rounds } from './use-rounds.ts';
 
 /** Rounds as rows: what each is called, what was worked on, and how many hits it has. */
-const { rounds } = defineProps<{ rounds: Rounds }>();
+const { rounds, keys } = defineProps<{ rounds: Rounds; keys: Keys<RoundsKey> }>();
 const emit = defineEmits<{ go: [round: Round] }>();
 const hitsAndRounds = useHitsAndRounds();
 
@@ -97,7 +99,7 @@ function take(round: Round): void {
     </tbody>
   </table>
   <p v-if="hitsAndRounds.rounds.length === 0" class="empty">
-    No round is left in this film. Go to where one begins and press <kbd>N</kbd>.
+    No round is left in this film. Go to where one begins and press <kbd>{{ keys.drawn('round-add') }}</kbd>.
   </p>
 </template>
 

@@ -184,7 +184,7 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
   </div>
 
   <div class="below">
-    <div><RoundList :rounds="rounds" @go="goTo($event.from)" /></div>
+    <div><RoundList :rounds="rounds" :keys="keys" @go="goTo($event.from)" /></div>
     <div v-if="inHand">
       <RoundSays :round="inHand" :strikes="data.strikes" :timeline="timeline" :stance="session.trainee.stance" @go="goTo" />
       <RoundPlan
