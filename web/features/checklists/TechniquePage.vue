@@ -69,6 +69,7 @@ const without = computed(() => {
           v-if="!editing"
           v-model="schoolId"
           :items="catalogue.schoolItems"
+          :disabled="catalogue.schools.length === 0"
           label="As judged by"
           density="compact"
           hide-details
