@@ -1,14 +1,10 @@
-import { largestTarget } from '@wax-fist/core/correction';
+import { correctionEventKinds, correctionStates, largestTarget } from '@wax-fist/core/correction';
 import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { day, frame, id, instant, note } from './shapes.ts';
 import { tallyShape } from './review.ts';
-
-/** What a correction's events come to. */
-export const correctionStates = ['open', 'closed'] as const;
-export const correctionEventKinds = ['opened', 'cue-given', 're-checked', 'closed', 're-opened'] as const;
 
 /** One line of a correction's history. */
 export const correctionEventShape = object({

@@ -9,7 +9,6 @@ export interface Page<Row> {
 
 /** Which part of a list is asked for: the first, or what follows on a page that told its `next`. */
 export const pageQuery = object({ after: string().max(500).optional() });
-export type PageQuery = ReturnType<typeof pageQuery.validateSync>;
 
 /** The shape of a page of such rows. */
 export const pageOf = <Row>(row: ISchema<Row>) => object({ rows: array(row).required(), next: string().nullable().defined() });

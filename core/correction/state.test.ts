@@ -1,9 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { correctionState, eventRefused, type CorrectionEventKind, type CorrectionState } from './index.ts';
+import { correctionEventKinds, correctionState, eventRefused, type CorrectionEventKind, type CorrectionState } from './index.ts';
 
-const kinds: readonly CorrectionEventKind[] = ['opened', 'cue-given', 're-checked', 'closed', 're-opened'];
-const anyKind = fc.constantFrom(...kinds);
+const anyKind = fc.constantFrom(...correctionEventKinds);
 
 describe('what a correction’s events come to', () => {
   const table: [events: CorrectionEventKind[], state: CorrectionState][] = [

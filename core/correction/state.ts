@@ -1,6 +1,8 @@
 /** What can happen to a correction, as its history tells it. */
-export type CorrectionEventKind = 'opened' | 'cue-given' | 're-checked' | 'closed' | 're-opened';
-export type CorrectionState = 'open' | 'closed';
+export const correctionEventKinds = ['opened', 'cue-given', 're-checked', 'closed', 're-opened'] as const;
+export type CorrectionEventKind = (typeof correctionEventKinds)[number];
+export const correctionStates = ['open', 'closed'] as const;
+export type CorrectionState = (typeof correctionStates)[number];
 
 const comesTo: Partial<Record<CorrectionEventKind, CorrectionState>> = { opened: 'open', closed: 'closed', 're-opened': 'open' };
 

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, date, doublePrecision, index, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
-import { correctionEventKinds, correctionStates } from '@wax-fist/contract/corrections';
+import { correctionEventKinds, correctionStates } from '@wax-fist/core/correction';
 import type { Tally } from '@wax-fist/core/review';
 import { account } from './accounts.ts';
 import { isListed, listed } from './listed.ts';
