@@ -6,11 +6,9 @@ import { connect } from '../server/db/connection.ts';
 import { migrateDatabase } from '../server/db/migrate.ts';
 import { loadDemoClub } from '../server/demo/load.ts';
 import { folderStorage } from '../server/storage/folder.ts';
+import { databaseNamed } from '../server/test/database-named.ts';
 
 export const password = 'a password of the tests';
-
-/** A database beside the one that is given. */
-export const databaseNamed = (given: string, name: string): string => given.replace(/\/[^/]*$/, `/${name}`);
 
 /** The demo club as it is loaded once for all browser tests: a database to make others from, and its films. */
 export interface LoadedClub {

@@ -10,7 +10,8 @@ import { chromium, type Browser, type Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { connect, type Database } from '../server/db/connection.ts';
 import { eventually } from '../server/test/eventually.ts';
-import { copyClub, databaseNamed, loadClub, type LoadedClub } from './demo-club.ts';
+import { databaseNamed } from '../server/test/database-named.ts';
+import { copyClub, loadClub, type LoadedClub } from './demo-club.ts';
 
 export { password } from './demo-club.ts';
 

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Pool } from 'pg';
 import { v7 as uuid } from 'uuid';
+import { databaseNamed } from '../test/database-named.ts';
 import { connect, type Connection } from './connection.ts';
 import { migrateDatabase } from './migrate.ts';
 
@@ -20,7 +21,7 @@ describe('a database from before films had one name', function () {
     const given = process.env.WAX_DATABASE_URL!;
     administration = new Pool({ connectionString: given, max: 1 });
     await administration.query(`create database ${name}`);
-    connection = connect(given.replace(/\/[^/]*$/, `/${name}`));
+    connection = connect(databaseNamed(given, name));
     const { pool } = connection;
     const journal = JSON.parse(await readFile(join(import.meta.dirname, 'migrations/meta/_journal.json'), 'utf8')) as {
       entries: { when: number; tag: string }[];

@@ -20,6 +20,7 @@ import { takeJobs } from '../jobs/take-jobs.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import type { Services } from '../services.ts';
+import { databaseNamed } from './database-named.ts';
 
 export const password = 'rope and canvas';
 
@@ -98,7 +99,7 @@ export async function startServer({ works = true, environment = {} }: StartWishe
   const name = `test_${uuid().replaceAll('-', '')}`;
   const administration = new Pool({ connectionString: given, max: 1 });
   await administration.query(`create database ${name}`);
-  const databaseUrl = given.replace(/\/[^/]*$/, `/${name}`);
+  const databaseUrl = databaseNamed(given, name);
   const home = await mkdtemp(join(tmpdir(), 'wax-fist-api-'));
   const connection = connect(databaseUrl);
   await migrateDatabase(connection);
