@@ -15,7 +15,7 @@ export async function askClub<E extends Endpoint>(
   params: ParamsOf<E>,
   { body, query }: { body?: BodyOf<E>; query?: Partial<QueryOf<E>> } = {},
 ): Promise<ReplyOf<E>> {
-  const path = filledPath(endpoint.path, params, query as Record<string, string> | undefined);
+  const path = filledPath(endpoint.path, params, query);
   const response = await request(url, endpoint, path, body, cookie);
   return (endpoint.reply ? await response.json() : undefined) as ReplyOf<E>;
 }

@@ -17,10 +17,8 @@ const memory = (environment: NodeJS.ProcessEnv): string =>
   join(environment.XDG_STATE_HOME ?? join(homedir(), '.local', 'state'), 'wax-fist', 'uploads.json');
 
 const reasonOf = (error: Error): string => {
-  const answer = error instanceof DetailedError ? error.originalResponse : undefined;
-  return (
-    answer?.getBody() || 'The server cannot be reached any more. What was sent is kept: the same command goes on from there.'
-  );
+  const said = error instanceof DetailedError ? error.originalResponse?.getBody() : undefined;
+  return said || 'The server cannot be reached any more. What was sent is kept: the same command goes on from there.';
 };
 
 export interface FilmWish {

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { Command, CommanderError } from 'commander';
 import { alignCommand } from './commands/align.ts';
 import { callCommand } from './commands/call.ts';
@@ -30,6 +31,6 @@ try {
   await program.parseAsync();
 } catch (error) {
   if (error instanceof CommanderError) process.exit(error.exitCode === 0 ? 0 : 2);
-  process.stderr.write(`${(error as Error).message}\n`);
+  process.stderr.write(`${messageOf(error)}\n`);
   process.exit(1);
 }

@@ -12,7 +12,6 @@ import {
   techniques,
   views,
   walkStops,
-  type ClubEdits,
 } from '@wax-fist/core/technique';
 import { phases } from '@wax-fist/core/strikes';
 import { ValidationError } from 'yup';
@@ -54,7 +53,7 @@ describe('a file of checklists', () => {
         checkpoints: [own],
         techniques: [flick],
         checklists: { jab: [row, { checkpointId: 'own.one', hidden: true }] },
-      } as unknown as ClubEdits),
+      }),
     ],
   ];
   for (const [name, value] of sound) {

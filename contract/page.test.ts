@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { everyRow, pageOf, pageQuery, type Page } from './page.ts';
@@ -24,7 +25,7 @@ describe('lists by page', () => {
   it('say what went wrong when one page does not come', async () => {
     const failing = ({ after }: { after?: string }) =>
       after ? Promise.reject(new Error('away')) : Promise.resolve({ rows: [1], next: 'on' });
-    expect(await everyRow(failing).catch((error: Error) => error.message)).to.equal('away');
+    expect(await everyRow(failing).catch(messageOf)).to.equal('away');
   });
 
   it('have a shape: rows, and what follows or null', () => {

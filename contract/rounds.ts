@@ -76,7 +76,7 @@ export const roundEndpoints = {
   }),
   saveRounds: endpoint('PUT', '/api/films/:filmId/rounds', coaches, {
     body: object({
-      rounds: roundListShape.test('apart', 'Two rounds overlap.', (rounds) => !overlapping(rounds ?? [])),
+      rounds: roundListShape.test('apart', 'Two rounds overlap.', (rounds) => !overlapping(rounds)),
       basedOn: version(),
     }),
     reply: hitsAndRoundsShape,

@@ -15,7 +15,7 @@ function isDay(text: string): boolean {
 export const day = () =>
   string()
     .matches(/^\d{4}-\d{2}-\d{2}$/, 'This is not a date.')
-    .test('exists', 'This date does not exist.', (text) => text === undefined || text === null || isDay(text));
+    .test('exists', 'This date does not exist.', (text?: string | null) => text === undefined || text === null || isDay(text));
 /** An instant in ISO 8601. */
 export const instant = () =>
   string()

@@ -6,6 +6,10 @@ type Unit<Name extends string> = number & { readonly [unit]?: Name };
 
 /** Milliseconds. */
 export type Ms = Unit<'ms'>;
+/** Seconds, where a clock is told in them: rounds that are planned and performed. */
+export type Seconds = Unit<'s'>;
+/** Metres of the room. */
+export type Metres = Unit<'m'>;
 /** Index of a frame in its film's timeline, from 0. Never a time times a rate. */
 export type FrameIndex = Unit<'frame'>;
 /** A share between 0 and 1. */

@@ -54,7 +54,7 @@ describe('bin/demo', function () {
     const first = await started(port);
     expect(first.lines.filter((line) => line.startsWith('ready: '))).to.deep.equal([`ready: http://127.0.0.1:${port}`]);
     expect(await answers(port)).to.equal(200);
-    const [, email, word] = first.lines.join('\n').match(/Demo sign-in: (\S+) {2}(\S+)/)!;
+    const [, email, word] = /Demo sign-in: (\S+) {2}(\S+)/.exec(first.lines.join('\n'))!;
     const signIn = await fetch(`http://127.0.0.1:${port}/api/sign-in`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },

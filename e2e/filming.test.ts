@@ -16,7 +16,7 @@ describe('filming', function () {
   expectNoProblems();
 
   it('shows what the camera sees and how loud it is', async () => {
-    await page.waitForFunction(() => (document.querySelector('.camera video') as HTMLVideoElement | null)?.videoWidth);
+    await page.waitForFunction(() => document.querySelector<HTMLVideoElement>('.camera video')?.videoWidth);
     await page.waitForFunction(() => Number(document.querySelector('[role=meter]')?.getAttribute('aria-valuenow')) > 0.2);
   });
 

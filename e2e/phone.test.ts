@@ -35,7 +35,7 @@ const looked = (page: Page, least: number) =>
   page.evaluate((least) => {
     const all = [...document.querySelectorAll<HTMLElement>('body *')];
     const named = (element: Element): string =>
-      `${element.tagName.toLowerCase()}.${String(element.className).slice(0, 60)} “${(element.textContent ?? '').trim().slice(0, 30)}”`;
+      `${element.tagName.toLowerCase()}.${element.getAttribute('class')?.slice(0, 60)} “${element.textContent.trim().slice(0, 30)}”`;
     const wide = all.filter((element) => {
       const { right, width } = element.getBoundingClientRect();
       return (

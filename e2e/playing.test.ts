@@ -17,7 +17,7 @@ describe('playing', function () {
   after(() => page.context().close());
   expectNoProblems();
 
-  const now = async (): Promise<number> => Number((await page.locator('.where').innerText()).match(/frame (\d+)/)![1]) - 1;
+  const now = async (): Promise<number> => Number(/frame (\d+)/.exec(await page.locator('.where').innerText())![1]) - 1;
 
   it('a strike goes round and round until it is stopped', async () => {
     const [strike] = trueStrikes(film);

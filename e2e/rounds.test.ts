@@ -131,7 +131,7 @@ describe('hits, rounds and two views', function () {
     await press(page, 'k');
     await shownFrame(page, contacts[0]!);
     await press(page, '1 k k');
-    await shownFrame(page, contacts[2] === contacts[1]! + 8 ? contacts[2]! : contacts[1]! + 8);
+    await shownFrame(page, contacts[2] === contacts[1]! + 8 ? contacts[2] : contacts[1]! + 8);
     await press(page, 'k 2');
     await page.getByLabel('Only this technique').selectOption('cross');
     expect(await ribbon.locator('.mark.dim').count()).to.equal(1);

@@ -160,7 +160,9 @@ async function start(): Promise<RunningClub> {
       // The TypeScript loader gives functions their names through this helper, also those that run in the page.
       await page.addInitScript('globalThis.__name ??= (value) => value');
       if (forget) await page.addInitScript((name) => void Reflect.deleteProperty(globalThis, name), forget);
-      page.on('pageerror', ({ message }) => void (wanted.test(message) || problems.push(message)));
+      page.on('pageerror', ({ message }) => {
+        if (!wanted.test(message)) problems.push(message);
+      });
       page.on('console', (line) => {
         if (line.type() === 'error' && !wanted.test(line.text())) problems.push(line.text());
       });

@@ -115,7 +115,7 @@ describe('schools, checklists and calls', function () {
     await page.getByRole('heading', { name: 'Jab', exact: true }).waitFor();
     await page.getByRole('button', { name: 'Change', exact: true }).click();
     const names = (): Promise<string[]> =>
-      page.locator('li[data-row]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset['row']!));
+      page.locator('li[data-row]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.row!));
     const before = await names();
     await page.getByRole('button', { name: 'Snap up', exact: true }).press('Enter');
     expect(await names()).to.not.deep.equal(before);

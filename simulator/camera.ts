@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { referenceStature } from './body/skeleton.ts';
 import { isHeld } from './motion/station.ts';
@@ -21,12 +22,12 @@ const usualFieldOfView = 33;
 export function cameraAt(
   plan: SceneCamera,
   { stance, stature, station }: Pick<Scene, 'stance' | 'stature' | 'station'>,
-  seconds: number,
+  seconds: Seconds,
 ): PerspectiveCamera {
   const camera = new PerspectiveCamera(plan.fieldOfView ?? usualFieldOfView, plan.pictureWidth / plan.pictureHeight, 0.1, 40);
   const leadSide = stance === 'orthodox' ? 1 : -1;
   const held = station !== undefined && isHeld(station);
-  const turn = (leadSide * ((held && besideHolder[plan.view]) || azimuth[plan.view]) * Math.PI) / 180;
+  const turn = (leadSide * ((held ? besideHolder[plan.view] : undefined) ?? azimuth[plan.view]) * Math.PI) / 180;
   const size = stature / referenceStature;
   const wave = (hertz: number, phase: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase);
   const shake = plan.shake * 0.012;

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { Command, CommanderError } from 'commander';
 import { renderCommand } from './render-command.ts';
 import { stillsCommand } from './stills.ts';
@@ -12,6 +13,6 @@ try {
   await program.parseAsync();
 } catch (error) {
   if (error instanceof CommanderError) process.exit(error.exitCode === 0 ? 0 : 2);
-  process.stderr.write(`${(error as Error).message}\n`);
+  process.stderr.write(`${messageOf(error)}\n`);
   process.exit(1);
 }

@@ -1,13 +1,13 @@
 /** A seeded source of numbers: the same seed always gives the same footage. */
 export interface Random {
   /** Uniform in [0, 1). */
-  next(): number;
+  next: () => number;
   /** Uniform in [low, high). */
-  between(low: number, high: number): number;
+  between: (low: number, high: number) => number;
   /** Normal with the given mean and standard deviation, cut at three deviations so that no body breaks. */
-  normal(mean: number, deviation: number): number;
+  normal: (mean: number, deviation: number) => number;
   /** A new array in random order. */
-  shuffled<T>(items: readonly T[]): T[];
+  shuffled: <T>(items: readonly T[]) => T[];
 }
 
 /** Mulberry32 (public domain, T. Ettinger): 32-bit state, enough for scenes of a few minutes. */

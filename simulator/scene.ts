@@ -1,3 +1,4 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import type { Stance } from '@wax-fist/core/technique';
 import { hairStyles, legStyles, topStyles, type Look } from './look.ts';
 import { habitIds, isHabit, type HabitId } from './motion/habit.ts';
@@ -12,8 +13,7 @@ export type SceneView = (typeof sceneViews)[number];
 
 export interface SceneHolder {
   stance: Stance;
-  /** Metres. */
-  stature: number;
+  stature: Metres;
   look: Look;
   /** Share of the strikes that are held for like this. */
   faults: { fault: HolderFaultId; share: number; strength: [number, number] }[];
@@ -36,10 +36,10 @@ export interface SceneFault {
 
 export interface SceneCamera {
   view: SceneView;
-  /** Metres from the trainee. */
-  distance: number;
-  /** Metres over the floor. */
-  height: number;
+  /** From the trainee. */
+  distance: Metres;
+  /** Over the floor. */
+  height: Metres;
   /** Frames a second. */
   frameRate: number;
   pictureWidth: number;
@@ -50,14 +50,14 @@ export interface SceneCamera {
   fieldOfView?: number;
   /** Degrees that it is held askew. */
   roll?: number;
-  /** Metres beside and above what it should be pointed at: somebody may be partly out of the picture. */
-  aim?: { x: number; y: number };
+  /** Beside and above what it should be pointed at: somebody may be partly out of the picture. */
+  aim?: { x: Metres; y: Metres };
   /** Share of the time between two frames that the shutter is open; none is a sharp picture. */
   exposure?: number;
   /** How unevenly frames are taken, as a share of their distance: phones do, 0 for an even rate. */
   uneven?: number;
-  /** Its own clock: seconds of the round at which it begins, and how much faster it runs. */
-  starts?: number;
+  /** Its own clock: when in the round it begins, and how much faster it runs. */
+  starts?: Seconds;
   drift?: number;
   /** x264 quality, 18 fine to 35 coarse. */
   quality?: number;
@@ -68,8 +68,7 @@ export interface Scene {
   name: string;
   seed: number;
   stance: Stance;
-  /** Metres. */
-  stature: number;
+  stature: Metres;
   look: Look;
   /** Combinations with how often each is thrown; the order is drawn from the seed. */
   work: { strikes: Thrown[]; times: number }[];
@@ -80,7 +79,7 @@ export interface Scene {
   /** How tired the trainee is at the end, 0 to 1: slower, hands lower, elbows wider. */
   tired?: number;
   /** Worked by the bell: the combinations are spread over so many rounds. Without it, one round that nothing rings for. */
-  bells?: { rounds: number; /** Seconds. */ rest: number };
+  bells?: { rounds: number; rest: Seconds };
   faults: SceneFault[];
   /** Who holds, where something is held. */
   holder?: SceneHolder;
@@ -91,7 +90,13 @@ export interface Scene {
   sounds?: SceneSound[];
 }
 
-const stances = ['orthodox', 'southpaw'];
+/** A parsed file that somebody wrote by hand: anything may be missing. */
+type Unchecked = Partial<Omit<Scene, 'work' | 'holder'>> & {
+  work?: Partial<Scene['work'][number]>[];
+  holder?: Partial<SceneHolder>;
+};
+
+const stances: readonly unknown[] = ['orthodox', 'southpaw'];
 const isStature = (value: unknown): boolean => typeof value === 'number' && value > 1 && value < 2.3;
 const isShare = (value: unknown): boolean => typeof value === 'number' && value >= 0 && value <= 1;
 const isNumberOr = (value: unknown, from: number, to: number): boolean =>
@@ -126,28 +131,30 @@ function checkCamera(camera: SceneCamera, where: string, need: Need): void {
 
 /** Checks a parsed scene file and throws with every mistake named. */
 export function checkedScene(value: unknown): Scene {
-  const scene = value as Scene;
+  const scene = (value ?? {}) as Unchecked;
   const mistakes: string[] = [];
-  const need: Need = (fine, mistake) => void (fine || mistakes.push(mistake));
-  need(typeof scene?.name === 'string' && scene.name.length > 0, 'name: a text is needed');
-  need(Number.isInteger(scene?.seed), 'seed: a whole number is needed');
-  need(stances.includes(scene?.stance), 'stance: orthodox or southpaw');
-  need(isStature(scene?.stature), 'stature: metres, between 1 and 2.3');
-  checkLook(scene?.look, 'look', need);
-  need(Array.isArray(scene?.work) && scene.work.length > 0, 'work: at least one combination');
-  need(Array.isArray(scene?.cameras) && scene.cameras.length > 0, 'cameras: at least one');
-  for (const [place, { strikes }] of (Array.isArray(scene?.work) ? scene.work : []).entries()) {
+  const need: Need = (fine, mistake) => {
+    if (!fine) mistakes.push(mistake);
+  };
+  need(typeof scene.name === 'string' && scene.name.length > 0, 'name: a text is needed');
+  need(Number.isInteger(scene.seed), 'seed: a whole number is needed');
+  need(stances.includes(scene.stance), 'stance: orthodox or southpaw');
+  need(isStature(scene.stature), 'stature: metres, between 1 and 2.3');
+  checkLook(scene.look, 'look', need);
+  need(Array.isArray(scene.work) && scene.work.length > 0, 'work: at least one combination');
+  need(Array.isArray(scene.cameras) && scene.cameras.length > 0, 'cameras: at least one');
+  for (const [place, { strikes }] of (Array.isArray(scene.work) ? scene.work : []).entries()) {
     for (const strike of strikes ?? [])
       need(
         everythingThrown.includes(strike),
         `work[${place}].strikes: nobody throws a “${strike}” here; there are ${everythingThrown.join(', ')}`,
       );
   }
-  const { bells, station, holder } = scene ?? {};
+  const { bells, station, holder } = scene;
   need(station === undefined || isStation(station), `station: one of ${stationIds.join(', ')}`);
-  for (const [place, habit] of (scene?.habits ?? []).entries())
+  for (const [place, habit] of (scene.habits ?? []).entries())
     need(isHabit(habit), `habits[${place}]: one of ${habitIds.join(', ')}`);
-  need(isNumberOr(scene?.tired, 0, 1), 'tired: between 0 and 1');
+  need(isNumberOr(scene.tired, 0, 1), 'tired: between 0 and 1');
   need(!station || !isHeld(station) || holder !== undefined, `holder: somebody has to hold the ${station}`);
   need(!holder || (station !== undefined && isHeld(station)), 'holder: there is nothing to hold at this station');
   if (holder) {
@@ -161,15 +168,15 @@ export function checkedScene(value: unknown): Scene {
   }
   need(!bells || (Number.isInteger(bells.rounds) && bells.rounds > 0), 'bells.rounds: a whole number above 0');
   need(!bells || (bells.rest >= 4 && bells.rest <= 120), 'bells.rest: seconds, between 4 and 120');
-  for (const [place, fault] of (scene?.faults ?? []).entries()) {
+  for (const [place, fault] of (scene.faults ?? []).entries()) {
     const model = faultModels.find(({ id }) => id === fault.fault);
     need(model !== undefined, `faults[${place}]: no fault is called “${fault.fault}”`);
     need(!model || canShow(model, fault.strike), `faults[${place}]: ${fault.fault} is not for the ${fault.strike}`);
     need(isShare(fault.share), `faults[${place}].share: between 0 and 1`);
   }
-  for (const [place, camera] of (scene?.cameras ?? []).entries()) checkCamera(camera, `cameras[${place}]`, need);
-  for (const [place, { by }] of (scene?.sounds ?? []).entries())
+  for (const [place, camera] of (scene.cameras ?? []).entries()) checkCamera(camera, `cameras[${place}]`, need);
+  for (const [place, { by }] of (scene.sounds ?? []).entries())
     need(disturbances.includes(by), `sounds[${place}].by: one of ${disturbances.join(', ')}`);
   if (mistakes.length > 0) throw new Error(`The scene cannot be filmed:\n- ${mistakes.join('\n- ')}`);
-  return scene;
+  return scene as Scene;
 }

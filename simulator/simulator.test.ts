@@ -1,3 +1,4 @@
+import type { Metres } from '@wax-fist/core/units';
 import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -105,7 +106,7 @@ describe('a performed round', () => {
   });
 
   it('grows with the stature', () => {
-    const height = (stature: number): number => perform({ ...base, stature }).bodyAt(0).joints.crown.y;
+    const height = (stature: Metres): number => perform({ ...base, stature }).bodyAt(0).joints.crown.y;
     expect(height(1.9) / height(1.6)).to.be.closeTo(1.9 / 1.6, 0.02);
   });
 });
@@ -228,7 +229,7 @@ describe('render command', () => {
         .configureOutput({ writeErr: () => undefined });
       const error = await quiet.parseAsync(words, { from: 'user' }).then(
         () => undefined,
-        (reason: Error) => reason,
+        (reason: unknown) => reason as Error,
       );
       expect(error?.message).to.match(message);
     });

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { checkpointIn, shippedCatalogue, stillFor, type Checkpoint, type WalkStop } from '@wax-fist/core/technique';
 import { jointNames, type Body, type BodySide, type JointName } from './body/skeleton.ts';
 import { cameraAt, projected } from './camera.ts';
@@ -60,7 +61,7 @@ export function areaRound(points: readonly (readonly [x: number, y: number])[]):
 /** What of a still is looked at where the eye stops, by the true points of its moment; undefined where it is the whole. */
 export function areaOf(
   { performance, scene, camera }: { performance: Performance; scene: Scene; camera: SceneCamera },
-  seconds: number,
+  seconds: Seconds,
   { stop, measure }: Pick<Checkpoint, 'stop' | 'measure'>,
 ): StillArea | undefined {
   const strike = performance.strikes.at(-1)!;

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import {
   anyTechnique,
   checkpointIn,
@@ -135,7 +136,7 @@ export const everyStill = (): Still[] => [
 ];
 
 /** Seconds into the strike at which a moment is seen; what is judged at home is seen on the way there. */
-function secondsOf(moment: StillMoment, { launch, contact, leave, home }: ThrownStrike): number {
+function secondsOf(moment: StillMoment, { launch, contact, leave, home }: ThrownStrike): Seconds {
   const moments: Record<StillMoment, number> = {
     ready: launch - 0.12,
     launch: launch + 0.015,

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { rungName } from '@wax-fist/core/correction';
 import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
@@ -87,7 +88,7 @@ export const importCommand = (): Command =>
       const failures: string[] = [];
       // One broken file does not hold the others up.
       const orTell = (file: string, doing: Promise<void>): Promise<void> =>
-        doing.catch((error: Error) => void failures.push(`${file}: ${error.message}`));
+        doing.catch((error: unknown) => void failures.push(`${file}: ${messageOf(error)}`));
       const club = await enterClub(process.env);
       const films: string[] = [];
       for (const file of files)

@@ -73,7 +73,7 @@ export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], g
     };
   });
 
-  const lengths: number[] = [];
+  const lengths: (number | undefined)[] = [];
   for (const { length } of heardCombinations(hits, gap)) lengths[length - 1] = (lengths[length - 1] ?? 0) + 1;
   const edges = [round.from, ...hits.map(({ time }) => time), round.to];
   const gaps = edges.slice(1).map((to, place) => ({ from: edges[place]!, to }));

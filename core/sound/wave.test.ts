@@ -6,7 +6,7 @@ function wave(samples: number[], { channels = 1, claimed = samples.length * 2 } 
   const bytes = new Uint8Array(12 + 24 + 11 + 1 + 8 + samples.length * 2);
   const view = new DataView(bytes.buffer);
   const word = (at: number, text: string): void =>
-    [...text].forEach((letter, index) => (bytes[at + index] = letter.charCodeAt(0)));
+    Array.from(text).forEach((letter, index) => (bytes[at + index] = letter.charCodeAt(0)));
   word(0, 'RIFF');
   word(8, 'WAVEfmt ');
   view.setUint32(16, 16, true);

@@ -24,7 +24,7 @@ describe('moments of a strike', () => {
         fc.constantFrom<Moment>('launch', 'contact', 'home'),
         frames,
         ([launch, contact, home], moment, frame) => {
-          const moved = withMoment({ launchFrame: launch!, contactFrame: contact!, homeFrame: home! }, moment, frame);
+          const moved = withMoment({ launchFrame: launch, contactFrame: contact, homeFrame: home }, moment, frame);
           expect(moved[`${moment}Frame`]).to.equal(frame);
           expect(moved.launchFrame).to.be.at.most(moved.contactFrame);
           expect(moved.contactFrame).to.be.at.most(moved.homeFrame);

@@ -75,7 +75,7 @@ function withSchool(rows: readonly EditedRow[], technique: string, effects: read
   const added = effects.flatMap(({ adds = [] }) =>
     adds
       .filter((one) => holdsFor(one.techniques, technique) && !known.has(one.checkpoint))
-      .map((one) => ({ checkpointId: one.checkpoint as string })),
+      .map((one) => ({ checkpointId: one.checkpoint })),
   );
   return [...kept, ...added];
 }
@@ -96,7 +96,7 @@ function rowFor(
     .map(({ question, clean }) => ({ ...(question && { question }), ...(clean && { clean }) }));
   const checkpoint: Checkpoint = {
     ...shipped,
-    ...Object.assign({}, ...words),
+    ...words.reduce((all, one) => ({ ...all, ...one }), {}),
     ...lane,
     ...(row.question && { question: row.question }),
     ...(row.clean && { clean: row.clean }),

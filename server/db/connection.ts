@@ -9,7 +9,7 @@ export type Database = PgDatabase<NodePgQueryResultHKT, typeof schema>;
 export interface Connection {
   db: NodePgDatabase<typeof schema>;
   pool: Pool;
-  close(): Promise<void>;
+  close: () => Promise<void>;
 }
 
 export function connect(databaseUrl: string, connections = 10): Connection {

@@ -183,7 +183,10 @@ describe('database', function () {
     it(`does not hold ${what}`, async () => {
       const error = await server.services.db.execute(statement()).then(
         () => undefined,
-        (reason: Error & { cause?: { constraint?: string } }) => reason.cause?.constraint ?? reason.message,
+        (reason: unknown) => {
+          const { cause, message } = reason as Error & { cause?: { constraint?: string } };
+          return cause?.constraint ?? message;
+        },
       );
       expect(error).to.match(constraint);
     });

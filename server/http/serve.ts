@@ -44,15 +44,17 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
   router[method](endpoint.path, requireRole(endpoint.allowed), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id') && !isUuid(value)) throw notFound(name.replace(/Id$/, ''));
-    const answer = await handler({
-      params: request.params as ParamsOf<E>,
-      query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
-      body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
-      // Health is asked before there are sessions, so that it answers without a database.
-      account: (request.session as Request['session'] | undefined)?.account as SignedIn,
-      request,
-      response,
-    });
+    const answer: unknown = await Promise.resolve(
+      handler({
+        params: request.params as ParamsOf<E>,
+        query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
+        body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
+        // Health is asked before there are sessions, so that it answers without a database.
+        account: (request.session as Partial<Request['session']>).account!,
+        request,
+        response,
+      }),
+    );
     if (response.headersSent || response.writableEnded) return;
     if (endpoint.reply) response.json(answer);
     else response.status(204).end();

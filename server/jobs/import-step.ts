@@ -10,9 +10,9 @@ export interface StepWork {
   storage: Storage;
   film: typeof film.$inferSelect;
   /** A path of this machine for a file that is being made. */
-  draft(file: FilmFile): string;
+  draft: (file: FilmFile) => string;
   /** Tells how far the step is, 0 to 1. */
-  progress(share: number): void;
+  progress: (share: number) => void;
   /** Fires when somebody stopped the import, or another worker has taken over. */
   signal: AbortSignal;
 }

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, importSteps, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
 import { and, eq, sql } from 'drizzle-orm';
@@ -175,7 +176,7 @@ describe('workers', function () {
     for (const attempt of [1, 2]) {
       await work().then(
         () => expect.fail(`attempt ${attempt} should have been thrown on, so that the queue tries again`),
-        (error: Error) => expect(error.message).to.equal('disk full'),
+        (error: unknown) => expect(messageOf(error)).to.equal('disk full'),
       );
       expect(stepOf(await shown(filmId), 'film-strip')).to.deep.include({
         state: 'waiting',

@@ -14,10 +14,10 @@ interface Job {
 
 export interface Queue {
   /** Asks any worker to work on this film. Asking twice before one has begun is asking once. */
-  importFilm(filmId: string, part?: ImportPart): Promise<void>;
+  importFilm: (filmId: string, part?: ImportPart) => Promise<void>;
   /** Takes jobs one at a time until stopped. */
-  work(onImport: (filmId: string, part: ImportPart) => Promise<void>): Promise<void>;
-  stop(): Promise<void>;
+  work: (onImport: (filmId: string, part: ImportPart) => Promise<void>) => Promise<void>;
+  stop: () => Promise<void>;
 }
 
 /** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the film. */

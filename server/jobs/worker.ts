@@ -26,7 +26,7 @@ const sign = async (): Promise<void> => {
     .insert(workerSign)
     .values({ worker, seenAt: sql`now()` })
     .onConflictDoUpdate({ target: workerSign.worker, set: { seenAt: sql`now()` } })
-    .catch((error: Error) => log.error(error));
+    .catch((error: unknown) => log.error(error));
 };
 await sign();
 const signing = setInterval(() => void sign(), signEvery);

@@ -11,8 +11,8 @@ export function folderStorage(home: string): Storage {
     async keep(path, filmId, file) {
       const target = pathOf(filmId, file);
       await mkdir(dirname(target), { recursive: true });
-      await rename(path, target).catch(async (error: NodeJS.ErrnoException) => {
-        if (error.code !== 'EXDEV') throw error;
+      await rename(path, target).catch(async (error: unknown) => {
+        if ((error as NodeJS.ErrnoException).code !== 'EXDEV') throw error;
         // From another disk: under another name first, so that half a file is never taken for a whole one.
         await copyFile(path, `${target}.part`);
         await rename(`${target}.part`, target);

@@ -89,7 +89,7 @@ for (const [kind, make] of Object.entries(kinds)) {
       await breakIt();
       await storage.check().then(
         () => expect.fail('no complaint'),
-        (error: Error) => expect(error).to.be.instanceOf(Error),
+        (error: unknown) => expect(error).to.be.instanceOf(Error),
       );
     });
   });

@@ -19,17 +19,17 @@ export interface ByteRange {
 /** Where bytes live. */
 export interface Storage {
   /** Takes over a finished file of this machine; it is gone from its old place afterwards. */
-  keep(path: string, filmId: string, file: FilmFile): Promise<void>;
+  keep: (path: string, filmId: string, file: FilmFile) => Promise<void>;
   /** A path of this machine from which programs such as ffmpeg can read. It must not be changed. */
-  bring(filmId: string, file: FilmFile): Promise<string>;
+  bring: (filmId: string, file: FilmFile) => Promise<string>;
   /** Drops copies that `bring` made. */
-  letGo(filmId: string): Promise<void>;
-  read(filmId: string, file: FilmFile, range?: ByteRange): Promise<Readable>;
+  letGo: (filmId: string) => Promise<void>;
+  read: (filmId: string, file: FilmFile, range?: ByteRange) => Promise<Readable>;
   /** Undefined when it is not there. */
-  bytes(filmId: string, file: FilmFile): Promise<number | undefined>;
-  remove(filmId: string): Promise<void>;
+  bytes: (filmId: string, file: FilmFile) => Promise<number | undefined>;
+  remove: (filmId: string) => Promise<void>;
   /** Throws when nothing can be written. */
-  check(): Promise<void>;
+  check: () => Promise<void>;
 }
 
 export async function sha256Of(path: string): Promise<string> {

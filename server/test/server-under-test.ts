@@ -40,10 +40,9 @@ export class Visitor {
   constructor(readonly base: string) {}
 
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
-    const response = await fetch(this.base + path, {
-      ...init,
-      headers: { ...init.headers, ...(this.#cookie ? { cookie: this.#cookie } : {}) },
-    });
+    const headers = new Headers(init.headers);
+    if (this.#cookie) headers.set('cookie', this.#cookie);
+    const response = await fetch(this.base + path, { ...init, headers });
     const [cookie] = response.headers.getSetCookie();
     if (cookie) this.#cookie = cookie.split(';')[0]!;
     return response;

@@ -1,3 +1,4 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import type { Station } from './station.ts';
 
 /** Something hit at a moment, seconds, and how hard: metres of first swing. */
@@ -19,7 +20,7 @@ const answers = {
 } as const;
 
 /** Metres that the face has moved away from the trainee. */
-export function bagTravel(hits: readonly BagHit[], seconds: number, swing: Station['swing'] = 'hangs'): number {
+export function bagTravel(hits: readonly BagHit[], seconds: Seconds, swing: Station['swing'] = 'hangs'): Metres {
   const { turns, damping, size } = answers[swing];
   let travel = 0;
   for (const { at, push } of hits) {

@@ -7,8 +7,8 @@ import type { SingleModel } from './technique/single.ts';
 interface Habit {
   /** How they stand, all the time. */
   stance?: PoseChange;
-  hand?(model: StrikeModel): StrikeModel;
-  kick?(model: KickModel): KickModel;
+  hand?: (model: StrikeModel) => StrikeModel;
+  kick?: (model: KickModel) => KickModel;
 }
 
 const isStraight = ({ elbowAngle }: StrikeModel): boolean => elbowAngle > 150;

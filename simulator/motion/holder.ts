@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { Matrix4, Vector3 } from 'three';
 import { addChange, baseStance, type Channel, type Pose } from '../body/pose.ts';
 import { referenceStature, solve, type Body, type BoneName, type JointName, type BodySide } from '../body/skeleton.ts';
@@ -29,16 +30,16 @@ interface Hold {
 /** Which way a pad looks for a strike: against the way it comes. */
 function normalFor({ technique, model }: ThrownPart, from: 1 | -1): Vector3 {
   if (/hook|round|low-kick|elbow/.test(technique)) return new Vector3(from, 0, -0.35).normalize();
-  if (/uppercut/.test(technique)) return new Vector3(0, -1, -0.35).normalize();
-  if (/rising/.test(technique)) return new Vector3(from * 0.8, -0.6, -0.3).normalize();
-  if (/overhand/.test(technique)) return new Vector3(0, 0.45, -1).normalize();
+  if (technique.includes('uppercut')) return new Vector3(0, -1, -0.35).normalize();
+  if (technique.includes('rising')) return new Vector3(from * 0.8, -0.6, -0.3).normalize();
+  if (technique.includes('overhand')) return new Vector3(0, 0.45, -1).normalize();
   return model.kind === 'kick' && model.meets === 0 ? new Vector3(0, -0.4, -1).normalize() : towardsTrainee.clone();
 }
 
 const strengthOf = (faults: readonly HeldFault[], id: HolderFaultId): number =>
   faults.find((fault) => fault.id === id)?.strength ?? 0;
 const come = 0.3;
-const amountAt = ({ contact }: Hold, seconds: number): number =>
+const amountAt = ({ contact }: Hold, seconds: Seconds): number =>
   upAndBack(contact - come, contact - 0.05, contact + 0.07, contact + 0.4)(seconds);
 
 /** Turns a body that stands at the origin round and puts it in front of the trainee. */
@@ -53,8 +54,8 @@ function facing(body: Body, z: number): Body {
 export function holdFor(
   scene: Scene & { holder: SceneHolder },
   strikes: readonly ThrownStrike[],
-  bodyAt: (seconds: number) => Body,
-  gives: (seconds: number) => number,
+  bodyAt: (seconds: Seconds) => Body,
+  gives: (seconds: Seconds) => number,
 ): Holding {
   const { holder } = scene;
   const size = scene.stature / referenceStature;
@@ -88,7 +89,7 @@ export function holdFor(
     }),
   );
 
-  const nearest = (side: BodySide, seconds: number): { hold: Hold; amount: number } | undefined => {
+  const nearest = (side: BodySide, seconds: Seconds): { hold: Hold; amount: number } | undefined => {
     let best: { hold: Hold; amount: number } | undefined;
     for (const hold of holds) {
       if (Math.abs(hold.contact - seconds) > 0.5 || (hold.side !== side && hold.side !== 'both')) continue;
@@ -98,7 +99,7 @@ export function holdFor(
     return best;
   };
   /** Where a pad's face is. */
-  const faceAt = (side: BodySide, seconds: number): { face: Vector3; normal: Vector3 } => {
+  const faceAt = (side: BodySide, seconds: Seconds): { face: Vector3; normal: Vector3 } => {
     const rest = new Vector3(side === 'left' ? 0.13 : -0.13, waitingHeight[scene.station ?? 'mitts'] ?? 1.4, 0.36).multiplyScalar(
       own,
     );
@@ -114,7 +115,7 @@ export function holdFor(
     return { face: face.lerp(meant, amount), normal: towardsTrainee.clone().lerp(hold.normal, minimumJerk(amount)).normalize() };
   };
 
-  const poseAt = (seconds: number): Pose => {
+  const poseAt = (seconds: Seconds): Pose => {
     const pose = { ...baseStance };
     const bob = Math.sin(seconds * 2.1);
     addChange(pose, { 'pelvis.x': 0.012, 'chest.yaw': 2 }, bob);
@@ -142,7 +143,7 @@ export function holdFor(
     }
     return pose;
   };
-  const holderAt = (seconds: number): Body => facing(solve(poseAt(seconds), holder.stance, holder.stature), origin);
+  const holderAt = (seconds: Seconds): Body => facing(solve(poseAt(seconds), holder.stance, holder.stature), origin);
   return {
     bodyAt: holderAt,
     leadToesAt: (seconds) => {

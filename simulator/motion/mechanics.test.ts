@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { techniqueIn, shippedCatalogue } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { jointAngle, type Body } from '../body/skeleton.ts';
@@ -16,7 +17,7 @@ const heading = (joints: Joints, part: 'Shoulder' | 'Hip'): number =>
 const between = (a: number, b: number): number => Math.abs(((((a - b + 180) % 360) + 360) % 360) - 180);
 
 /** How far the joints of a healthy person go, degrees (after Norkin and White, Measurement of Joint Motion). */
-const limits: Record<string, { of(joints: Joints): number; within: [number, number] }> = {
+const limits: Record<string, { of: (joints: Joints) => number; within: [number, number] }> = {
   ...Object.fromEntries(
     sides.flatMap((side) => [
       [
@@ -113,7 +114,7 @@ describe('mechanics of everything that is thrown', () => {
     const out = round.strikes.map(({ launch, contact }) => contact - launch);
     const mean = (list: readonly number[]): number => list.reduce((sum, value) => sum + value, 0) / list.length;
     expect(mean(out.slice(-12)) / mean(out.slice(0, 12))).to.be.above(1.1);
-    const guard = (seconds: number): number => round.bodyAt(seconds).joints.leftWrist.y;
+    const guard = (seconds: Seconds): number => round.bodyAt(seconds).joints.leftWrist.y;
     expect(guard(1) - guard(round.seconds - 1)).to.be.above(0.04);
   });
 

@@ -1,12 +1,13 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import type { PoseChange } from '../body/pose.ts';
 import { strikeRise, swell, upAndBack, type Shape } from './shape.ts';
 
 /** When something is thrown, in seconds of the round: it begins, it is there, it leaves, it is home again. */
 export interface StrikeTimes {
-  launch: number;
-  contact: number;
-  leave: number;
-  home: number;
+  launch: Seconds;
+  contact: Seconds;
+  leave: Seconds;
+  home: Seconds;
 }
 
 /** A change of the pose with its course over time. */
@@ -29,8 +30,8 @@ export type MotionPart =
 
 /** Parts of a movement at its moments. */
 export function contributionsOf(parts: readonly MotionPart[], { launch, contact, leave, home }: StrikeTimes): Contribution[] {
-  const there = (share: number): number => launch + (contact - launch) * share;
-  const back = (share: number): number => leave + (home - leave) * share;
+  const there = (share: number): Seconds => launch + (contact - launch) * share;
+  const back = (share: number): Seconds => leave + (home - leave) * share;
   return parts.map((part) => {
     if ('passing' in part) {
       const [from, to] = part.share.map(part.passing === 'in' ? there : back) as [number, number];
@@ -44,7 +45,7 @@ export function contributionsOf(parts: readonly MotionPart[], { launch, contact,
 export type Limb = 'lead' | 'rear';
 
 /** How high a foot comes off the floor in a stepOf, metres. */
-const stepHeight = 0.03;
+const stepHeight: Metres = 0.03;
 /** The toes hang a little on the way, so that the ball is down before the heel. Degrees. */
 const toesDown = 22;
 

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { solve, type Body } from '../body/skeleton.ts';
 import type { Scene } from '../scene.ts';
 import { faultModel } from './fault/index.ts';
@@ -91,7 +92,7 @@ export function perform(scene: Scene): Performance {
   }
   if (scene.bells) rings.push((clock += afterLast));
   strikes.sort((a, b) => a.contact - b.contact);
-  const bodyAt = (seconds: number): Body => solve(plan.poseAt(seconds), scene.stance, scene.stature);
+  const bodyAt = (seconds: Seconds): Body => solve(plan.poseAt(seconds), scene.stance, scene.stature);
   const { holder } = scene;
   return {
     seconds: clock + leadOut,
@@ -109,7 +110,7 @@ export function perform(scene: Scene): Performance {
 }
 
 /** Leather comes back in about a tenth of a second. */
-const dentOf = (hits: readonly Impact[], seconds: number): number =>
+const dentOf = (hits: readonly Impact[], seconds: Seconds): number =>
   Math.min(
     1,
     hits.reduce(

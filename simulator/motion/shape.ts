@@ -1,5 +1,6 @@
+import type { Seconds } from '@wax-fist/core/units';
 /** How much of a change is present at a moment, 0 to 1, as a function of seconds. */
-export type Shape = (seconds: number) => number;
+export type Shape = (seconds: Seconds) => number;
 
 const clamped = (value: number): number => Math.max(0, Math.min(1, value));
 

@@ -1,3 +1,4 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import type { ShippedCheckpointId } from '@wax-fist/core/technique';
 import type { Vector3 } from 'three';
 import type { Body, BodySide } from '../body/skeleton.ts';
@@ -17,10 +18,10 @@ export interface Pad {
 
 /** A second person, who faces the trainee and is where the strikes land. */
 export interface Holding {
-  bodyAt(seconds: number): Body;
-  padsAt(seconds: number): Pad[];
+  bodyAt: (seconds: Seconds) => Body;
+  padsAt: (seconds: Seconds) => Pad[];
   /** Where the lead foot points its toes, as if the trainee were orthodox. */
-  leadToesAt(seconds: number): Vector3;
+  leadToesAt: (seconds: Seconds) => Vector3;
 }
 
 /** One movement as it was done, with what its faults made of it. */
@@ -41,7 +42,7 @@ export interface ThrownStrike extends StrikeTimes {
   elbowAngle: number;
   parts: readonly ThrownPart[];
   /** When anything of it begins: a switch, a step off the line, a step in. */
-  begins: number;
+  begins: Seconds;
   /** When its feet step, with the foot that should go first; none where they stay. */
   feet?: StrikeTimes & { first: 'lead' | 'rear' };
   /** What the holder does wrong meanwhile; none where nobody holds. */
@@ -61,22 +62,22 @@ export interface Impact extends BagHit {
 
 /** A round that was worked, whoever films it and from where. Seconds. */
 export interface Performance {
-  seconds: number;
+  seconds: Seconds;
   strikes: ThrownStrike[];
   hits: Impact[];
   /** When the bell rings: at the beginning and at the end of every round. */
-  rings: number[];
+  rings: Seconds[];
   /** From first to last strike of each round. */
-  rounds: [from: number, to: number][];
-  bodyAt(seconds: number): Body;
+  rounds: [from: Seconds, to: Seconds][];
+  bodyAt: (seconds: Seconds) => Body;
   /** The same as if the trainee were orthodox: a southpaw is the mirror image. */
-  orthodoxAt(seconds: number): Body;
-  /** Metres that what is hit has moved away, at the reference stature. */
-  bagAt(seconds: number): number;
+  orthodoxAt: (seconds: Seconds) => Body;
+  /** How far what is hit has moved away, at the reference stature. */
+  bagAt: (seconds: Seconds) => Metres;
   /** How deep what is hit is dented, 0 to 1. */
-  dentAt(seconds: number): number;
+  dentAt: (seconds: Seconds) => number;
   /** Degrees that the whole body has turned from the line of attack. */
-  facingAt(seconds: number): number;
+  facingAt: (seconds: Seconds) => number;
   /** Who holds; none where nobody does. */
   holder?: Holding;
 }

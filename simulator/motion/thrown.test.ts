@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { shippedCatalogue, techniqueIn, verdictIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { jointAngle, referenceStature, type Body } from '../body/skeleton.ts';
@@ -44,7 +45,7 @@ describe('every kick that can be thrown', () => {
   const supportTurn = (technique: KickId): number => {
     const round = perform(scene({ work: [{ strikes: [technique], times: 1 }] }));
     const standing = kickModels[technique].foot === 'lead' ? 'right' : 'left';
-    const turned = (seconds: number): number => turnOf(standing, round.bodyAt(seconds).joints);
+    const turned = (seconds: Seconds): number => turnOf(standing, round.bodyAt(seconds).joints);
     return Math.abs(turned(round.strikes[0]!.contact) - turned(0.2));
   };
   it('turns the standing foot as much as its band asks', () => {
@@ -144,7 +145,7 @@ describe('every strike that can be thrown', () => {
   it('steps in once for hooks that follow each other, and is out again after', () => {
     const round = perform(scene({ work: [{ strikes: ['jab', 'lead-hook', 'rear-hook'], times: 1 }] }));
     const [, first, second] = round.strikes;
-    const hips = (seconds: number): number => round.bodyAt(seconds).joints.leftHip.z;
+    const hips = (seconds: Seconds): number => round.bodyAt(seconds).joints.leftHip.z;
     expect(Math.abs(hips(first!.contact) - hips(second!.contact))).to.be.below(0.25);
     expect(hips(first!.contact) - hips(0.3)).to.be.above(0.15);
     expect(Math.abs(hips(second!.home + 0.8) - hips(0.3))).to.be.below(0.06);

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { jointNames } from '../body/skeleton.ts';
 import { cameraAt, projected } from '../camera.ts';
 import type { Performance } from '../motion/thrown-round.ts';
@@ -8,7 +9,7 @@ const pixelsApart = 7;
 const most = 6;
 
 /** The moments whose pictures make up a frame: one where nothing moves or the shutter is only just open. Seconds of the round. */
-export function exposuresOf(scene: Scene, camera: SceneCamera, round: Performance, seconds: number): number[] {
+export function exposuresOf(scene: Scene, camera: SceneCamera, round: Performance, seconds: Seconds): Seconds[] {
   const open = (camera.exposure ?? 0) / camera.frameRate;
   if (open === 0) return [seconds];
   const seen = (at: number): [number, number][] => {

@@ -10,7 +10,7 @@ export interface Lump {
   centre: Vector3;
   /** Radius of a ball that surely holds the lump. */
   bound: number;
-  distance(x: number, y: number, z: number): number;
+  distance: (x: number, y: number, z: number) => number;
 }
 
 /** Rounded cone (after the exact distance of I. Quilez). */
@@ -69,9 +69,9 @@ export function ellipsoid(
       const dx = x - cx,
         dy = y - cy,
         dz = z - cz;
-      const lx = e[0]! * dx + e[1]! * dy + e[2]! * dz;
-      const ly = e[3]! * dx + e[4]! * dy + e[5]! * dz;
-      const lz = e[6]! * dx + e[7]! * dy + e[8]! * dz;
+      const lx = e[0] * dx + e[1] * dy + e[2] * dz;
+      const ly = e[3] * dx + e[4] * dy + e[5] * dz;
+      const lz = e[6] * dx + e[7] * dy + e[8] * dz;
       const outer = Math.hypot(lx / rx, ly / ry, lz / rz);
       const slope = Math.hypot(lx / (rx * rx), ly / (ry * ry), lz / (rz * rz));
       return slope < 1e-9 ? -Math.min(rx, ry, rz) : (outer * (outer - 1)) / slope;

@@ -51,7 +51,7 @@ function skinned(geometry: BufferGeometry, lumps: readonly Lump[]): void {
 /** A clothed figure that is meshed once and then follows any solved body. */
 export interface Figure {
   group: Group;
-  follow(body: Body): void;
+  follow: (body: Body) => void;
 }
 
 /** Builds the figure in its bind pose. `scale` is the trainee's stature over the reference; `coarse` stretches the grid of the large parts. */

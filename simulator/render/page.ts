@@ -1,3 +1,4 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import { ACESFilmicToneMapping, PCFShadowMap, Scene as ThreeScene, WebGLRenderer } from 'three';
 import type { Stance } from '@wax-fist/core/technique';
 import { referenceStature } from '../body/skeleton.ts';
@@ -31,7 +32,7 @@ document.body.replaceChildren(renderer.domElement);
 
 /** A person is meshed once, however many films they are in. */
 const figures = new Map<string, Figure>();
-function figureOf(look: Look, stance: Stance, stature: number, style: Style, bareHands = false): Figure {
+function figureOf(look: Look, stance: Stance, stature: Metres, style: Style, bareHands = false): Figure {
   const key = JSON.stringify([look, stance, stature, style, bareHands]);
   const figure =
     figures.get(key) ?? buildFigure(look, stance, stature / referenceStature, style === 'full' ? 1.8 : 2.2, bareHands);
@@ -56,7 +57,7 @@ async function film({ scene, camera: plan, style, times }: FilmOrder): Promise<n
     ...round.holder!,
   };
   if (holder) room.add(holder.figure.group);
-  const draw = (seconds: number, newShadow: boolean): void => {
+  const draw = (seconds: Seconds, newShadow: boolean): void => {
     renderer.shadowMap.needsUpdate = newShadow;
     figure.follow(round.bodyAt(seconds));
     station.move(round.bagAt(seconds), round.dentAt(seconds));
@@ -69,7 +70,7 @@ async function film({ scene, camera: plan, style, times }: FilmOrder): Promise<n
   const blended = document.createElement('canvas');
   [blended.width, blended.height] = [width, height];
   const context = blended.getContext('2d')!;
-  const canvasOf = (seconds: number): HTMLCanvasElement => {
+  const canvasOf = (seconds: Seconds): HTMLCanvasElement => {
     const exposures = exposuresOf(scene, plan, round, seconds);
     for (const [index, moment] of exposures.entries()) {
       // Nobody sees that a shadow is not blurred with what casts it, and half of the work is saved.

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { spawn, type ChildProcessByStdio } from 'node:child_process';
 import type { Writable } from 'node:stream';
 import { once } from 'node:events';
@@ -30,7 +31,7 @@ export interface RenderOrder {
   /** x264 quality: lower is better and larger. */
   quality?: number;
   /** FilmScene only the first so many seconds. */
-  seconds?: number;
+  seconds?: Seconds;
   onProgress?: (done: number, total: number) => void;
 }
 
@@ -108,7 +109,7 @@ export async function renderFilm(order: RenderOrder): Promise<number> {
 }
 
 /** Writes what is true of a film without filming it. `seconds` of the camera's clock; the whole round when nothing is said. */
-export async function writeTruth(file: string, scene: Scene, camera: SceneCamera, seconds?: number): Promise<void> {
+export async function writeTruth(file: string, scene: Scene, camera: SceneCamera, seconds?: Seconds): Promise<void> {
   const performance = perform(scene);
   const length = Math.min(seconds ?? Infinity, filmedSeconds(camera, performance.seconds));
   const truth = truthOf(scene, camera, performance, frameMoments(scene, camera, length));
@@ -119,7 +120,7 @@ export async function writeTruth(file: string, scene: Scene, camera: SceneCamera
 async function keptFrames(
   folder: string,
   moments: readonly number[],
-): Promise<{ list: string; keep(picture: Buffer): Promise<void> }> {
+): Promise<{ list: string; keep: (picture: Buffer) => Promise<void> }> {
   const list = join(folder, 'frames.txt');
   const fileOf = (index: number): string => `frame-${index}.jpg`;
   const lasts = moments.map((moment, index) => (moments[index + 1] ?? moment + 1 / 30) - moment);
@@ -181,7 +182,7 @@ export async function inStudio<Result>(work: (film: FilmScene) => Promise<Result
         await onFrame(picture);
         onProgress?.(++done, times.length);
       };
-      return page.evaluate((wanted) => (window as unknown as { film(order: unknown): Promise<number> }).film(wanted), {
+      return page.evaluate((wanted) => (window as unknown as { film: (order: unknown) => Promise<number> }).film(wanted), {
         scene,
         camera,
         style,

@@ -19,9 +19,9 @@ import { bagFace, bagRadius, stations, type StationId } from '../motion/station.
 export interface StationModel {
   group: Group;
   /** Metres that its face has moved away, and how deep it is dented, 0 to 1. */
-  move(travel: number, dent: number): void;
+  move: (travel: number, dent: number) => void;
   /** Puts the pads where they are held. */
-  hold(pads: readonly Pad[]): void;
+  hold: (pads: readonly Pad[]) => void;
 }
 
 const leather = (): Material => new MeshStandardMaterial({ color: '#6b2f1d', roughness: 0.55 });

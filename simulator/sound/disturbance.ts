@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { seededRandom, type Random } from '../random.ts';
 import { noise, sampleRate, track } from './voices.ts';
 
@@ -18,7 +19,7 @@ function resonance(hertz: number, width: number): (input: number) => number {
 }
 
 /** Steady noise of a room with fans and street, brighter than its own murmur. */
-function roomNoise(random: Random, seconds: number): Float32Array {
+function roomNoise(random: Random, seconds: Seconds): Float32Array {
   const { samples, add } = track(seconds);
   const [dull, bright] = [noise(random, 40, 700), noise(random, 700, 7000)];
   add(0, seconds, () => dull() + 0.35 * bright());
@@ -26,7 +27,7 @@ function roomNoise(random: Random, seconds: number): Float32Array {
 }
 
 /** Music from a box: a bass, changing chords and a plucked tune, without drums. */
-function tones(random: Random, seconds: number): Float32Array {
+function tones(random: Random, seconds: Seconds): Float32Array {
   const { samples, add } = track(seconds);
   const beat = random.between(0.4, 0.55);
   const hertz = (semitones: number): number => 110 * 2 ** (semitones / 12);
@@ -58,7 +59,7 @@ function tones(random: Random, seconds: number): Float32Array {
 }
 
 /** Talk and shouting: phrases of syllables, each a voice through three resonances, some begun with a hiss or a pop of the lips. */
-function talk(random: Random, seconds: number): Float32Array {
+function talk(random: Random, seconds: Seconds): Float32Array {
   const { samples, add } = track(seconds);
   const vowels = [
     [730, 1090, 2440],
@@ -101,8 +102,8 @@ function talk(random: Random, seconds: number): Float32Array {
   return samples;
 }
 
-const makers: Record<Disturbance, (random: Random, seconds: number) => Float32Array> = { noise: roomNoise, tones, talk };
+const makers: Record<Disturbance, (random: Random, seconds: Seconds) => Float32Array> = { noise: roomNoise, tones, talk };
 
 /** A disturbance by itself; the same seed always sounds the same. */
-export const disturbanceOf = (kind: Disturbance, seed: number, seconds: number): Float32Array =>
+export const disturbanceOf = (kind: Disturbance, seed: number, seconds: Seconds): Float32Array =>
   makers[kind](seededRandom(seed), seconds);

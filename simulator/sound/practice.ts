@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { seededRandom } from '../random.ts';
 import { disturb } from './disturb.ts';
 import type { Disturbance } from './disturbance.ts';
@@ -6,7 +7,7 @@ import { beep, bell, breath, hit, inRoom, noise, footstep, track } from './voice
 /** A round of hits to be heard only, for trying what listens. */
 export interface Practice {
   seed: number;
-  seconds: number;
+  seconds: Seconds;
   /** What is hit: a heavy bag in combinations, or a speed bag in its steady beat. */
   on: 'bag' | 'speed-bag';
   /** Seconds at which a round begins or ends, with what is rung there. */

@@ -1,10 +1,11 @@
+import type { Seconds } from '@wax-fist/core/units';
 import { disturbanceOf } from './disturbance.ts';
 import { practiceSound } from './practice.ts';
 import { sampleRate } from './voices.ts';
 
 export interface TwoMicrophones {
   seed: number;
-  seconds: number;
+  seconds: Seconds;
   /** Time in the second = time in the first × (1 + drift) + offset; milliseconds. */
   offset: number;
   drift: number;

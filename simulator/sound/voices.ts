@@ -1,12 +1,13 @@
+import type { Seconds } from '@wax-fist/core/units';
 import type { Random } from '../random.ts';
 
 export const sampleRate = 48_000;
 
 /** Adds a sound to a track: `sample` gives its value from its beginning on. Seconds throughout. */
-export type Add = (start: number, lasts: number, sample: (secondsIn: number) => number) => void;
+export type Add = (start: Seconds, lasts: Seconds, sample: (secondsIn: Seconds) => number) => void;
 
 /** An empty mono track and the way to put sounds on it. */
-export function track(seconds: number): { samples: Float32Array; add: Add } {
+export function track(seconds: Seconds): { samples: Float32Array; add: Add } {
   const samples = new Float32Array(Math.ceil(seconds * sampleRate));
   const add: Add = (start, lasts, sample) => {
     const first = Math.max(0, Math.round(start * sampleRate));
@@ -30,7 +31,7 @@ export function noise(random: Random, lowHertz: number, highHertz: number): () =
 }
 
 /** A fist on a heavy bag: a bright slap that dies fast on top of a dull thump. `snap` 0 is a push, 1 a crack. */
-export function hit(add: Add, random: Random, seconds: number, loudness: number, snap: number): void {
+export function hit(add: Add, random: Random, seconds: Seconds, loudness: number, snap: number): void {
   const slap = noise(random, 900, 9000);
   const leather = noise(random, 150, 1500);
   const slapDecay = 0.012 + 0.02 * (1 - snap);
@@ -46,7 +47,7 @@ export function hit(add: Add, random: Random, seconds: number, loudness: number,
 }
 
 /** A fist or a shin on a pad that somebody holds: higher and shorter than a bag, with a clap of its face. */
-export function padHit(add: Add, random: Random, seconds: number, loudness: number, snap: number): void {
+export function padHit(add: Add, random: Random, seconds: Seconds, loudness: number, snap: number): void {
   const clap = noise(random, 1200, 11000);
   const foam = noise(random, 250, 1900);
   const decay = 0.009 + 0.012 * (1 - snap);
@@ -59,7 +60,7 @@ export function padHit(add: Add, random: Random, seconds: number, loudness: numb
 }
 
 /** A speed bag: the fist, then the board behind, in front and behind again before the next fist. Seconds between two of them. */
-export function speedBagHit(add: Add, random: Random, seconds: number, loudness: number, between: number): void {
+export function speedBagHit(add: Add, random: Random, seconds: Seconds, loudness: number, between: Seconds): void {
   const pitch = 190 + 12 * random.next();
   const board = (at: number, level: number): void => {
     const skin = noise(random, 500, 5000);
@@ -75,13 +76,13 @@ export function speedBagHit(add: Add, random: Random, seconds: number, loudness:
 }
 
 /** A short breath out through the teeth. */
-export function breath(add: Add, random: Random, seconds: number): void {
+export function breath(add: Add, random: Random, seconds: Seconds): void {
   const hiss = noise(random, 1800, 6500);
   add(seconds, 0.16, (t) => 0.07 * hiss() * Math.sin(Math.PI * Math.min(1, t / 0.16)) ** 1.5);
 }
 
 /** A rubber sole on a mat. */
-export function footstep(add: Add, random: Random, seconds: number): void {
+export function footstep(add: Add, random: Random, seconds: Seconds): void {
   const scuff = noise(random, 200, 1800);
   add(seconds, 0.09, (t) => 0.035 * scuff() * Math.exp(-t / 0.03));
 }
@@ -100,7 +101,7 @@ export function inRoom(samples: Float32Array): void {
 }
 
 /** A struck bell: a few partials that ring on. */
-export function bell(add: Add, seconds: number, loudness = 0.3): void {
+export function bell(add: Add, seconds: Seconds, loudness = 0.3): void {
   const partials = [
     [1, 1, 1.1],
     [2.76, 0.35, 0.5],
@@ -115,6 +116,6 @@ export function bell(add: Add, seconds: number, loudness = 0.3): void {
 }
 
 /** A round timer's beep. */
-export function beep(add: Add, seconds: number, lasts = 0.6, hertz = 1760, loudness = 0.25): void {
+export function beep(add: Add, seconds: Seconds, lasts = 0.6, hertz = 1760, loudness = 0.25): void {
   add(seconds, lasts, (t) => loudness * Math.sin(2 * Math.PI * hertz * t) * Math.min(1, t / 0.005, (lasts - t) / 0.005));
 }

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import {
   checklistFor,
   isMeasureId,
@@ -144,7 +145,7 @@ describe('habits of a school', () => {
           }
         }
       }
-      const at = (habits: HabitId[], technique: Thrown, seconds: number): string =>
+      const at = (habits: HabitId[], technique: Thrown, seconds: Seconds): string =>
         JSON.stringify(perform(scene({ habits, work: [{ strikes: [technique], times: 1 }] })).bodyAt(seconds).joints);
       const changed = (['jab', 'cross', 'lead-body-hook', 'rear-round'] as const).some((technique) =>
         [0.5, 1.8, 1.9, 2, 2.1, 2.2].some((seconds) => at([habit], technique, seconds) !== at([], technique, seconds)),

@@ -1,3 +1,4 @@
+import type { Ms, Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
 import type { Body, BodySide } from '../body/skeleton.ts';
 import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
@@ -22,13 +23,13 @@ export interface Seen {
   striking: BodySide;
   idle: BodySide;
   outwards: 1 | -1;
-  at(seconds: number): Joints;
-  during(from: number, to: number): Joints[];
+  at: (seconds: Seconds) => Joints;
+  during: (from: number, to: number) => Joints[];
 }
 
 export function seenOf(round: Performance, strike: ThrownStrike, part: ThrownPart): Seen {
   const known = new Map<number, Joints>();
-  const at = (seconds: number): Joints => {
+  const at = (seconds: Seconds): Joints => {
     const joints = known.get(seconds) ?? round.orthodoxAt(seconds).joints;
     known.set(seconds, joints);
     return joints;
@@ -71,10 +72,10 @@ export const balance = (joints: Joints): Vector3 =>
   middle(joints, 'Hip').multiplyScalar(0.55).addScaledVector(middle(joints, 'Shoulder'), 0.35).addScaledVector(joints.nose, 0.1);
 
 /** Milliseconds between two moments in seconds. */
-export const inMilliseconds = (from: number, to: number): number => (to - from) * 1000;
+export const inMilliseconds = (from: Seconds, to: Seconds): Ms => (to - from) * 1000;
 
 /** When something moves fastest, in steps of 4 ms. */
-export function fastest(from: number, to: number, speed: (seconds: number) => number): number {
+export function fastest(from: number, to: number, speed: (seconds: Seconds) => number): number {
   let [best, when] = [-Infinity, from];
   for (let seconds = from; seconds <= to; seconds += 0.004) {
     const value = speed(seconds);

@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
 import type { BodySide } from '../body/skeleton.ts';
 import type { StrikeTimes } from '../motion/part.ts';
@@ -24,7 +25,7 @@ const start = ({ at }: Seen, feet: Feet): Joints => at(feet.launch - 0.04);
 /** Where the feet are when both have stepped. */
 const arrived = ({ at }: Seen, feet: Feet): Joints => at(feet.contact + 0.02);
 
-function first(from: number, to: number, is: (seconds: number) => boolean): number | undefined {
+function first(from: Seconds, to: Seconds, is: (seconds: Seconds) => boolean): Seconds | undefined {
   for (let seconds = from; seconds <= to; seconds += tick) if (is(seconds)) return seconds;
   return undefined;
 }
@@ -80,7 +81,7 @@ function landing(
   joint: 'leftToe' | 'rightToe' | 'leftHeel' | 'rightHeel',
 ): number | undefined {
   // A heel comes to rest as high as it is held then; toes lie on the floor before and after.
-  const height = (seconds: number): number => seen.at(seconds)[joint].y;
+  const height = (seconds: Seconds): number => seen.at(seconds)[joint].y;
   const rest = joint.endsWith('Heel') ? height(to) : Math.min(height(from), height(to));
   const lifted = first(from, to, (seconds) => height(seconds) > rest + down * 2);
   return lifted === undefined ? undefined : first(lifted, to, (seconds) => height(seconds) < rest + down);
@@ -129,6 +130,6 @@ export function switchDrift(seen: Seen): number {
   const { part } = seen;
   const swap = part.model.kind === 'kick';
   const [from, to] = swap ? [part.launch - 0.9 * (part.contact - part.launch), part.launch - 0.03] : [part.launch, part.contact];
-  const hips = (seconds: number): Vector3 => middle(seen.at(seconds), 'Hip');
+  const hips = (seconds: Seconds): Vector3 => middle(seen.at(seconds), 'Hip');
   return flat(hips(from), hips(to)) / shoulderWidth(seen.ready);
 }

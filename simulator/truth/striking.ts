@@ -1,3 +1,4 @@
+import type { Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
 import { jointAngle } from '../body/skeleton.ts';
 import type { ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
@@ -120,7 +121,7 @@ export function shoulderTurn({ during, part }: Seen): number {
 /** Time within 3% of the furthest point. */
 export function dwell(seen: Seen): number {
   const { part } = seen;
-  const forward = (seconds: number): number => wrist(seen, seen.at(seconds)).z;
+  const forward = (seconds: Seconds): number => wrist(seen, seen.at(seconds)).z;
   const [from, to] = [part.contact - 0.1, part.home];
   const times = Array.from({ length: Math.round((to - from) * 500) }, (_, step) => from + step / 500);
   const furthest = most(times, forward);
@@ -129,7 +130,7 @@ export function dwell(seen: Seen): number {
 }
 const speedOf =
   (seen: Seen, place: (joints: Joints) => Vector3) =>
-  (seconds: number): number =>
+  (seconds: Seconds): number =>
     place(seen.at(seconds + 0.004)).distanceTo(place(seen.at(seconds - 0.004)));
 /** Between the fastest moments of hip and fist. */
 export function hipFistLag(seen: Seen): number {

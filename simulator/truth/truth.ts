@@ -1,3 +1,4 @@
+import type { Ms, Seconds } from '@wax-fist/core/units';
 import { jointNames, referenceStature, type JointName } from '../body/skeleton.ts';
 import { cameraAt, projected } from '../camera.ts';
 import { cameraTime, roundTime } from '../clock.ts';
@@ -16,8 +17,8 @@ export interface Truth {
   scene: Scene;
   camera: SceneCamera;
   /** The camera's clock against the round's: it was started so many seconds into it, and runs faster by so much. */
-  clock?: { starts: number; drift: number };
-  frameTimes: number[];
+  clock?: { starts: Seconds; drift: number };
+  frameTimes: Ms[];
   jointNames: readonly JointName[];
   /** frame × joint × (x, y). */
   pixels: number[][];
@@ -28,12 +29,12 @@ export interface Truth {
   strikes: {
     technique: string;
     place: number;
-    launch: number;
-    contact: number;
-    home: number;
+    launch: Ms;
+    contact: Ms;
+    home: Ms;
     elbowAngle: number;
     /** Of a series. */
-    parts?: { technique: string; launch: number; contact: number; home: number }[];
+    parts?: { technique: string; launch: Ms; contact: Ms; home: Ms }[];
     faults: { id: string; checkpoint: string; strength: number }[];
     /** What the holder does wrong meanwhile. */
     held?: { id: string; checkpoint: string; strength: number }[];
@@ -41,9 +42,9 @@ export interface Truth {
     measures?: TrueValues;
   }[];
   /** Everything that is heard to land. */
-  hits?: { at: number; on: string; snap: number }[];
+  hits?: { at: Ms; on: string; snap: number }[];
   /** From the first launch to the last strike home of every round, and its bells. */
-  rounds?: { from: number; to: number; rings: number[] }[];
+  rounds?: { from: Ms; to: Ms; rings: Ms[] }[];
 }
 
 const tenths = (value: number): number => Math.round(value * 10) / 10;
@@ -54,7 +55,7 @@ const told = (faults: readonly { id: string; checkpoint: string; strength: numbe
   faults.map(({ id, checkpoint, strength }) => ({ id, checkpoint, strength: hundredths(strength) }));
 
 /** The truth of one camera's film; `moments` are its frames in seconds of its own clock. */
-export function truthOf(scene: Scene, camera: SceneCamera, performance: Performance, moments: readonly number[]): Truth {
+export function truthOf(scene: Scene, camera: SceneCamera, performance: Performance, moments: readonly Seconds[]): Truth {
   const pixels: number[][] = [];
   const metres: number[][] = [];
   const visibility: string[] = [];
@@ -67,7 +68,7 @@ export function truthOf(scene: Scene, camera: SceneCamera, performance: Performa
     const around = obstaclesOf(scene, performance.bagAt(seconds), performance.holder?.bodyAt(seconds));
     visibility.push(visibilityOf(body, jointNames, lens, camera, around, size).join(''));
   }
-  const onClock = (seconds: number): number => tenths(cameraTime(camera, seconds) * 1000);
+  const onClock = (seconds: Seconds): Ms => tenths(cameraTime(camera, seconds) * 1000);
   const moments3 = ({ launch, contact, home }: StrikeTimes) => ({
     launch: onClock(launch),
     contact: onClock(contact),

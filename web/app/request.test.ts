@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import type { Endpoint } from '@wax-fist/contract/endpoint';
 import { expect } from 'chai';
 import { request, signedInAnew, whenSignedOut } from './request.ts';
@@ -18,11 +19,7 @@ describe('an answer that says that nobody is signed in', () => {
     globalThis.fetch = usual;
     whenSignedOut(() => undefined);
   });
-  const refused = (asked: Promise<unknown>): Promise<string> =>
-    asked.then(
-      () => 'answered',
-      (error: Error) => error.message,
-    );
+  const refused = (asked: Promise<unknown>): Promise<string> => asked.then(() => 'answered', messageOf);
 
   it('leads to the door', async () => {
     const asked = refused(request(endpoint));

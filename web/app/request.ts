@@ -24,7 +24,9 @@ export const whenSignedOut = (act: () => void): void => void (signedOut = act);
 
 let signIns = 0;
 /** Somebody has signed in: what was asked before, and is refused only now, signs nobody out again. */
-export const signedInAnew = (): void => void signIns++;
+export const signedInAnew = (): void => {
+  signIns++;
+};
 
 type Words<E extends Endpoint> = (keyof ParamsOf<E> extends never ? unknown : { params: ParamsOf<E> }) &
   (QueryOf<E> extends undefined ? unknown : { query?: Partial<QueryOf<E>> }) &

@@ -7,14 +7,14 @@ export interface UndoStep<T> {
 }
 
 export interface Undo<T> {
-  did(step: UndoStep<T>): void;
+  did: (step: UndoStep<T>) => void;
   /** What has to be put back to undo the last step; undefined when there is none. */
-  back(): T[] | undefined;
-  forth(): T[] | undefined;
+  back: () => T[] | undefined;
+  forth: () => T[] | undefined;
   /** When the step was made that `back` would undo, or `forth` do again, among the steps of all lines; undefined when there is none. */
-  backAt(): number | undefined;
-  forthAt(): number | undefined;
-  clear(): void;
+  backAt: () => number | undefined;
+  forthAt: () => number | undefined;
+  clear: () => void;
   canUndo: ComputedRef<boolean>;
   canRedo: ComputedRef<boolean>;
 }

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
 
 export interface ServerAnswer<T> {
@@ -23,7 +24,7 @@ export function useAnswer<T>(question: () => Promise<T>): ServerAnswer<T> {
       value.value = answer;
       failure.value = undefined;
     } catch (error) {
-      if (turn === latest) failure.value = (error as Error).message;
+      if (turn === latest) failure.value = messageOf(error);
     } finally {
       if (turn === latest) loading.value = false;
     }

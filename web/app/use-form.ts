@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { reactive, ref, type Ref } from 'vue';
 import { ValidationError, type InferType, type ObjectSchema, type AnyObject } from 'yup';
 import { Refused } from './request.ts';
@@ -35,13 +36,13 @@ export function useForm<Shape extends ObjectSchema<AnyObject>, Draft extends Any
     problems.value = {};
     failure.value = undefined;
     try {
-      await onward((await shape.validate(draft, { abortEarly: false, stripUnknown: true })) as InferType<Shape>);
+      await onward(await shape.validate(draft, { abortEarly: false, stripUnknown: true }));
     } catch (error) {
       if (error instanceof ValidationError) {
         const found = error.inner.length > 0 ? error.inner : [error];
         sort(found.map(({ path, message }) => ({ field: path ?? '', message })).reverse(), error.message);
       } else if (error instanceof Refused) sort(error.failure.fields ?? [], error.message);
-      else failure.value = (error as Error).message;
+      else failure.value = messageOf(error);
     } finally {
       busy.value = false;
     }

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { ALL_FORMATS, Input, UrlSource, VideoSampleSink, type VideoSample } from 'mediabunny';
 import { frameAt } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
@@ -75,7 +76,7 @@ async function makeStill({ index, height, ticket }: WantedStill): Promise<void> 
   tell({ kind: 'still', ticket, still }, [still]);
 }
 
-const failed = (error: unknown): void => tell({ kind: 'failed', reason: (error as Error).message });
+const failed = (error: unknown): void => tell({ kind: 'failed', reason: messageOf(error) });
 
 /** First the picture that somebody waits for, then the stills of the strike, then the window round the playhead. */
 async function work(): Promise<void> {

@@ -1,7 +1,7 @@
 import type { FrameIndex } from '@wax-fist/core/units';
 import type { FromDecoder, ToDecoder } from './decode-messages.ts';
 import type { Direction, PlayableFilm, FrameSource, Picture } from './frame-source.ts';
-import { fetchPlan, inWindow } from './window-plan.ts';
+import { fetchPlan, isKept } from './window-plan.ts';
 
 /** This many frames of a running fetch are waited for before it is replaced. */
 const patience = 8;
@@ -14,6 +14,7 @@ export function decodedFrames(film: PlayableFilm): FrameSource {
   const stills = new Map<number, { resolve: (still: ImageBitmap) => void; reject: (error: Error) => void }>();
   let at: FrameIndex = 0;
   let direction: Direction = 1;
+  let likely: readonly FrameIndex[] = [];
   let tickets = 0;
   /** What the running fetch will still bring. */
   let coming = new Set<FrameIndex>();
@@ -34,11 +35,11 @@ export function decodedFrames(film: PlayableFilm): FrameSource {
   };
 
   const refill = (): void => {
-    for (const index of held.keys()) if (!inWindow(index, at)) drop(index);
+    for (const index of held.keys()) if (!isKept(index, { at, likely })) drop(index);
     // A frame that the running fetch is about to bring is waited for; one further off is worth a new fetch.
     const underWay = (index: FrameIndex): boolean => coming.has(index) && (index !== at || Math.abs(at - lastCame) <= patience);
-    if (fetchPlan({ at, direction, count, held: (index) => held.has(index) || underWay(index) }).length === 0) return;
-    const runs = fetchPlan({ at, direction, count, held: (index) => held.has(index) });
+    if (fetchPlan({ at, direction, count, likely, held: (index) => held.has(index) || underWay(index) }).length === 0) return;
+    const runs = fetchPlan({ at, direction, count, likely, held: (index) => held.has(index) });
     coming = new Set(runs.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, place) => from + place)));
     tell({ kind: 'fetch', runs });
   };
@@ -47,7 +48,7 @@ export function decodedFrames(film: PlayableFilm): FrameSource {
     if (data.kind === 'frame') {
       coming.delete(data.index);
       lastCame = data.index;
-      if (!inWindow(data.index, at)) return data.frame.close();
+      if (!isKept(data.index, { at, likely })) return data.frame.close();
       drop(data.index);
       held.set(data.index, data.frame);
       if (data.index !== at) return;
@@ -81,6 +82,10 @@ export function decodedFrames(film: PlayableFilm): FrameSource {
         : new Promise<Picture | undefined>((resolve, reject) => (waiting = { resolve, reject }));
       refill();
       return answer;
+    },
+    expect(frames) {
+      likely = frames.filter((index) => index >= 0 && index < count);
+      refill();
     },
     still(index, height, signal) {
       const ticket = ++tickets;

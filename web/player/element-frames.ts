@@ -55,6 +55,8 @@ export function elementFrames(film: PlayableFilm): FrameSource {
       running = answer.catch(() => loaded);
       return answer;
     },
+    // A video element holds one picture at a time.
+    expect: () => undefined,
     still(index, height) {
       const answer = running.then(async () => {
         await bring(index);

@@ -23,10 +23,12 @@ export type Direction = 1 | -1;
 /** Gives pictures by frame number. What is asked for is what comes, or an error; never its neighbour. */
 export interface FrameSource {
   /** Resolves with undefined when a later request has made this one needless. */
-  frame(index: FrameIndex, direction: Direction): Promise<Picture | undefined>;
+  frame: (index: FrameIndex, direction: Direction) => Promise<Picture | undefined>;
+  /** Frames that will probably be asked for next, the likeliest first; a source that can has them ready. */
+  expect: (frames: readonly FrameIndex[]) => void;
   /** A small copy of a frame, `height` pixels high. The caller closes it. Once aborted it may never come. */
-  still(index: FrameIndex, height: number, signal: AbortSignal): Promise<ImageBitmap>;
-  close(): void;
+  still: (index: FrameIndex, height: number, signal: AbortSignal) => Promise<ImageBitmap>;
+  close: () => void;
 }
 
 export class WrongFrame extends Error {}

@@ -7,13 +7,13 @@ export type Speed = (typeof speeds)[number];
 export const speedNames: Record<Speed, string> = { 1: '1', 0.5: '½', 0.25: '¼', 0.125: '⅛' };
 
 export interface Playback {
-  play(from: FrameIndex, speed: Speed): Promise<void>;
-  setSpeed(speed: Speed): void;
+  play: (from: FrameIndex, speed: Speed) => Promise<void>;
+  setSpeed: (speed: Speed) => void;
   /** Frames between which playing goes round and round; undefined plays on. */
-  loop(range: readonly [FrameIndex, FrameIndex] | undefined): void;
+  loop: (range: readonly [FrameIndex, FrameIndex] | undefined) => void;
   /** Stops, and tells the frame that was on show. */
-  pause(): FrameIndex;
-  close(): void;
+  pause: () => FrameIndex;
+  close: () => void;
 }
 
 /** Playing with sound through the plain video element, told in frames. */

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { clampFrame } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
 import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
@@ -16,12 +17,12 @@ export interface Player {
   failure: Ref<string | undefined>;
   /** The video element to be put on the page for playing. */
   video: ShallowRef<HTMLVideoElement | undefined>;
-  go(index: number): void;
-  step(frames: number): void;
-  toggle(): void;
-  faster(steps: 1 | -1): void;
+  go: (index: number) => void;
+  step: (frames: number) => void;
+  toggle: () => void;
+  faster: (steps: 1 | -1) => void;
   /** Plays a range round and round until stopped. */
-  loop(range: readonly [FrameIndex, FrameIndex] | undefined): void;
+  loop: (range: readonly [FrameIndex, FrameIndex] | undefined) => void;
 }
 
 /** A player for one film. `paint` draws a picture at once; it is called for every frame that is shown by stepping. */
@@ -39,10 +40,10 @@ export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void)
     at.value = index;
     try {
       const picture = await source.frame(index, direction);
-      if (picture && picture.index === at.value) paint(picture);
+      if (picture?.index === at.value) paint(picture);
       failure.value = undefined;
     } catch (error) {
-      failure.value = `The picture could not be shown: ${(error as Error).message}`;
+      failure.value = `The picture could not be shown: ${messageOf(error)}`;
     }
   };
 

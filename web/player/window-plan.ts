@@ -16,10 +16,14 @@ export interface Playhead {
   direction: Direction;
   /** Frames of the film. */
   count: number;
+  /** Where the playhead will probably go next, the likeliest first; these lie ready wherever they are. */
+  likely: readonly FrameIndex[];
   held: (index: FrameIndex) => boolean;
 }
 
-export const inWindow = (index: FrameIndex, at: FrameIndex): boolean => Math.abs(index - at) <= reach;
+/** Whether a decoded frame is kept: near the playhead, or where it will probably go. */
+export const isKept = (index: FrameIndex, { at, likely }: Pick<Playhead, 'at' | 'likely'>): boolean =>
+  Math.abs(index - at) <= reach || likely.includes(index);
 
 /** Missing frames between two, as runs from the lower to the higher. */
 function gaps(from: FrameIndex, to: FrameIndex, held: Playhead['held']): FrameRun[] {
@@ -33,14 +37,18 @@ function gaps(from: FrameIndex, to: FrameIndex, held: Playhead['held']): FrameRu
   return runs;
 }
 
-/** What to decode, in order: the wanted frame, then ahead in the direction of travel, then behind. Empty when enough lies ready. */
-export function fetchPlan({ at, direction, count, held }: Playhead): FrameRun[] {
+/**
+ * What to decode, in order: the wanted frame, those that are likely wanted next, then ahead in the direction of travel, then
+ * behind. Empty when enough lies ready.
+ */
+export function fetchPlan({ at, direction, count, likely, held }: Playhead): FrameRun[] {
   const low = Math.max(0, at - reach);
   const high = Math.min(count - 1, at + reach);
   const edge = direction === 1 ? Math.min(high, at + eager) : Math.max(low, at - eager);
   const ready = direction === 1 ? gaps(at, edge, held).length === 0 : gaps(edge, at, held).length === 0;
-  if (ready) return [];
-  const wanted: FrameRun[] = held(at) ? [] : [[at, at]];
+  const far = likely.filter((index) => !held(index) && (index < low || index > high));
+  if (ready && far.length === 0) return [];
+  const wanted = [...(held(at) ? [] : [at]), ...new Set(far)].map((index): FrameRun => [index, index]);
   const after = gaps(at + 1, high, held);
   const before: FrameRun[] = [];
   for (let top = at - 1; top >= low; top -= piece) before.push(...gaps(Math.max(low, top - piece + 1), top, held).reverse());

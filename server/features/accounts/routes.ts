@@ -37,7 +37,9 @@ export function accountRoutes(router: Router, { db }: Services): void {
       throw new Refusal(401, 'This e-mail address and password do not belong together.');
     }
     const { id, email, name, role } = known!;
-    await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
+    await new Promise<void>((resolve, reject) =>
+      request.session.regenerate((error: Error | null) => (error ? reject(error) : resolve())),
+    );
     request.session.account = { id, email, name, role };
     return request.session.account;
   });

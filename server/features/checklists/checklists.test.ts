@@ -45,7 +45,7 @@ describe('catalogue', () => {
       const { status, body } = await save(hidden, 1, 'No snap in the jab');
       expect([status, body.version]).to.deep.equal([200, 2]);
       const shown = await coach.ask<{ edits: ClubEdits; by: string }>(checklistEndpoints.showChecklistVersion, { version: '2' });
-      expect(shown.body.edits.checklists['jab']!.find((row) => row.checkpointId === 'sm.snap')!.hidden).to.equal(true);
+      expect(shown.body.edits.checklists.jab!.find((row) => row.checkpointId === 'sm.snap')!.hidden).to.equal(true);
       expect(shown.body.by).to.equal('A coach');
       const first = await coach.ask<{ edits: ClubEdits; by: string }>(checklistEndpoints.showChecklistVersion, { version: '1' });
       expect(first.body).to.deep.include({ edits: noClubEdits, by: 'the product' });
@@ -180,7 +180,7 @@ describe('catalogue', () => {
     });
 
     it('have a choice for every switch, and a book that there is', async () => {
-      const wrong = await put({ ...mine(), choices: { ...readySchools[0].choices, arm: 'rubber' } as never });
+      const wrong = await put({ ...mine(), choices: { ...readySchools[0].choices, arm: 'rubber' } });
       expect([wrong.status, wrong.body.fields[0]!.field]).to.deep.equal([422, 'choices.arm']);
       expect((await put({ ...mine(), bookId: uuid() as never })).status).to.equal(404);
     });
@@ -197,7 +197,7 @@ describe('catalogue', () => {
       await put({ ...own, choices: { ...own.choices, arm: 'full' } });
       await coach.ask(sessionEndpoints.saveSession, { sessionId }, { ...body, rung: 4 });
       const { judgedBy, rung } = await session(sessionId);
-      expect([judgedBy.name, judgedBy.choices['arm'], judgedBy.bookId, rung]).to.deep.equal(['Ours', 'bent', own.bookId, 4]);
+      expect([judgedBy.name, judgedBy.choices.arm, judgedBy.bookId, rung]).to.deep.equal(['Ours', 'bent', own.bookId, 4]);
     });
   });
 

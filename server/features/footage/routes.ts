@@ -37,7 +37,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   });
   serve(router, footageEndpoints.showFilm, ({ params }) => one(params.filmId));
   serve(router, footageEndpoints.changeFilm, async ({ params, body }) => {
-    const change = Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined));
+    const change = Object.fromEntries(Object.entries(body).filter(([, value]: [string, unknown]) => value !== undefined));
     if (Object.keys(change).length > 0) await db.update(film).set(change).where(eq(film.id, params.filmId));
     return one(params.filmId);
   });

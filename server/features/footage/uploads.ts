@@ -25,11 +25,11 @@ async function roomIn(directory: string, spare: number): Promise<number> {
 
 export interface Uploads {
   /** Puts the resumable-upload protocol on the router. */
-  mount(router: Router): void;
+  mount: (router: Router) => void;
   /** Path of an upload that has wholly arrived. @throws Refusal */
-  finished(uploadId: string): Promise<{ path: string; bytes: number }>;
+  finished: (uploadId: string) => Promise<{ path: string; bytes: number }>;
   /** Drops what was left lying half sent for two days. */
-  tidy(): Promise<number>;
+  tidy: () => Promise<number>;
 }
 
 /** The upload server ends a response with nothing but a callback; the wrapper that sign-in puts round `end` takes that for content. */
@@ -57,7 +57,7 @@ export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Up
     async onUploadCreate(_request, upload) {
       const room = await roomIn(directory, spare);
       if ((upload.size ?? 0) * copiesNeeded > room) {
-        throw { status_code: 507, body: noRoom(upload.size ?? 0, room) };
+        throw Object.assign(new Error('There is no room.'), { status_code: 507, body: noRoom(upload.size ?? 0, room) });
       }
       return {};
     },

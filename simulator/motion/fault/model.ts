@@ -23,12 +23,12 @@ export interface FaultModel {
   checkpoint: ShippedCheckpointId;
   /** What it can be seen in. A series shows the faults of its parts besides. */
   of: readonly Thrown[];
-  reshapeHand?(model: StrikeModel, strength: number): StrikeModel;
-  reshapeKick?(model: KickModel, strength: number): KickModel;
+  reshapeHand?: (model: StrikeModel, strength: number) => StrikeModel;
+  reshapeKick?: (model: KickModel, strength: number) => KickModel;
   /** Changes the parts of a move, or the feet of a series that steps. */
-  reshapeParts?(parts: readonly MotionPart[], strength: number, step: Footstep | undefined): MotionPart[];
+  reshapeParts?: (parts: readonly MotionPart[], strength: number, step: Footstep | undefined) => MotionPart[];
   /** Adds movement around it, whatever is thrown. */
-  around?(moments: FaultMoments, strength: number, model: SingleModel): Contribution[];
+  around?: (moments: FaultMoments, strength: number, model: SingleModel) => Contribution[];
   /** What it adds is held: of several strikes that follow each other closely the furthest counts, not the sum. */
   held?: boolean;
   /** Seconds that a plain one needs more before the next can be thrown. */

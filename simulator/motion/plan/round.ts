@@ -1,3 +1,4 @@
+import type { Metres, Seconds } from '@wax-fist/core/units';
 import { addChange, baseStance, type Channel, type Pose, type PoseChange } from '../../body/pose.ts';
 import { seededRandom, type Random } from '../../random.ts';
 import type { Scene } from '../../scene.ts';
@@ -18,19 +19,20 @@ export interface PlannedRound {
   hits: Impact[];
   /** How often each has been thrown so far. */
   thrown: Map<string, number>;
-  add(contributions: readonly Contribution[]): void;
+  add: (contributions: readonly Contribution[]) => void;
   /** What is held, such as a step in for a strike from close up. Of several that overlap the furthest counts: nobody steps in twice. */
-  addHeld(contributions: readonly Contribution[], group: HeldGroup): void;
-  poseAt(seconds: number): Pose;
-  travelAt(seconds: number): number;
+  addHeld: (contributions: readonly Contribution[], group: HeldGroup) => void;
+  poseAt: (seconds: Seconds) => Pose;
+  travelAt: (seconds: Seconds) => Metres;
   /** How tired somebody is at a moment, 0 to 1; grows over the round to what the scene asks for. */
-  tiredAt(seconds: number): number;
+  tiredAt: (seconds: Seconds) => number;
 }
 
 /** A person who stands is never still. */
-function idleSway(random: Random): (pose: Pose, seconds: number) => void {
+function idleSway(random: Random): (pose: Pose, seconds: Seconds) => void {
   const phase = Array.from({ length: 6 }, () => random.between(0, 2 * Math.PI));
-  const wave = (index: number, hertz: number, seconds: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase[index]!);
+  const wave = (index: number, hertz: number, seconds: Seconds): number =>
+    Math.sin(2 * Math.PI * hertz * seconds + phase[index]!);
   return (pose, seconds) => {
     addChange(pose, { 'pelvis.y': -0.009 }, 1 + wave(0, 1.55, seconds));
     addChange(pose, { 'pelvis.x': 0.012, 'pelvis.roll': 0.8 }, wave(1, 0.41, seconds));
@@ -71,7 +73,7 @@ const atSpeedBag: PoseChange = {
 };
 
 /** The furthest of everything held, channel by channel. */
-function addFurthest(pose: Pose, held: readonly Contribution[], seconds: number): void {
+function addFurthest(pose: Pose, held: readonly Contribution[], seconds: Seconds): void {
   const furthest: PoseChange = {};
   for (const { change, shape } of held) {
     const amount = shape(seconds);
@@ -84,7 +86,7 @@ function addFurthest(pose: Pose, held: readonly Contribution[], seconds: number)
   addChange(pose, furthest, 1);
 }
 
-export function planRound(scene: Scene, tiredAt: (seconds: number) => number): PlannedRound {
+export function planRound(scene: Scene, tiredAt: (seconds: Seconds) => number): PlannedRound {
   const random = seededRandom(scene.seed);
   const sway = idleSway(random);
   const contributions: Contribution[] = [];

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
 import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
 import { v7 as uuid } from 'uuid';
@@ -17,7 +18,7 @@ onMounted(() => void carefully(catalogue.again));
 
 async function carefully(act: () => Promise<unknown>): Promise<void> {
   failure.value = undefined;
-  await act().catch((error: Error) => (failure.value = error.message));
+  await act().catch((error: unknown) => (failure.value = messageOf(error)));
 }
 const used = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault)?.bookId);
 const picked = computed<SavedCallBook | undefined>(

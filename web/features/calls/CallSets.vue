@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiDeleteOutline } from '@mdi/js';
 import { callEndpoints, type CallSet } from '@wax-fist/contract/calls';
 import { parseCombination, sayInNumbers, sayInWords, type CallBook } from '@wax-fist/core/calls';
@@ -18,7 +19,7 @@ const remark = ref<string>();
 
 async function act(doing: Promise<unknown>): Promise<void> {
   remark.value = undefined;
-  await doing.then(again).catch((error: Error) => (remark.value = error.message));
+  await doing.then(again).catch((error: unknown) => (remark.value = messageOf(error)));
 }
 async function add(): Promise<void> {
   const parsed = parseCombination(text.value, { book, catalogue });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiPlus, mdiRedo, mdiUndo } from '@mdi/js';
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { editProblems, type Checkpoint, type ClubEdits } from '@wax-fist/core/technique';
@@ -78,7 +79,7 @@ async function save(): Promise<void> {
     saved = true;
     emit('done');
   } catch (error) {
-    failure.value = (error as Error).message;
+    failure.value = messageOf(error);
   } finally {
     busy.value = false;
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiMagnify, mdiPlus } from '@mdi/js';
 import {
   chosen,
@@ -24,7 +25,7 @@ const router = useRouter();
 const typed = ref('');
 const adding = ref(false);
 const failure = ref<string>();
-onMounted(() => void catalogue.again().catch((error: Error) => (failure.value = error.message)));
+onMounted(() => void catalogue.again().catch((error: unknown) => (failure.value = messageOf(error))));
 
 const club = computed<School>(() => catalogue.schools.find(({ clubDefault }) => clubDefault) ?? readySchools[0]);
 const most = 12;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { checklistEndpoints, techniqueShape } from '@wax-fist/contract/checklists';
 import { checkpointLists, ownPrefix, techniqueKindNames, techniqueKinds, type Technique } from '@wax-fist/core/technique';
 import { reactive, ref, watch } from 'vue';
@@ -51,7 +52,7 @@ async function save(): Promise<void> {
     open.value = false;
     await router.push({ name: 'technique', params: { technique: id } });
   } catch (error) {
-    failure.value = (error as Error).message;
+    failure.value = messageOf(error);
   } finally {
     busy.value = false;
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiPencil } from '@mdi/js';
 import {
   familyNames,
@@ -23,12 +24,12 @@ const route = useRoute();
 const router = useRouter();
 const editing = ref(false);
 const failure = ref<string>();
-onMounted(() => void catalogue.again().catch((error: Error) => (failure.value = error.message)));
+onMounted(() => void catalogue.again().catch((error: unknown) => (failure.value = messageOf(error))));
 
 const found = computed(() => catalogue.newest.techniques.get(technique));
 const club = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault));
 const schoolId = computed({
-  get: () => (route.query['school'] as string | undefined) ?? club.value?.id,
+  get: () => (route.query.school as string | undefined) ?? club.value?.id,
   set: (id) => void router.replace({ query: id === club.value?.id ? {} : { school: id } }),
 });
 const school = computed<School>(() => catalogue.schools.find(({ id }) => id === schoolId.value) ?? club.value ?? usualSchool);

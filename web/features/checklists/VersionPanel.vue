@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { checklistEndpoints, checklistDocumentShape, checklistFormat } from '@wax-fist/contract/checklists';
 import { differencesOfEdits, editProblems, type ClubEdits, type ChecklistDifference } from '@wax-fist/core/technique';
 import { ref } from 'vue';
@@ -27,7 +28,7 @@ const file = ref<HTMLInputElement>();
 async function carefully(act: () => Promise<void>): Promise<void> {
   failure.value = done.value = undefined;
   mistakes.value = [];
-  await act().catch((error: Error) => (failure.value = error.message));
+  await act().catch((error: unknown) => (failure.value = messageOf(error)));
 }
 const show = (version: number) =>
   carefully(async () => {
@@ -71,12 +72,12 @@ function checked(text: string): ClubEdits | undefined {
   try {
     parsed = JSON.parse(text);
   } catch (error) {
-    throw new Error(`This file is not JSON: ${(error as Error).message}`);
+    throw new Error(`This file is not JSON: ${messageOf(error)}`);
   }
   try {
     const { edits } = checklistDocumentShape.validateSync(parsed, { abortEarly: false, stripUnknown: true });
     mistakes.value = editProblems(edits as unknown as ClubEdits).map((one) => ({ ...one, place: `edits.${one.place}` }));
-    return mistakes.value.length > 0 ? undefined : (edits as unknown as ClubEdits);
+    return mistakes.value.length > 0 ? undefined : edits;
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import type { ClubEdits } from '@wax-fist/core/technique';
 import { noClubEdits, rowsOf, shippedCatalogue } from '@wax-fist/core/technique';
 import { sixCall } from '@wax-fist/core/calls';
@@ -65,7 +66,7 @@ describe('the shelf of checklists', () => {
     const shelf = useCatalogue();
     await shelf.ready().then(
       () => expect.fail('The server was away.'),
-      (error: Error) => expect(error.message).to.include('cannot be reached'),
+      (error: unknown) => expect(messageOf(error)).to.include('cannot be reached'),
     );
     expect(shelf.technique('jab').name).to.equal('Jab');
     server.away = false;
@@ -80,7 +81,7 @@ describe('the shelf of checklists', () => {
     expect(shelf.book('gone')).to.equal(sixCall);
     await shelf.at(9).then(
       () => expect.fail('There is no version 9.'),
-      (error: Error) => expect(error.message).to.include('no such version'),
+      (error: unknown) => expect(messageOf(error)).to.include('no such version'),
     );
   });
 });

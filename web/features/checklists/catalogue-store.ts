@@ -33,8 +33,8 @@ export const useCatalogue = defineStore('catalogue', () => {
       request(callEndpoints.listCallBooks),
       request(stillEndpoints.listReferenceStills),
     ]);
-    schools.value = allSchools as SavedSchool[];
-    books.value = allBooks as SavedCallBook[];
+    schools.value = allSchools;
+    books.value = allBooks;
     stills.value = allStills;
     const [latest] = versions.rows;
     newest.value = await at(latest!.version);
@@ -50,7 +50,7 @@ export const useCatalogue = defineStore('catalogue', () => {
 
   async function editsAt(wanted: number): Promise<ClubEdits> {
     const { edits } = await request(checklistEndpoints.showChecklistVersion, { params: { version: String(wanted) } });
-    return edits as unknown as ClubEdits;
+    return edits;
   }
   /** The catalogue of a version. @throws Refused when there is no such version */
   async function at(wanted: number): Promise<Catalogue> {

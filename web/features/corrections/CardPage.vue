@@ -5,7 +5,6 @@ import { footageEndpoints } from '@wax-fist/contract/footage';
 import { phaseFrames } from '@wax-fist/core/strikes';
 import { faultRate } from '@wax-fist/core/correction';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import type { JudgedBy } from '@wax-fist/contract/schools';
 import { checklistFor, termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { request } from '../../app/request.ts';
@@ -35,7 +34,7 @@ const {
   ]);
   // In the words of the school and the checklists by which it was judged last.
   const session = await request(sessionEndpoints.showSession, { params: { sessionId: correction.newestSession } });
-  const judgedBy = session.judgedBy as JudgedBy;
+  const judgedBy = session.judgedBy;
   const checklists = await catalogue.at(session.checklistVersion);
   const listed = checklists.techniques.has(correction.technique)
     ? checklistFor(checklists, correction.technique, { school: judgedBy, view: 'quarter' })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { changeNames, chanceAtMost, faultRate, worthwhile, type SessionAnswer } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
@@ -37,7 +38,7 @@ async function add(kind: 're-checked' | 'closed', note: string): Promise<void> {
     body: { id: uuid(), kind, sessionId, note, recheckOn },
   })
     .then(() => emit('changed'))
-    .catch((error: Error) => (failure.value = error.message));
+    .catch((error: unknown) => (failure.value = messageOf(error)));
   busy.value = false;
 }
 const record = (): Promise<void> => add('re-checked', answer?.change ? changeNames[answer.change.change] : '');

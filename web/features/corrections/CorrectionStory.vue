@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiHistory } from '@mdi/js';
 import { correctionEndpoints, type Correction, type CorrectionEvent } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
@@ -28,7 +29,7 @@ async function add(kind: 'cue-given' | 'closed' | 're-opened'): Promise<void> {
     body: { id: uuid(), kind, sessionId: null, note: '', recheckOn: undefined },
   })
     .then(() => emit('changed'))
-    .catch((error: Error) => (failure.value = error.message));
+    .catch((error: unknown) => (failure.value = messageOf(error)));
 }
 </script>
 

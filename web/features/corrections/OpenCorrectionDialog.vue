@@ -20,10 +20,10 @@ const emit = defineEmits<{ opened: [] }>();
 const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
   id: '',
   sessionId: session.id,
-  technique: 'jab' as TechniqueId,
+  technique: 'jab',
   checkpointId: '',
   cue: '',
-  target: usualTarget as number,
+  target: usualTarget,
   recheckOn: null as string | null,
 });
 const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });

@@ -45,7 +45,9 @@ const onKey = (event: KeyboardEvent): void => {
   event.preventDefault();
   void filming.stop();
 };
-const onLeave = (event: BeforeUnloadEvent): void => void (running.value && event.preventDefault());
+const onLeave = (event: BeforeUnloadEvent): void => {
+  if (running.value) event.preventDefault();
+};
 window.addEventListener('keydown', onKey);
 window.addEventListener('beforeunload', onLeave);
 onScopeDispose(() => {

@@ -41,8 +41,10 @@ export function useCamera() {
       // The camera of last time may not be plugged in.
       const opened = await navigator.mediaDevices
         .getUserMedia(wanted(chosen.value))
-        .catch((error: Error) =>
-          error.name === 'OverconstrainedError' ? navigator.mediaDevices.getUserMedia(wanted('')) : Promise.reject(error),
+        .catch((error: unknown) =>
+          (error as Error).name === 'OverconstrainedError'
+            ? navigator.mediaDevices.getUserMedia(wanted(''))
+            : Promise.reject(error as Error),
         );
       stream.value = opened;
       for (const track of opened.getTracks())
@@ -62,7 +64,7 @@ export function useCamera() {
     chosen,
     failure,
     open,
-    async choose(deviceId: string): Promise<void> {
+    choose: async (deviceId: string): Promise<void> => {
       chosen.value = deviceId;
       localStorage.setItem(remembered, deviceId);
       await open();

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import type { ClockReading } from '@wax-fist/core/rounds';
 import { format } from 'date-fns';
 import { ref, type ShallowRef } from 'vue';
@@ -25,7 +26,7 @@ export function useFilming(sessionId: string, stream: ShallowRef<MediaStream | u
       const film = await ending.running.stop(`Round ${ending.round}, ${format(begun, 'yyyy-MM-dd HH.mm')}`);
       uploads.send(film, sessionId, plan.view, () => arrived.value++);
     } catch (error) {
-      failure.value = (error as Error).message;
+      failure.value = messageOf(error);
     }
   }
 
@@ -36,7 +37,7 @@ export function useFilming(sessionId: string, stream: ShallowRef<MediaStream | u
       try {
         recording = { running: record(stream.value!), round };
       } catch (error) {
-        failure.value = (error as Error).message;
+        failure.value = messageOf(error);
         timer.stop();
         return;
       }
@@ -57,7 +58,7 @@ export function useFilming(sessionId: string, stream: ShallowRef<MediaStream | u
       try {
         plan = filmingPlanShape.validateSync(wanted);
       } catch (error) {
-        failure.value = (error as Error).message;
+        failure.value = messageOf(error);
         return;
       }
       rememberPlan(plan);

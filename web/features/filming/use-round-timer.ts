@@ -31,7 +31,7 @@ export function useRoundTimer(changed: (reading: ClockReading) => void) {
       running.value = { plan, since: performance.now() };
       timer = setInterval(tick, 50);
       // The screen stays on while nobody touches it; where it may not, it goes dark as usual.
-      void navigator.wakeLock?.request('screen').then(
+      void (navigator as Partial<Navigator>).wakeLock?.request('screen').then(
         (lock) => (screen = lock),
         () => undefined,
       );

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import type { View } from '@wax-fist/core/technique';
 import { defineStore } from 'pinia';
@@ -68,7 +69,7 @@ export const useUploads = defineStore('uploads', () => {
 
   /** What an earlier visit left half sent: the same file, chosen again, goes on where it stopped. */
   async function lookForHalfSent(): Promise<void> {
-    const storage = defaultOptions.urlStorage!;
+    const storage = defaultOptions.urlStorage;
     const all = await storage.findAllUploads();
     const underWay = new Set(sendings.map(({ fileName }) => fileName));
     halfSent.value = all
@@ -135,7 +136,7 @@ export const useUploads = defineStore('uploads', () => {
         forget(id);
         added(film);
       } catch (error) {
-        set(id, { state: 'failed', failure: (error as Error).message, again: true });
+        set(id, { state: 'failed', failure: messageOf(error), again: true });
       }
     }
 

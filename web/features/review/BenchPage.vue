@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { ref, shallowRef, watch } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchData, type BenchData } from './use-bench-data.ts';
@@ -19,7 +20,7 @@ async function load(): Promise<void> {
     await Promise.all([review.open(loaded.film, loaded.session.checklistVersion), hitsAndRounds.open(loaded.film)]);
     data.value = loaded;
   } catch (error) {
-    failure.value = (error as Error).message;
+    failure.value = messageOf(error);
   }
 }
 watch(() => filmId, load, { immediate: true });

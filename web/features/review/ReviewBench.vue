@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -50,7 +51,7 @@ async function finish(): Promise<void> {
     await request(footageEndpoints.changeFilm, { params: { filmId: data.film.id }, body: { done: true } });
     await router.push({ name: 'session', params: { sessionId: data.film.sessionId }, hash: '#said' });
   } catch (error) {
-    failure.value = (error as Error).message;
+    failure.value = messageOf(error);
   }
 }
 

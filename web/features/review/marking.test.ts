@@ -38,7 +38,7 @@ function standIn() {
       return answer({ strikes, observations });
     }
     if (state.refuses) return answer({ message: state.refuses }, 422);
-    const { marks } = JSON.parse(String(body)) as { marks: Mark[] };
+    const { marks } = JSON.parse(body as string) as { marks: Mark[] };
     for (const mark of marks) if (!state.log.some(({ id }) => id === mark.id)) state.log.push(mark);
     return answer({ kept: marks.map(({ id }) => id) });
   }) as unknown as typeof fetch;
@@ -57,7 +57,7 @@ describe('marking', () => {
   let server: ReturnType<typeof standIn>;
   let review: ReturnType<typeof useReview>;
   let outbox: ReturnType<typeof useOutbox>;
-  let scope: EffectScope;
+  let scope: EffectScope | undefined;
   let bench: Bench;
   let at: number;
   let films = 0;
@@ -114,7 +114,7 @@ describe('marking', () => {
     server.refuses = '';
     await outbox.flush();
     await outbox.dropRefused();
-    scope.stop();
+    scope?.stop();
   });
   after(() => Object.assign(globalThis, { fetch, window, localStorage }));
 

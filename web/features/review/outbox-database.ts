@@ -25,6 +25,8 @@ interface KeptFirst {
 /** Opens the browser's own database of marks. What an earlier version of the pages left in it is kept, and sent. */
 export const openOutbox = (name = 'wax-fist-outbox'): Promise<OutboxDatabase> =>
   openDB<OutboxSchema>(name, 2, {
+    // The transaction waits for what is done in it.
+    // eslint-disable-next-line @typescript-eslint/no-misused-promises
     async upgrade(database, before, _now, transaction) {
       if (before < 1) database.createObjectStore('marks', { keyPath: 'id' }).createIndex('account', 'accountId');
       if (before !== 1) return;

@@ -56,7 +56,7 @@ export const useReview = defineStore('review', () => {
       takenBack: (mark) => ({ ...mark, verdict: null, note: null }),
     },
   };
-  const keeperOf = <Kind extends MarkKind>(mark: { kind: Kind }) => keepers[mark.kind] as Keeper<Mark>;
+  const keeperOf = ({ kind }: Pick<Mark, 'kind'>) => keepers[kind] as Keeper<Mark>;
 
   /** Takes a mark in unless something later is known. */
   function take(mark: Mark): void {
@@ -83,7 +83,7 @@ export const useReview = defineStore('review', () => {
     const wanted = filmId.value;
     if (!wanted) return;
     const { strikes: told, observations } = await request(reviewEndpoints.showReview, { params: { filmId: wanted } });
-    if (wanted === filmId.value) for (const mark of [...told, ...observations]) take(mark as Mark);
+    if (wanted === filmId.value) for (const mark of [...told, ...observations]) take(mark);
   }
 
   const stamp = () => ({ id: uuid(), saidAt: new Date().toISOString() });

@@ -6,7 +6,8 @@ import type { Ms } from '@wax-fist/core/units';
 
 /** Which strikes are in question; an empty wish lets every strike pass. Open: nothing has been said of it yet. */
 export interface StrikeFilter {
-  technique: TechniqueId | '';
+  /** Empty: any. */
+  technique: TechniqueId;
   verdict: Verdict | 'open' | '';
   third: Third | '';
 }

@@ -44,7 +44,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
   const holderStance = session.holderStance ?? session.holder?.stance;
   return {
     film,
-    session: session as SessionDetail,
+    session: session,
     playable,
     corrections: corrections.rows,
     tallies,

@@ -3,7 +3,7 @@ import { toTheBody } from '@wax-fist/core/calls';
 import { guessedMoments, withMoment, type Moment } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
 import type { TechniqueId, View } from '@wax-fist/core/technique';
-import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
 import { hitsAtPlayhead } from '../rounds/hits-at-playhead.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
@@ -73,18 +73,28 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       hitsAndRounds.rounds,
     );
 
-  /** The next strike in question, from the one in hand or else from the playhead. */
-  function neighbour(steps: 1 | -1): void {
+  /** The strikes in question on one side of the one in hand, or else of the playhead, the nearest first. */
+  function beyond(steps: 1 | -1): StrikeMark[] {
     const all = review.strikes;
     const at = strike.value?.contactFrame ?? player()?.at.value ?? 0;
-    const beyond = strike.value
+    const there = strike.value
       ? steps === 1
         ? all.slice(place.value)
         : all.slice(0, place.value - 1)
       : all.filter(({ contactFrame }) => (steps === 1 ? contactFrame > at : contactFrame < at));
-    const next = steps === 1 ? beyond.find(passing) : beyond.findLast(passing);
+    return (steps === 1 ? there : there.reverse()).filter(passing);
+  }
+  function neighbour(steps: 1 | -1): void {
+    const [next] = beyond(steps);
     if (next) select(next.strikeId);
   }
+  /** The picture of a neighbour lies ready before anyone asks for it. */
+  watch([strike, filter, player], () => {
+    if (!strike.value) return;
+    const [next, afterNext] = beyond(1);
+    const [before] = beyond(-1);
+    player()?.source.expect([next, before, afterNext].flatMap((one) => one?.contactFrame ?? []));
+  });
 
   /** Goes to a hit, and to the strike that was tagged on it. */
   function hit(steps: 1 | -1): void {

@@ -24,7 +24,7 @@ describe('the other view of a round', () => {
       asked.push(method);
       if (method === 'PUT') {
         await answersSlowly;
-        held = [{ ...heard, ...(JSON.parse(String(body)) as { offset: number }), fit: null }];
+        held = [{ ...heard, ...(JSON.parse(body as string) as { offset: number }), fit: null }];
         return Response.json(held[0]);
       }
       held = [heard];

@@ -1,3 +1,4 @@
+import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, type Film, type FilmStep } from '@wax-fist/contract/footage';
 import { alignmentEndpoints, type SavedAlignment } from '@wax-fist/contract/alignments';
 import { frameNearest, gapAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
@@ -62,7 +63,7 @@ export function useOtherView(film: Film, timeline: FrameTimeline, films: readonl
       tie.value = ties!.find(({ otherId }) => otherId === filmId);
     } catch (error) {
       mode.value = 'off';
-      remark.value = (error as Error).message;
+      remark.value = messageOf(error);
     }
   }
 
@@ -103,14 +104,14 @@ export function useOtherView(film: Film, timeline: FrameTimeline, films: readonl
     const { offset = 0, drift = 0 } = tie.value ?? {};
     tie.value = { ...params(), offset: offset + frames * gap, drift, fit: null };
     clearTimeout(saving);
-    saving = setTimeout(() => (saved = save()), saveAfter);
+    saving = setTimeout(() => void (saved = save()), saveAfter);
   }
   async function save(): Promise<void> {
     try {
       tie.value = await request(alignmentEndpoints.saveAlignment, { params: params(), body: { offset: tie.value!.offset } });
       remark.value = undefined;
     } catch (error) {
-      remark.value = (error as Error).message;
+      remark.value = messageOf(error);
     }
   }
 
@@ -130,7 +131,9 @@ export function useOtherView(film: Film, timeline: FrameTimeline, films: readonl
       // What was tied by hand must not arrive after it was given up.
       clearTimeout(saving);
       await saved;
-      await request(alignmentEndpoints.listenAgain, { params: params() }).catch((error: Error) => (remark.value = error.message));
+      await request(alignmentEndpoints.listenAgain, { params: params() }).catch(
+        (error: unknown) => (remark.value = messageOf(error)),
+      );
       tie.value = undefined;
       if (!(await waitForTie()) && mode.value !== 'off')
         remark.value = 'The two films sound too different to be tied. Move the other one by hand.';

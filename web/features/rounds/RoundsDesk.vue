@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiKeyboardOutline, mdiPause, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js';
 import type { Region } from '@wax-fist/core/strikes';
 import { frameAt, timeOf } from '@wax-fist/core/film';
@@ -94,7 +95,7 @@ const keys = useKeys(
 
 function watchRegion(region: Region): void {
   drawing.value = false;
-  void hitsAndRounds.setRegion(region).catch((error: Error) => (remark.value = error.message));
+  void hitsAndRounds.setRegion(region).catch((error: unknown) => (remark.value = messageOf(error)));
 }
 onMounted(() => {
   player.value = picture.value?.player;

@@ -35,5 +35,5 @@ export async function hitsAndRoundsData(filmId: string): Promise<HitsAndRoundsDa
   const shelf = useCatalogue();
   const [catalogue] = await Promise.all([shelf.at(session.checklistVersion), shelf.ready()]);
   const strikes = review.strikes.filter(({ removed }) => !removed);
-  return { film, session: session as SessionDetail, playable, strikes, catalogue, book: shelf.book(session.judgedBy.bookId) };
+  return { film, session: session, playable, strikes, catalogue, book: shelf.book(session.judgedBy.bookId) };
 }

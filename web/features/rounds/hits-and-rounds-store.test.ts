@@ -45,10 +45,9 @@ function standIn() {
   const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
   globalThis.fetch = (async (url: string, { method, body }: RequestInit) => {
     if (state.away) throw new TypeError('fetch failed');
-    const path = String(url);
     if (method === 'GET') return answer(state.hitsAndRounds);
-    state.sent.push(path.split('/').at(-1)!);
-    const { basedOn, ...change } = JSON.parse(String(body)) as { basedOn: number };
+    state.sent.push(url.split('/').at(-1)!);
+    const { basedOn, ...change } = JSON.parse(body as string) as { basedOn: number };
     if (basedOn !== state.hitsAndRounds.version) return answer({ message: 'Somebody else has changed these.' }, 409);
     state.hitsAndRounds = { ...state.hitsAndRounds, ...change, version: basedOn + 1 };
     return answer(state.hitsAndRounds);

@@ -128,7 +128,9 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     slidFrom = undefined;
     put(now());
   }
-  const again = (standing: Standing[] | undefined): void => void (standing?.[0] && put(standing[0]));
+  const again = (standing: Standing[] | undefined): void => {
+    if (standing?.[0]) put(standing[0]);
+  };
 
   let sending: Promise<void> | undefined;
   /** Sends what is not on the server yet; hits first, then rounds, each built on the version before it. */

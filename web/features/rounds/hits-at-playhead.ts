@@ -14,14 +14,14 @@ export function hitsAtPlayhead(timeline: FrameTimeline, at: () => FrameIndex) {
   const now = (): Ms => timeOf(timeline, at());
   return {
     /** The frame in which the hit before or after the playhead is seen. */
-    neighbour(steps: 1 | -1): FrameIndex | undefined {
+    neighbour: (steps: 1 | -1): FrameIndex | undefined => {
       const frames = hitsAndRounds.hits.map(({ time }) => frameAt(timeline, time));
       return steps === 1 ? frames.find((frame) => frame > at()) : frames.findLast((frame) => frame < at());
     },
     toggle: () => hitsAndRounds.toggleHit(now(), sameHit),
     move: () => hitsAndRounds.moveHit(now(), hitReach),
     /** Shows more or fewer of the hits that were found. */
-    believe(steps: 1 | -1): void {
+    believe: (steps: 1 | -1): void => {
       const { sensitivity } = hitsAndRounds.edits;
       hitsAndRounds.changeEdits({ sensitivity: Math.max(0, Math.min(1, sensitivity + steps * beliefStep)) });
     },

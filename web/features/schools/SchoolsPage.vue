@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js';
 import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
 import { chosen, differencesOfSchools, fixedFaults, switches, type School } from '@wax-fist/core/technique';
@@ -19,7 +20,7 @@ onMounted(() => void carefully(catalogue.again));
 
 async function carefully(act: () => Promise<unknown>): Promise<void> {
   failure.value = undefined;
-  await act().catch((error: Error) => (failure.value = error.message));
+  await act().catch((error: unknown) => (failure.value = messageOf(error)));
 }
 const club = computed(() => catalogue.schools.find(({ clubDefault }) => clubDefault));
 const picked = computed(() => catalogue.schools.find(({ id }) => id === pickedId.value) ?? club.value);
@@ -43,7 +44,7 @@ const save = () =>
     const { id, name, choices, bookId } = draft.value!;
     await request(schoolEndpoints.saveSchool, {
       params: { schoolId: id },
-      body: { id, name, choices: choices as never, bookId },
+      body: { id, name, choices: choices, bookId },
     });
     await catalogue.again();
     draft.value = undefined;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { differencesOfEdits, differencesOfSchools, type ChecklistDifference } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -28,7 +29,7 @@ watch(open, async (now) => {
   const both = [session.checklistVersion, catalogue.version].map((version) => catalogue.editsAt(version));
   await Promise.all(both).then(
     ([before, after]) => (ofEdits.value = differencesOfEdits(before!, after!)),
-    (error: Error) => (failure.value = error.message),
+    (error: unknown) => (failure.value = messageOf(error)),
   );
 });
 const differences = computed(() => [
@@ -45,7 +46,7 @@ async function save(): Promise<void> {
     open.value = false;
     emit('changed');
   } catch (error) {
-    failure.value = (error as Error).message;
+    failure.value = messageOf(error);
   } finally {
     busy.value = false;
   }

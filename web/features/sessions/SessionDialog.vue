@@ -25,7 +25,7 @@ const emit = defineEmits<{ saved: [sessionId: string] }>();
 const empty = () => ({
   place: last?.place ?? '',
   kit: last?.kit ?? '',
-  roundKind: last?.roundKind ?? ('heavy bag' as Session['roundKind']),
+  roundKind: last?.roundKind ?? 'heavy bag',
   rung: last?.rung ?? 3,
   schoolNote: '',
   holderId: null as string | null,

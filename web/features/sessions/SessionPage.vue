@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { everyRow } from '@wax-fist/contract/page';
 import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
@@ -59,7 +60,7 @@ whileTrue(working, lookAtWork, 1000);
 
 async function setView(film: Film, view: View): Promise<void> {
   await request(footageEndpoints.changeFilm, { params: { filmId: film.id }, body: { view } }).catch(
-    (error: Error) => (remark.value = error.message),
+    (error: unknown) => (remark.value = messageOf(error)),
   );
   await again();
 }
@@ -67,7 +68,7 @@ type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
 async function act(film: Film, what: Act): Promise<void> {
   remark.value = undefined;
   await request(footageEndpoints[what] as typeof footageEndpoints.removeFilm, { params: { filmId: film.id } }).catch(
-    (error: Error) => (remark.value = error.message),
+    (error: unknown) => (remark.value = messageOf(error)),
   );
   await again();
 }

@@ -25,7 +25,7 @@ const opening = ref<{ technique: TechniqueId; checkpointId: string }>();
 
 const answers = computed(() =>
   sessionAnswers(tallies, session).map((answer) => {
-    const technique = answer.technique as TechniqueId;
+    const technique = answer.technique;
     const now = faultRate(answer.tally);
     return {
       ...answer,

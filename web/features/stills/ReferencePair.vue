@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
 import { stillEndpoints, stillKinds, type ReferenceStill } from '@wax-fist/contract/stills';
 import type { School } from '@wax-fist/core/technique';
 import { footageEndpoints } from '@wax-fist/contract/footage';
@@ -55,8 +56,8 @@ watch(
   wanted,
   async (all) => {
     const next = all.map(async (one): Promise<Shown> => ({ ...one, source: one.still && (await opened(one.still.filmId)) }));
-    shown.value = await Promise.all(next).catch((error: Error) => {
-      failure.value = error.message;
+    shown.value = await Promise.all(next).catch((error: unknown) => {
+      failure.value = messageOf(error);
       return [];
     });
   },
@@ -68,7 +69,7 @@ onScopeDispose(() => {
 
 async function act(doing: Promise<unknown>): Promise<void> {
   failure.value = undefined;
-  await doing.then(catalogue.again).catch((error: Error) => (failure.value = error.message));
+  await doing.then(catalogue.again).catch((error: unknown) => (failure.value = messageOf(error)));
 }
 const params = (kind: Kind) => ({ technique, checkpoint: checkpointId, kind });
 const take = (kind: Kind) =>
