@@ -54,8 +54,7 @@ describe('shapes', () => {
   ];
   for (const [what, valid, good, bad] of table) {
     for (const value of good) it(`${String(value).slice(0, 30)} is ${what}`, () => expect(valid(value)).to.equal(true));
-    for (const value of bad)
-      it(`${inspect(value).slice(0, 30)} is not ${what}`, () => expect(valid(value)).to.equal(false));
+    for (const value of bad) it(`${inspect(value).slice(0, 30)} is not ${what}`, () => expect(valid(value)).to.equal(false));
   }
 
   it('every day of the calendar is a day', () => {

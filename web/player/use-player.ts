@@ -19,6 +19,8 @@ export interface Player {
   video: ShallowRef<HTMLVideoElement | undefined>;
   go: (index: number) => void;
   step: (frames: number) => void;
+  /** Frames that will probably be asked for next: they lie ready then, where they can. */
+  expect: (frames: readonly FrameIndex[]) => void;
   toggle: () => void;
   faster: (steps: 1 | -1) => void;
   /** Plays a range round and round until stopped. */
@@ -97,6 +99,7 @@ export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void)
     video,
     go,
     step: (frames) => go(at.value + frames),
+    expect: source.expect,
     toggle: () => (playing.value ? stop() : void play()),
     faster(steps) {
       const place = speeds.indexOf(speed.value) - steps;

@@ -60,6 +60,7 @@ describe('marking', () => {
   let scope: EffectScope | undefined;
   let bench: Bench;
   let at: number;
+  let expected: readonly number[];
   let films = 0;
 
   const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
@@ -83,6 +84,7 @@ describe('marking', () => {
       },
     },
     go: (frame: number) => void (at = frame),
+    expect: (frames: readonly number[]) => (expected = frames),
   } as unknown as Player;
 
   async function sit(view: View = 'lead-side', change: Partial<BenchData> = {}): Promise<void> {
@@ -152,6 +154,21 @@ describe('marking', () => {
     expect(review.strikes.map(({ contactFrame }) => contactFrame)).to.deep.equal([100, 200, 300]);
     review.redo();
     expect(review.strikes).to.have.length(2);
+  });
+
+  it('has the pictures of the strikes around it ready: the next, the one before, the one after next', async () => {
+    for (const frame of [100, 200, 300, 400, 500]) {
+      at = frame;
+      bench.tag('jab');
+    }
+    bench.neighbour(-1);
+    bench.neighbour(-1);
+    await nextTick();
+    expect(expected).to.deep.equal([400, 200, 500]);
+    bench.neighbour(-1);
+    bench.neighbour(-1);
+    await nextTick();
+    expect(expected).to.deep.equal([200, 300]);
   });
 
   it('a verdict goes to the next row; it is taken back, undone and done again', async () => {

@@ -89,11 +89,11 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     if (next) select(next.strikeId);
   }
   /** The picture of a neighbour lies ready before anyone asks for it. */
-  watch([strike, filter, player], () => {
+  watch([() => strike.value?.strikeId, filter, player], () => {
     if (!strike.value) return;
     const [next, afterNext] = beyond(1);
     const [before] = beyond(-1);
-    player()?.source.expect([next, before, afterNext].flatMap((one) => one?.contactFrame ?? []));
+    player()?.expect([next, before, afterNext].flatMap((one) => one?.contactFrame ?? []));
   });
 
   /** Goes to a hit, and to the strike that was tagged on it. */
