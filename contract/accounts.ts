@@ -2,6 +2,7 @@ import { object, string, type InferType } from 'yup';
 import { endpoint, roles, signedIn } from './endpoint.ts';
 import { id } from './shapes.ts';
 
+/** Somebody who signs in, as the pages may know them: no password, no hash. */
 export const accountShape = object({
   id: id(),
   email: string().required(),
@@ -10,11 +11,13 @@ export const accountShape = object({
 });
 export type Account = InferType<typeof accountShape>;
 
+/** What is typed at the door. The address is compared without regard to case and spaces. */
 export const signInShape = object({
   email: string().trim().lowercase().required('Your e-mail address is needed.').email('This is not an e-mail address.'),
   password: string().required('Your password is needed.').max(500),
 });
 
+/** Signing in and out, and who is asking. */
 export const accountEndpoints = {
   signIn: endpoint('POST', '/api/sign-in', 'anyone', { body: signInShape, reply: accountShape }),
   signOut: endpoint('POST', '/api/sign-out', 'anyone'),

@@ -13,6 +13,7 @@ export const alignmentShape = object({
 });
 export type SavedAlignment = InferType<typeof alignmentShape>;
 
+/** How the films of one session stand to each other in time. */
 export const alignmentEndpoints = {
   /** Ties of this film to the others of its session. */
   showAlignments: endpoint('GET', '/api/films/:filmId/alignments', coaches, {

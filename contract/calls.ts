@@ -2,18 +2,21 @@ import { array, boolean, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { id, recordOf, shortText } from './shapes.ts';
 
+/** A call book as it is written: which technique each number calls, by technique id. */
 export const callBookDraftShape = object({
   id: id(),
   name: shortText('Name').required('What is this book called?'),
   /** The technique that each call means. */
   calls: recordOf(() => string().required('Which strike?')),
 });
+/** A call book that is kept; the ready ones cannot be changed. */
 export const callBookShape = callBookDraftShape.shape({
   /** Ships with the product; it is copied and not changed. */
   ready: boolean().required(),
 });
 export type SavedCallBook = InferType<typeof callBookShape>;
 
+/** Combinations under a name, as a syllabus has them: written as they are called, by the numbers of their book. */
 export const callSetShape = object({
   id: id(),
   name: shortText('Name').required('What is this set called?'),
@@ -22,6 +25,7 @@ export const callSetShape = object({
 });
 export type CallSet = InferType<typeof callSetShape>;
 
+/** Call books and sets of combinations. */
 export const callEndpoints = {
   listCallBooks: endpoint('GET', '/api/call-books', coaches, { reply: array(callBookShape.required()).required() }),
   saveCallBook: endpoint('PUT', '/api/call-books/:bookId', coaches, { body: callBookDraftShape, reply: callBookShape }),

@@ -19,6 +19,7 @@ import { count, recordOf, shortText, textLine } from './shapes.ts';
 /** A number, or null where it is open. */
 const end = () => number().typeError('An end of a band is a number, or empty for open.').nullable().defined();
 const span = (what: string) => tuple([end(), end()]).typeError(`${what} needs two ends.`).required(`${what} is missing.`);
+/** What is clean and what one watches, each from and to in the unit of the measure; null is open. */
 export const bandShape = object({ clean: span('What is clean'), watch: span('What is one to watch') });
 
 const asks = () => textLine('The question').matches(/\?$/, { message: 'A question ends with “?”.', excludeEmptyString: true });
@@ -30,6 +31,7 @@ const sparse = <T extends object>(value: T): T =>
 const longestCue = 7;
 const fewWords = (cue: string | undefined): boolean => !cue || cue.trim().split(/\s+/).length <= longestCue;
 
+/** A row of a checklist as a club wants it: what is left out stays as it ships. */
 export const editedRowShape = object({
   checkpointId: string().required('Which checkpoint is this row about?'),
   hidden: boolean(),
@@ -51,6 +53,7 @@ const oneOf = <const T extends string>(list: readonly T[], what: string) =>
 /** A club adds nothing to what is looked at in a holder. */
 const ownFamilies: readonly Family[] = families.filter((family) => family !== 'holding');
 
+/** A checkpoint of a club’s own, with everything that a shipped one has. */
 export const checkpointShape = object({
   id: string().required('A checkpoint needs an id.'),
   family: oneOf(ownFamilies, 'The family'),
@@ -72,6 +75,7 @@ export const checkpointShape = object({
   causes: array(string().required()).default([]),
 });
 
+/** A technique of a club’s own, or a series of others. Usual times in milliseconds. */
 export const techniqueShape = object({
   id: string().required('A technique needs an id.'),
   name: shortText('Name').required('What is it called?'),
@@ -79,6 +83,8 @@ export const techniqueShape = object({
   side: oneOf(['lead', 'rear', 'both'], 'The side'),
   range: oneOf(['long', 'middle', 'close', 'any'], 'The range'),
   alsoSaid: array(string().trim().required()).default([]),
+  /** Of a series, the strikes in their order. */
+  parts: array(string().required()).max(100, 'A series has at most 100 strikes.').default([]),
   checkpoints: array(string().required()).required('What is looked at in it?'),
   bands: recordOf(() => bandShape),
   zones: array(oneOf(targetZones, 'A zone')).default([]),
@@ -102,6 +108,7 @@ export const clubEditsShape = object({
 
 /** What a checklist document is marked with, so that nothing else is taken for one. */
 export const checklistFormat = 'wax-fist-checklists';
+/** A club’s checklists as a file: its format, version and edits. */
 export const checklistDocumentShape = object({
   format: string()
     .oneOf([checklistFormat], `The file is not one of checklists: “format” is not “${checklistFormat}”.`)
@@ -110,6 +117,7 @@ export const checklistDocumentShape = object({
   edits: clubEditsShape,
 });
 
+/** One saved version of the club’s checklists; a session keeps the one it was judged by. */
 export const versionShape = object({
   version: number().integer().required(),
   note: string().defined(),
@@ -121,6 +129,7 @@ export type ChecklistVersion = InferType<typeof versionShape>;
 /** A measured value of one strike with its standard error, both in the unit of the measure. */
 export const measuredStrikeShape = object({ value: number().required(), doubt: number().min(0).required() });
 
+/** The club’s checklists: versions, saving, taking in a file, and what a band would do. */
 export const checklistEndpoints = {
   /** Newest first. */
   listChecklistVersions: endpoint('GET', '/api/checklists', coaches, {

@@ -19,6 +19,7 @@ export const correctionEventShape = object({
 });
 export type CorrectionEvent = InferType<typeof correctionEventShape>;
 
+/** Something that is being worked on, with everything that has happened to it, oldest first. */
 export const correctionShape = object({
   id: id(),
   traineeId: id(),
@@ -38,6 +39,7 @@ export const correctionShape = object({
 });
 export type Correction = InferType<typeof correctionShape>;
 
+/** Opening a correction: for whom, what, in which words, and when it is looked at again. */
 export const correctionDraftShape = object({
   id: id(),
   sessionId: id(),
@@ -53,6 +55,7 @@ export const correctionDraftShape = object({
 });
 export type CorrectionDraft = InferType<typeof correctionDraftShape>;
 
+/** Something that happens to a correction. What was counted is added by the server. */
 export const correctionEventDraftShape = object({
   id: id(),
   kind: string().oneOf(['cue-given', 're-checked', 'closed', 're-opened']).required(),
@@ -79,6 +82,7 @@ export type Evidence = InferType<typeof evidenceShape>;
 const ofState = pageQuery.shape({ state: string().oneOf(correctionStates).optional() });
 const one = { reply: correctionShape };
 
+/** Corrections, their events, and the strikes that show them. */
 export const correctionEndpoints = {
   /** Those due first. */
   listCorrections: endpoint('GET', '/api/corrections', coaches, { query: ofState, reply: pageOf(correctionShape.required()) }),

@@ -1,11 +1,14 @@
 import type { InferType, Schema } from 'yup';
 
+/** Who somebody is in the club. */
 export const roles = ['head-coach', 'coach', 'trainee'] as const;
 export type Role = (typeof roles)[number];
 
 /** Who may call: everyone, or the signed-in with one of these roles. */
 export type Allowed = 'anyone' | readonly Role[];
+/** Whoever films and judges. */
 export const coaches: Allowed = ['head-coach', 'coach'];
+/** Everybody who has signed in. */
 export const signedIn: Allowed = roles;
 
 /** Names after a colon in a path. */
@@ -14,6 +17,7 @@ type ParamNames<Path extends string> = Path extends `${string}:${infer Name}/${i
   : Path extends `${string}:${infer Name}`
     ? Name
     : never;
+/** Texts for every `:name` of a path. */
 export type Params<Path extends string> = Record<ParamNames<Path>, string>;
 
 /** One request that the web makes of the server, with the shape of both directions. */
@@ -34,9 +38,13 @@ export interface Endpoint<
 }
 
 type Shaped<Shape> = Shape extends Schema ? InferType<Shape> : undefined;
+/** The query of an endpoint, checked; undefined where it has none. */
 export type QueryOf<E extends Endpoint> = Shaped<E['query']>;
+/** The body of a request to an endpoint, checked; undefined where it has none. */
 export type BodyOf<E extends Endpoint> = Shaped<E['body']>;
+/** What an endpoint answers; undefined where it answers nothing. */
 export type ReplyOf<E extends Endpoint> = Shaped<E['reply']>;
+/** What stands in the path of an endpoint. */
 export type ParamsOf<E extends Endpoint> = Params<E['path']>;
 
 /** Declares an endpoint, keeping its literal types. */

@@ -19,6 +19,7 @@ export type StepState = (typeof stepStates)[number];
 export const derivedFiles = ['film.mp4', 'strip.jpg', 'sound.wav', 'motion.bin'] as const;
 export type DerivedFile = (typeof derivedFiles)[number];
 
+/** A step of the import of a film: how far it is, 0 to 1, milliseconds left, and why it failed. */
 export const filmStepShape = object({
   step: string().oneOf(importSteps).required(),
   state: string().oneOf(stepStates).required(),
@@ -31,8 +32,10 @@ export const filmStepShape = object({
 });
 export type FilmStep = InferType<typeof filmStepShape>;
 
+/** The film strip: so many small pictures side by side, each this wide and high in pixels. */
 export const stripShape = object({ pictures: count(), width: count(), height: count() });
 
+/** A film as every page knows it: what was filmed from where, and how far its import is. Times in milliseconds. */
 export const filmShape = object({
   id: id(),
   sessionId: id(),
@@ -60,6 +63,7 @@ export const filmShape = object({
 });
 export type Film = InferType<typeof filmShape>;
 
+/** A film that is about to be sent. Its hash tells whether the club has the same bytes already. */
 export const filmDraftShape = object({
   id: id(),
   sessionId: id(),
@@ -82,6 +86,7 @@ export const knownFilmShape = object({
 });
 export type KnownFilm = InferType<typeof knownFilmShape>;
 
+/** Films: adding, changing, importing again, removing, and their files. */
 export const footageEndpoints = {
   addFilm: endpoint('PUT', '/api/films/:filmId', coaches, { body: filmDraftShape, reply: filmShape }),
   showFilm: endpoint('GET', '/api/films/:filmId', coaches, { reply: filmShape }),

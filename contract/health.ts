@@ -3,6 +3,7 @@ import { endpoint } from './endpoint.ts';
 
 const part = () => object({ state: string().oneOf(['up', 'down']).required(), detail: string().required() }).required();
 
+/** Whether each part of the application works, for whoever watches over it. Answered without signing in. */
 export const healthShape = object({ database: part(), worker: part(), storage: part() });
 export type Health = InferType<typeof healthShape>;
 

@@ -11,6 +11,8 @@ export const strikeMarkShape = object({
   strikeId: id(),
   saidAt: instant(),
   technique: string().max(80).required(),
+  /** Place in the series that the technique is, from 0; null for one strike. */
+  part: number().integer().min(0).max(99).nullable().default(null),
   launchFrame: frame(),
   contactFrame: frame(),
   homeFrame: frame(),
@@ -40,7 +42,9 @@ export type ObservationMark = InferType<typeof observationMarkShape>;
 
 /** Every kind of mark that the log takes, with its shape. */
 export const markShapes = { strike: strikeMarkShape, observation: observationMarkShape };
+/** A kind of mark, as `kind` tells it. */
 export type MarkKind = keyof typeof markShapes;
+/** Anything that a coach says of a film. A mark is never changed: what is said later about the same thing counts instead. */
 export type Mark = StrikeMark | ObservationMark;
 
 const isMarkKind = (kind: unknown): kind is MarkKind => typeof kind === 'string' && Object.hasOwn(markShapes, kind);
@@ -54,6 +58,7 @@ const markShape = lazy((mark: { kind?: unknown } | null | undefined) =>
 /** Most marks in one request. */
 export const mostMarks = 500;
 
+/** What a browser sends at once: marks of one film, in the order in which they were said. */
 export const markBatchShape = object({
   marks: array(markShape).max(mostMarks, `At most ${mostMarks} marks at once.`).required(),
 });
@@ -66,10 +71,12 @@ export const reviewShape = object({
 });
 export type Review = InferType<typeof reviewShape>;
 
+/** Everything that was ever said of the checkpoints of a strike, newest first, and which of it counts. */
 export const historyShape = array(
   object({ mark: observationMarkShape.required(), saidBy: string().required(), counts: boolean().required() }).required(),
 ).required();
 
+/** How often each verdict was given. */
 export const tallyShape = object({ clean: count(), watch: count(), fault: count(), cantSee: count() });
 
 /** Tally of one technique's checkpoint in one session, as judged from one view. */
@@ -84,6 +91,7 @@ export const sessionTallyShape = object({
 });
 export type SessionTally = InferType<typeof sessionTallyShape>;
 
+/** The log of marks of a film, and what it comes to. */
 export const reviewEndpoints = {
   showReview: endpoint('GET', '/api/films/:filmId/review', coaches, { reply: reviewShape }),
   writeMarks: endpoint('PUT', '/api/films/:filmId/marks', coaches, {

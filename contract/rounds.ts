@@ -7,6 +7,7 @@ import { id, milliseconds, shortText, version } from './shapes.ts';
 /** A share of a whole, 0 to 1. */
 const share = () => number().min(0).max(1).required();
 
+/** Something that may be a hit: its time in milliseconds, how much it stands out, 0 to 1, and how it sounded. */
 export const candidateShape = object({
   time: milliseconds(),
   prominence: share(),
@@ -68,6 +69,7 @@ export const hitsAndRoundsShape = object({
 });
 export type HitsAndRounds = InferType<typeof hitsAndRoundsShape>;
 
+/** Hits and rounds of a film: what was found, and what the coach made of it. */
 export const roundEndpoints = {
   showHitsAndRounds: endpoint('GET', '/api/films/:filmId/hits-and-rounds', coaches, { reply: hitsAndRoundsShape }),
   saveHits: endpoint('PUT', '/api/films/:filmId/hits', coaches, {

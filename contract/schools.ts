@@ -9,12 +9,14 @@ const choices = recordOf(() => string().required());
 export const judgedByShape = object({ name: string().required(), choices, bookId: id() });
 export type JudgedBy = InferType<typeof judgedByShape>;
 
+/** A school as it is written: a choice for every switch that does not stay as usual, and words of its own. */
 export const schoolDraftShape = object({
   id: id(),
   name: shortText('Name').required('What is this school called?'),
   choices,
   bookId: id(),
 });
+/** A school that is kept; the ready ones cannot be changed. */
 export const schoolShape = schoolDraftShape.shape({
   /** Ships with the product; it is copied and not changed. */
   ready: boolean().required(),
@@ -22,6 +24,7 @@ export const schoolShape = schoolDraftShape.shape({
 });
 export type SavedSchool = InferType<typeof schoolShape>;
 
+/** Schools: what coaches differ in, and what each has chosen. */
 export const schoolEndpoints = {
   listSchools: endpoint('GET', '/api/schools', coaches, { reply: array(schoolShape.required()).required() }),
   saveSchool: endpoint('PUT', '/api/schools/:schoolId', coaches, { body: schoolDraftShape, reply: schoolShape }),

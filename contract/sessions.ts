@@ -25,11 +25,14 @@ const sessionFields = {
 /** By what a session is judged. Both stay as they were when it was entered, until they are changed here. */
 const standard = { checklistVersion: number().integer().min(1).required(), judgedBy: judgedByShape.required() };
 
+/** A training session as it is written down. */
 export const sessionDraftShape = object({ id: id(), traineeId: id(), ...sessionFields });
+/** A training session with the school, the checklists and the call book by which it is judged. */
 export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields, ...standard });
 export type Session = Omit<InferType<typeof sessionShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 export type SessionDraft = InferType<typeof sessionDraftShape>;
 
+/** A session with its trainee, its holder and its films. */
 export const sessionDetailShape = sessionShape.shape({
   trainee: traineeShape.required(),
   films: array(filmShape.required()).required(),
@@ -37,9 +40,11 @@ export const sessionDetailShape = sessionShape.shape({
 });
 export type SessionDetail = Omit<InferType<typeof sessionDetailShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 
+/** A session as a line of a list. */
 export const sessionRowShape = sessionShape.shape({ traineeName: string().required(), films: count(), strikes: count() });
 export type SessionRow = InferType<typeof sessionRowShape>;
 
+/** Training sessions of a trainee, and by what they are judged. */
 export const sessionEndpoints = {
   /** Newest first. */
   listSessions: endpoint('GET', '/api/trainees/:traineeId/sessions', coaches, {

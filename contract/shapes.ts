@@ -21,9 +21,13 @@ export const instant = () =>
   string()
     .required()
     .test('instant', 'This is not a moment in time.', (text) => date().isValidSync(text));
+/** A name or another short line, at most 120 letters. */
 export const shortText = (what: string) => string().trim().max(120, `${what}: at most 120 letters.`);
+/** Free text, at most 2,000 letters. */
 export const note = () => string().trim().max(2000, 'A note can have at most 2,000 letters.');
+/** A whole number from 0. */
 export const count = () => number().integer().min(0).required();
+/** A frame of a film, from 0. */
 export const frame = () => number().integer().min(0).required();
 
 /** One line of free text. */

@@ -2,6 +2,7 @@ import { array, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { frame, id } from './shapes.ts';
 
+/** What a reference still shows: how it should look, or the fault. */
 export const stillKinds = ['clean', 'fault'] as const;
 /** A frame of the club's own footage that shows how something should, or should not, look. */
 export const referenceStillShape = object({
@@ -13,6 +14,7 @@ export const referenceStillShape = object({
 });
 export type ReferenceStill = InferType<typeof referenceStillShape>;
 
+/** The club’s own reference stills, taken from its films. */
 export const stillEndpoints = {
   listReferenceStills: endpoint('GET', '/api/reference-stills', coaches, {
     reply: array(referenceStillShape.required()).required(),

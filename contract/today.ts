@@ -13,6 +13,7 @@ export const waitingFilmShape = object({
 });
 export type WaitingFilm = InferType<typeof waitingFilmShape>;
 
+/** What waits for a coach today. */
 export const todayEndpoints = {
   /** Newest session first. */
   filmsToReview: endpoint('GET', '/api/films-to-review', coaches, {

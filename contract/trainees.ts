@@ -4,6 +4,7 @@ import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, id, note, shortText } from './shapes.ts';
 
+/** How far somebody has come; what is proposed to them depends on it. */
 export const grades = ['beginner', 'improver', 'advanced'] as const;
 
 const traineeFields = {
@@ -15,11 +16,14 @@ const traineeFields = {
   schoolId: id().nullable().default(null),
 };
 
+/** A trainee as they are written down. */
 export const traineeDraftShape = object({ id: id(), ...traineeFields });
+/** A trainee. */
 export const traineeShape = object({ id: id(), ...traineeFields });
 export type Trainee = InferType<typeof traineeShape>;
 export type TraineeDraft = InferType<typeof traineeDraftShape>;
 
+/** A trainee as a line of a list, with what is open for them. */
 export const traineeRowShape = traineeShape.shape({
   sessions: count(),
   lastSession: string().nullable().defined(),
@@ -28,6 +32,7 @@ export const traineeRowShape = traineeShape.shape({
 });
 export type TraineeRow = InferType<typeof traineeRowShape>;
 
+/** The people of the club who train. */
 export const traineeEndpoints = {
   /** In order of their names; `find` looks for a part of the name. */
   listTrainees: endpoint('GET', '/api/trainees', coaches, {

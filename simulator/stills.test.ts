@@ -29,6 +29,13 @@ describe('reference stills', () => {
     });
   }
 
+  it('show a series that is thrown as it is walked', () => {
+    for (const technique of everythingThrown.filter(isSeries)) {
+      const { parts } = techniqueIn(shippedCatalogue, technique);
+      if (parts.length > 0) expect(parts, technique).to.deep.equal(partsOf(technique));
+    }
+  });
+
   it('of a fault that a technique has with its parts are found there', () => {
     for (const technique of everythingThrown.filter(isSeries))
       for (const part of partsOf(technique)) expect(picturesOf(technique), technique).to.include(part);

@@ -7,6 +7,7 @@ export interface CallBook {
   calls: Readonly<Record<string, TechniqueId>>;
 }
 
+/** Call books that ship: what each number calls, by technique id. They cannot be changed, only copied. */
 export const readyBooks = [
   {
     id: '0190c0de-0000-7000-8000-000000000011',
@@ -29,7 +30,9 @@ export const readyBooks = [
   },
 ] as const satisfies readonly (CallBook & { id: string })[];
 
+/** One to six, the usual straight and bent hands. */
 export const sixCall: CallBook = readyBooks[0];
+/** One to eight, with the body shots on numbers of their own. */
 export const eightCall: CallBook = readyBooks[1];
 
 /** The version for the body of what usually goes to the head. */

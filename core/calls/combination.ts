@@ -8,6 +8,7 @@ export interface Call {
   /** What goes at the same time, such as a step. */
   together: readonly TechniqueId[];
 }
+/** A beat without a strike. */
 export interface Pause {
   kind: 'pause';
 }
@@ -17,7 +18,9 @@ export interface Repeat {
   times: number;
   items: readonly CombinationItem[];
 }
+/** One thing of a combination. */
 export type CombinationItem = Call | Pause | Repeat;
+/** What is called, in its order. */
 export type Combination = readonly CombinationItem[];
 
 /** Every call in its order, repeats written out, pauses left out. */

@@ -36,6 +36,7 @@ export const withoutNumber = (combination: Combination, book: CallBook, catalogu
   ),
 ];
 
+/** A combination in the names of its techniques, as one would read it out. */
 export const sayInWords = (combination: Combination, catalogue: Catalogue): string =>
   written(combination, (technique) => nameOf(catalogue, technique), ', ');
 

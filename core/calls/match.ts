@@ -1,6 +1,7 @@
 import type { TechniqueId } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 
+/** What became of one call, or of one strike that nobody called. */
 export type MatchStep =
   | { kind: 'as planned'; planned: number; seen: number }
   | { kind: 'left out'; planned: number }
@@ -9,6 +10,7 @@ export type MatchStep =
   /** Two neighbours in the other order. */
   | { kind: 'swapped'; planned: readonly [number, number]; seen: readonly [number, number] };
 
+/** A combination held against what was thrown: every step, how much of it fits, 0 to 1. */
 export interface Match {
   steps: readonly MatchStep[];
   /** 1 when everything was as planned, 0 when nothing was. */
@@ -61,6 +63,7 @@ function cheapest(
   return ways.reduce((best, way) => (way.cost < best.cost ? way : best));
 }
 
+/** What several attempts at one combination have in common, by place of the combination. */
 export interface SetSays {
   attempts: number;
   /** Attempts in which everything was as planned. */

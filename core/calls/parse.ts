@@ -3,6 +3,7 @@ import { toTheBody, type CallBook } from './book.ts';
 import type { Call, Combination, CombinationItem } from './combination.ts';
 import { nearestNames, plainWords, sidesAsLeads, vocabularyOf } from './vocabulary.ts';
 
+/** What cannot be read, where in the text, from 0, and what may have been meant. */
 export interface CallError {
   /** Index of the character at which it went wrong, from 0. */
   at: number;
@@ -11,8 +12,10 @@ export interface CallError {
   /** Names that may have been meant. */
   nearest: readonly string[];
 }
+/** What was written, read; or everything in it that cannot be. */
 export type Parsed = { ok: true; combination: Combination } | { ok: false; errors: readonly CallError[] };
 
+/** By which book and catalogue a text is read, and for which lead hand its sides are told. */
 export interface Reading {
   book: CallBook;
   catalogue: Catalogue;

@@ -2,9 +2,11 @@ import { seen, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
 import { chanceFell, fewestSeen } from './rate.ts';
 
+/** The four things that can be said of two rates. */
 export const changes = ['better', 'worse', 'no-clear-change', 'too-few'] as const;
 export type Change = (typeof changes)[number];
 
+/** In words. */
 export const changeNames: Record<Change, string> = {
   better: 'Better',
   worse: 'Worse',
@@ -17,6 +19,7 @@ export const worthwhile: Ratio = 0.1;
 /** How sure one has to be before saying so. */
 export const sureEnough: Ratio = 0.8;
 
+/** What is said of a change, the interval of the difference in share of strikes, and how sure it is, 0 to 1. */
 export interface ChangeVerdict {
   change: Change;
   /** Probability that the rate fell by at least ten points. */

@@ -14,6 +14,7 @@ export type Rung = (typeof rungs)[number]['rung'];
 
 export const [lowestRung, highestRung]: readonly [number, number] = [rungs[0].rung, rungs[rungs.length - 1]!.rung];
 
+/** The name of a rung, 1 to 7. */
 export const rungName = (rung: number): string => rungs.find((step) => step.rung === rung)?.name ?? `Rung ${rung}`;
 
 /** At most this share of faults is aimed for unless the coach says otherwise. */

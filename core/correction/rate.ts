@@ -23,6 +23,7 @@ export interface Posterior {
   beta: number;
 }
 
+/** What a tally says of the fault rate: Beta with Jeffreys prior, ½ and ½; a strike to watch counts half, *can’t see* not at all. */
 export function posteriorOf(tally: Tally): Posterior {
   const faults = weightedFaults(tally);
   return { alpha: faults + 0.5, beta: seen(tally) - faults + 0.5 };

@@ -1,6 +1,7 @@
 import { oneViewEach, type Tally, type TallyOfView } from '../review/index.ts';
 import { changeBetween, type ChangeVerdict } from './change.ts';
 
+/** A tally from one view, with the session it was counted in. */
 export interface TallyOfSession extends TallyOfView {
   /** YYYY-MM-DD. */
   heldOn: string;

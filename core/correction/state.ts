@@ -1,6 +1,7 @@
 /** What can happen to a correction, as its history tells it. */
 export const correctionEventKinds = ['opened', 'cue-given', 're-checked', 'closed', 're-opened'] as const;
 export type CorrectionEventKind = (typeof correctionEventKinds)[number];
+/** A correction is worked on, or it is not. */
 export const correctionStates = ['open', 'closed'] as const;
 export type CorrectionState = (typeof correctionStates)[number];
 

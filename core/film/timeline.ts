@@ -32,9 +32,11 @@ export function unpackTimeline(packed: Uint8Array): FrameTimeline {
   return timelineOf(Array.from({ length: packed.byteLength / 8 }, (_, index) => bytes.getFloat64(index * 8, true)));
 }
 
+/** The nearest frame that the film has. */
 export const clampFrame = (timeline: FrameTimeline, frame: number): FrameIndex =>
   Math.max(0, Math.min(timeline.length - 1, Math.round(frame)));
 
+/** When a frame is shown, in milliseconds from the first. A frame beyond the film counts as its last. */
 export const timeOf = (timeline: FrameTimeline, frame: FrameIndex): Ms => timeline[clampFrame(timeline, frame)]!;
 
 function lastNotAfter(timeline: FrameTimeline, time: Ms): FrameIndex {

@@ -6,6 +6,7 @@ import type { Measured } from './measured.ts';
 /** A verdict is proposed only when so much of the spread lies in its band. */
 export const leastSure: Ratio = 0.8;
 
+/** What a measured value proposes, for the coach to confirm. */
 export interface Proposal {
   /** Undefined when it is too close to call. */
   verdict: BandVerdict | undefined;

@@ -1,6 +1,7 @@
 import type { View } from '../technique/index.ts';
 import { seen, type Tally } from './tally.ts';
 
+/** A tally of one checkpoint of one technique, as judged from one view. */
 export interface TallyOfView {
   sessionId: string;
   technique: string;

@@ -8,14 +8,17 @@ export interface Tally {
   cantSee: number;
 }
 
+/** Nothing has been judged yet. */
 export const emptyTally: Tally = { clean: 0, watch: 0, fault: 0, cantSee: 0 };
 
+/** How often each verdict was given. */
 export function tallyOf(given: Iterable<Verdict>): Tally {
   const tally = { ...emptyTally };
   for (const verdict of given) tally[verdict === 'cant-see' ? 'cantSee' : verdict]++;
   return tally;
 }
 
+/** Two tallies counted together. */
 export const tallySum = (a: Tally, b: Tally): Tally => ({
   clean: a.clean + b.clean,
   watch: a.watch + b.watch,

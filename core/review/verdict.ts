@@ -2,6 +2,7 @@
 export const verdicts = ['clean', 'watch', 'fault', 'cant-see'] as const;
 export type Verdict = (typeof verdicts)[number];
 
+/** In words. */
 export const verdictNames: Record<Verdict, string> = {
   clean: 'Clean',
   watch: 'Watch',
@@ -12,4 +13,5 @@ export const verdictNames: Record<Verdict, string> = {
 /** What weighs most when several are given: a fault before a watch, and “can't see” only when nothing else was said. */
 const byWeight: readonly Verdict[] = ['fault', 'watch', 'clean', 'cant-see'];
 
+/** The verdict that a sign shows for all of them; undefined when there is none. */
 export const gravest = (given: readonly Verdict[]): Verdict | undefined => byWeight.find((verdict) => given.includes(verdict));

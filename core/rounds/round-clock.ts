@@ -9,9 +9,11 @@ export interface ClockPlan {
   ready: Ms;
 }
 
+/** What is done in a stretch of the clock. */
 export const clockPhases = ['ready', 'work', 'rest', 'over'] as const;
 export type ClockPhase = (typeof clockPhases)[number];
 
+/** What the clock shows at a moment: phase, round from 1, and milliseconds left of the phase. */
 export interface ClockReading {
   phase: ClockPhase;
   /** From 1; while it is rested, the round that comes next. */
@@ -22,6 +24,7 @@ export interface ClockReading {
   since: Ms;
 }
 
+/** How long a plan takes, in milliseconds, from getting ready to the last bell. */
 export const planLength = ({ rounds, work, rest, ready }: ClockPlan): Ms => ready + rounds * work + (rounds - 1) * rest;
 
 /** Where a plan stands so long after it was begun. */

@@ -24,6 +24,7 @@ export interface Stretch {
   snap: Ratio | undefined;
 }
 
+/** A round in figures: pace in hits a minute, levels in decibels against the usual one of the round, times in milliseconds. */
 export interface RoundFigures {
   hits: number;
   /** Hits per 30 seconds over the round. */

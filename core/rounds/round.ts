@@ -1,6 +1,7 @@
 import type { Ms } from '../units.ts';
 import type { Ring } from '../sound/ring.ts';
 
+/** What is hit in a round. */
 export const roundKinds = [
   'heavy bag',
   'long bag',
@@ -22,10 +23,12 @@ export const padKinds: readonly RoundKind[] = ['focus mitts', 'Thai pads', 'kick
 /** Bell: between two of them. Called: somebody says what to throw. Free: neither. */
 export const roundManners = ['bell', 'called', 'free'] as const;
 export type RoundManner = (typeof roundManners)[number];
+/** In words. */
 export const roundMannerNames: Record<RoundManner, string> = { bell: 'by the bell', called: 'as it is called', free: 'freely' };
 
 /** Nothing is hit in these: what is heard is feet and breath. */
 const unheardKinds: readonly RoundKind[] = ['shadowboxing'];
+/** Whether hits can be heard in it; shadowboxing makes none. */
 export const isHeard = (kind: RoundKind): boolean => !unheardKinds.includes(kind);
 
 /** A span of a film in which somebody works. */
@@ -91,7 +94,9 @@ export function overlapping<T extends { from: Ms; to: Ms }>(rounds: readonly T[]
   return place < 0 ? undefined : [sorted[place - 1]!, sorted[place]!];
 }
 
+/** A round in thirds: freshness against tiredness. */
 export const thirds = ['first', 'middle', 'last'] as const;
 export type Third = (typeof thirds)[number];
+/** The third of a round in which a moment lies; the last one also after its end. */
 export const thirdOfRound = ({ from, to }: { from: Ms; to: Ms }, time: Ms): Third =>
   thirds[Math.max(0, Math.min(2, Math.floor((3 * (time - from)) / (to - from))))]!;

@@ -10,8 +10,10 @@ export interface Alignment {
   /** How well the sounds fit, 0 to 1; below `leastFit` there is no telling. */
   fit: Ratio;
 }
+/** Below this two sounds are not said to belong together. */
 export const leastFit: Ratio = 0.4;
 
+/** The moment of the other film, in milliseconds of its own clock, at a moment of this one. */
 export const inOther = ({ offset, drift }: Pick<Alignment, 'offset' | 'drift'>, time: Ms): Ms => time * (1 + drift) + offset;
 /** The same relation seen from the other film. */
 export const reversed = <T extends Pick<Alignment, 'offset' | 'drift'>>(alignment: T): T => ({

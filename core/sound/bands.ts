@@ -4,6 +4,7 @@ import type { Ms } from '../units.ts';
 export const bandStep: Ms = 2;
 /** Upper limits of the bands in hertz; the last one is open. */
 const limits = [250, 800, 2000, 4000] as const;
+/** How many bands of pitch are told apart. */
 export const bandCount = limits.length + 1;
 
 /** Coefficients of a second-order Butterworth section (R. Bristow-Johnson, Audio EQ Cookbook), the first of both sides being 1. */

@@ -26,6 +26,7 @@ export interface Candidate {
   sound?: HitSound;
 }
 
+/** By what hits are found. */
 export const hitSources = ['sound', 'motion'] as const;
 export type HitSource = (typeof hitSources)[number];
 
@@ -39,7 +40,9 @@ export interface HitEdits {
   removed: readonly Ms[];
 }
 
+/** How much is believed when nobody has said otherwise, 0 to 1. */
 export const usualSensitivity = 0.5;
+/** As the hits were found. */
 export const noHitEdits: HitEdits = { source: 'sound', sensitivity: usualSensitivity, added: [], removed: [] };
 
 /** A hit that counts. */
@@ -71,10 +74,12 @@ export function withHit(edits: HitEdits, time: Ms): HitEdits {
   if (edits.removed.includes(time)) return { ...edits, removed: edits.removed.filter((one) => one !== time) };
   return { ...edits, added: [...edits.added.filter((one) => one !== time), time] };
 }
+/** Edits that take a hit out again, be it one that was found or one that was added. */
 export function withoutHit(edits: HitEdits, { time, by }: Hit): HitEdits {
   if (by === 'coach') return { ...edits, added: edits.added.filter((one) => one !== time) };
   return { ...edits, removed: [...edits.removed, time] };
 }
+/** Edits that bring a hit to another moment. */
 export const withHitMoved = (edits: HitEdits, hit: Hit, to: Ms): HitEdits => withHit(withoutHit(edits, hit), to);
 
 /** The hit nearest to a moment, not further than `reach`. */

@@ -5,6 +5,7 @@ import type { FrameTimeline } from '../film/timeline.ts';
 
 /** The picture is looked at in this many cells across and down. */
 export const motionColumns = 16;
+/** And in this many down. */
 export const motionRows = 9;
 const cells = motionColumns * motionRows;
 
@@ -15,6 +16,7 @@ export interface Region {
   width: Ratio;
   height: Ratio;
 }
+/** Everything that the camera sees. */
 export const wholePicture: Region = { left: 0, top: 0, width: 1, height: 1 };
 
 /**
@@ -35,13 +37,13 @@ export function movementOf(picture: Uint8Array, before: Uint8Array, width: numbe
   return grid;
 }
 
-/** HitsAndRounds of most movement are at least this far apart. */
+/** Moments of most movement are at least this far apart. */
 const refractory: Ms = 180;
 /** A punch is out within this time; movement is smoothed over half of it. */
 const smoothing: Ms = 45;
 
 /**
- * HitsAndRounds at which something moved fastest, for rounds without sound. A strike is fastest shortly before it is furthest out, so
+ * Moments at which something moved fastest, for rounds without sound. A strike is fastest shortly before it is furthest out, so
  * a peak is a proposal to look at, no more: prominence never passes 0.8.
  * @param movement frame × cell, as `movementOf` gives them; the first frame has none
  */

@@ -2,6 +2,7 @@
 export const phases = ['ready', 'launch', 'contact', 'home', 'exit'] as const;
 export type Phase = (typeof phases)[number];
 
+/** In words. */
 export const phaseNames: Record<Phase, string> = {
   ready: 'Ready',
   launch: 'Launch',

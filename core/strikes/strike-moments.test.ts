@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { shippedCatalogue, techniqueIn } from '../technique/index.ts';
 import { timelineOf, timeOf } from '../film/index.ts';
-import { guessedMoments, phaseFrames, withMoment, type Moment } from './index.ts';
+import { guessedMoments, guessedSeries, phaseFrames, withMoment, type Moment } from './index.ts';
 
 const steady = timelineOf(Array.from({ length: 120 }, (_, index) => (index * 1000) / 60));
 
@@ -13,6 +13,30 @@ describe('moments of a strike', () => {
     expect(timeOf(steady, guess.homeFrame) - timeOf(steady, 60)).to.be.closeTo(220, 17);
     expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 0).launchFrame).to.equal(0);
     expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 119).homeFrame).to.equal(119);
+  });
+
+  it('are guessed for a series on the hits that are known, and after them in the usual times', () => {
+    const usual = ['jab', 'cross', 'lead-hook'].map((id) => techniqueIn(shippedCatalogue, id));
+    const [jab, cross, hook] = guessedSeries(steady, usual, [20, 35]);
+    expect([jab!.contactFrame, cross!.contactFrame]).to.deep.equal([20, 35]);
+    const after = timeOf(steady, hook!.contactFrame) - timeOf(steady, 35);
+    expect(after).to.be.closeTo(usual[1]!.usualReturn + usual[2]!.usualOut, 17);
+    expect(guessedSeries(steady, usual, [115]), 'nothing lands after the film').to.have.length(1);
+  });
+
+  it('of a series never overlap, wherever its hits are', () => {
+    const contacts = fc.uniqueArray(fc.nat(119), { minLength: 1, maxLength: 5 }).map((all) => all.sort((a, b) => a - b));
+    fc.assert(
+      fc.property(contacts, fc.integer({ min: 0, max: 4 }), (known, more) => {
+        const usual = Array.from({ length: known.length + more }, () => techniqueIn(shippedCatalogue, 'rear-hook'));
+        const all = guessedSeries(steady, usual, known);
+        expect(all.length).to.be.within(known.length, usual.length);
+        for (const [place, { launchFrame, contactFrame, homeFrame }] of all.entries()) {
+          expect(launchFrame).to.be.within(all[place - 1]?.contactFrame ?? 0, contactFrame);
+          expect(homeFrame).to.be.within(contactFrame, all[place + 1]?.contactFrame ?? 119);
+        }
+      }),
+    );
   });
 
   it('keep their order however one of them is moved', () => {

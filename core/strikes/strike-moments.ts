@@ -32,6 +32,7 @@ export function guessedMoments(
   };
 }
 
+/** A moment that a coach can set. */
 export type Moment = 'launch' | 'contact' | 'home';
 
 /** Moves one moment; the others give way so that the order holds. */
@@ -60,4 +61,34 @@ export function phaseFrames(timeline: FrameTimeline, moments: StrikeMoments): Re
     frameAt(timeline, timeOf(timeline, moments.homeFrame) + exitAfter),
   ];
   return Object.fromEntries(phases.map((phase, place) => [phase, frames[place]!])) as Record<Phase, FrameIndex>;
+}
+
+/**
+ * A first guess at every strike of a series, from the contacts that are known. Where contacts are missing at the end, the strikes
+ * follow each other in their usual times, and those that would land after the film are left out. No strike is launched before the
+ * one before it has landed, and none is home after the next one lands.
+ * @param usual how long each of its strikes usually takes, in their order
+ * @param contacts frames in which the first of them land, in order; at least one
+ */
+export function guessedSeries(
+  timeline: FrameTimeline,
+  usual: readonly UsualTimes[],
+  contacts: readonly FrameIndex[],
+): StrikeMoments[] {
+  const landed: FrameIndex[] = [];
+  const end = timeline.at(-1)!;
+  for (const [place, times] of usual.entries()) {
+    const before = landed.at(-1);
+    const usually = before === undefined ? 0 : timeOf(timeline, before) + usual[place - 1]!.usualReturn + times.usualOut;
+    if (contacts[place] === undefined && usually > end) break;
+    landed.push(contacts[place] ?? frameAt(timeline, usually));
+  }
+  return landed.map((contact, place) => {
+    const { launchFrame, contactFrame, homeFrame } = guessedMoments(timeline, usual[place]!, contact);
+    return {
+      launchFrame: Math.max(launchFrame, landed[place - 1] ?? 0),
+      contactFrame,
+      homeFrame: Math.min(homeFrame, landed[place + 1] ?? homeFrame),
+    };
+  });
 }

@@ -6,10 +6,13 @@ export interface Band {
   clean: Span;
   watch: Span;
 }
+/** Where a value lies: in what is clean, in what one watches, or beyond both. */
 export type BandVerdict = 'clean' | 'watch' | 'fault';
 
+/** Whether a value lies in a span, its ends included. */
 export const within = ([from, to]: Span, value: number): boolean => value >= (from ?? -Infinity) && value <= (to ?? Infinity);
 
+/** Where a value lies in a band. */
 export const verdictIn = ({ clean, watch }: Band, value: number): BandVerdict =>
   within(clean, value) ? 'clean' : within(watch, value) ? 'watch' : 'fault';
 

@@ -25,7 +25,11 @@ export const shippedVersion = 1;
 
 /** The catalogue with a club's edits. The edits have been checked. */
 export const catalogueOf = (edits: ClubEdits): Catalogue => ({
-  techniques: byId<Technique>(techniques, edits.techniques),
+  // A club's techniques that were kept before there were series are single strikes.
+  techniques: byId<Technique>(
+    techniques,
+    edits.techniques.map((own) => ({ ...own, parts: (own as Partial<Technique>).parts ?? [] })),
+  ),
   // Checklists that were kept before anybody asked whom a checkpoint is about are about the trainee.
   checkpoints: byId<Checkpoint>(
     checkpoints,

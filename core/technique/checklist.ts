@@ -25,6 +25,7 @@ export interface Judging {
   withHolder?: boolean;
 }
 
+/** A row of a technique’s checklist, as it is asked in one session from one view. */
 export interface ChecklistRow {
   /** With the words of school, match-up and club. */
   checkpoint: Checkpoint;

@@ -29,4 +29,5 @@ export type ShippedCheckpointId = (typeof table)[number]['id'];
 /** Any checkpoint, shipped or a club's own. */
 export type CheckpointId = string;
 
+/** Every checkpoint that ships. */
 export const checkpoints: readonly (Checkpoint & { id: ShippedCheckpointId })[] = table;

@@ -19,6 +19,7 @@ export interface ClubEdits {
   checklists: Readonly<Record<TechniqueId, readonly EditedRow[]>>;
 }
 
+/** A club that has changed nothing. */
 export const noClubEdits: ClubEdits = { checkpoints: [], techniques: [], checklists: {} };
 
 /** Ids of a club's own things begin so, and never meet one that ships. */

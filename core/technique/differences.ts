@@ -5,6 +5,7 @@ import type { ClubEdits, EditedRow } from './club-edits.ts';
 import { termOf, type School } from './schools/school.ts';
 import { walkStops } from './family.ts';
 
+/** One thing in which two checklists differ, told for a reader. */
 export interface ChecklistDifference {
   technique: string;
   /** Empty when the technique as a whole is meant. */
@@ -14,6 +15,7 @@ export interface ChecklistDifference {
 
 const spanInWords = ([from, to]: Band['clean']): string =>
   from === null ? `up to ${to}` : to === null ? `from ${from}` : `${from} to ${to}`;
+/** A band as a reader sees it, in the unit of its measure. */
 export const bandInWords = ({ clean, watch }: Band): string => `clean ${spanInWords(clean)}, watch ${spanInWords(watch)}`;
 
 const sameBand = (one: Band | undefined, other: Band | undefined): boolean => JSON.stringify(one) === JSON.stringify(other);

@@ -3,6 +3,7 @@ import { shippedCatalogue } from './catalogue.ts';
 import { ownPrefix, type ClubEdits, type EditedRow } from './club-edits.ts';
 import { fixedFor } from './schools/fixed-faults.ts';
 
+/** Something in a club’s edits that cannot be used. */
 export interface EditProblem {
   /** Where in the document, e.g. `checklists.jab[3].band`. */
   place: string;
@@ -25,6 +26,11 @@ export function editProblems(edits: ClubEdits): EditProblem[] {
     if (one.checkpoints.length === 0) tell(`techniques[${place}].checkpoints`, 'A technique needs at least one checkpoint.');
     for (const id of one.checkpoints)
       if (!checkpoints.has(id)) tell(`techniques[${place}].checkpoints`, `There is no checkpoint “${id}”.`);
+    for (const id of one.parts) {
+      const part = techniques.get(id);
+      if (!part) tell(`techniques[${place}].parts`, `There is no technique “${id}”.`);
+      else if (part.parts.length > 0) tell(`techniques[${place}].parts`, `“${id}” is a series itself.`);
+    }
   });
   for (const [technique, rows] of Object.entries(edits.checklists)) {
     if (!techniques.has(technique)) tell(`checklists.${technique}`, `There is no technique “${technique}”.`);

@@ -5,6 +5,7 @@ export const families = [...strikeFamilies, 'rhythm', 'holding'] as const;
 export type StrikeFamily = (typeof strikeFamilies)[number];
 export type Family = (typeof families)[number];
 
+/** In words. */
 export const familyNames: Record<Family, string> = {
   stance: 'Stance',
   pivot: 'Pivot',
@@ -19,6 +20,7 @@ export const familyNames: Record<Family, string> = {
 export const severities = ['injury', 'exposure', 'base', 'power', 'polish'] as const;
 export type Severity = (typeof severities)[number];
 
+/** In words. */
 export const severityNames: Record<Severity, string> = {
   injury: 'Can hurt',
   exposure: 'Gets hit',

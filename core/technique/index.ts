@@ -13,6 +13,7 @@ export * from './edit-problems.ts';
 export * from './catalogue.ts';
 export * from './checklist.ts';
 export * from './differences.ts';
+export * from './series.ts';
 export * from './walk.ts';
 export * from './reference.ts';
 export * from './find.ts';

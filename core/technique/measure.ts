@@ -1,7 +1,9 @@
 import type { Band, Span } from './band.ts';
 
+/** What a measure is told in. Ratios of lengths are in lengths of the torso or of the body, as each measure says. */
 export type MeasureUnit = 'ratio' | 'degrees' | 'milliseconds';
 
+/** Something that can be measured at a strike, with the band that holds where nobody says otherwise. */
 export interface Measure {
   name: string;
   unit: MeasureUnit;
@@ -233,6 +235,9 @@ const table = {
 } as const satisfies Record<string, Measure>;
 
 export type MeasureId = keyof typeof table;
+/** Every measure by its id. */
 export const measures: Readonly<Record<MeasureId, Measure>> = table;
+/** The ids of all measures. */
 export const measureIds = Object.keys(table) as MeasureId[];
+/** Whether a checkpoint is measured by this, and not by eye or ear. */
 export const isMeasureId = (id: string): id is MeasureId => Object.hasOwn(table, id);

@@ -1,3 +1,4 @@
+import { shippedCatalogue } from './catalogue.ts';
 import type { Checkpoint } from './checkpoint.ts';
 import type { Phase } from '../strikes/index.ts';
 import type { View } from './view.ts';
@@ -18,30 +19,21 @@ export const stillFor = ({ id, views, phase }: Checkpoint): { view: View; moment
 export const schoolStill = (checkpointId: string, switchId: string, choiceId: string): string =>
   `${checkpointId}.${switchId}.${choiceId}`;
 
-const jabCross = ['cross', 'jab'] as const;
-/** What is taught as one and consists of others: their pictures of faults show its faults as well. */
-const partsShown: Readonly<Record<string, readonly string[]>> = {
-  'jab-cross-static': jabCross,
-  'jab-cross-step': jabCross,
-  'jab-cross-diagonal': jabCross,
-  'jab-cross-slip': jabCross,
-  'jab-cross-closed-side': jabCross,
-  'jab-cross-open-side': jabCross,
-  'jab-cross-back': jabCross,
-  'jab-cross-drive': jabCross,
+/** What shows faults of a technique besides its own pictures and, for a series, those of its strikes. */
+const shownBesides: Readonly<Record<string, readonly string[]>> = {
   'punch-step': ['jab', 'jab-cross-step'],
-  'in-and-out': [...jabCross, 'step-and-recover'],
-  'double-lead-hook': ['lead-hook', 'lead-body-hook'],
-  'alternating-round': ['rear-round', 'switch-round'],
-  'uppercut-bag-set': ['rear-uppercut', 'lead-uppercut', 'lead-hook', 'rear-hook'],
-  'rope-trap': ['lead-hook', 'jab'],
-  'swing-shuffle': ['lead-hook', 'rear-hook'],
-  'pad-called': [...jabCross, 'lead-hook', 'holding'],
-  'pad-free': [...jabCross, 'slip', 'holding'],
+  'in-and-out': ['step-and-recover'],
+  'pad-called': ['jab', 'cross', 'lead-hook', 'holding'],
+  'pad-free': ['jab', 'cross', 'slip', 'holding'],
 };
 
 /** Folder of the pictures of how somebody stands and holds the hands, whatever is thrown from it. */
 export const anyTechnique = 'any';
 
 /** Where to look for a picture of a technique, in order: its own, those of its parts, and those that hold for everything. */
-export const picturesOf = (technique: string): readonly string[] => [technique, ...(partsShown[technique] ?? []), anyTechnique];
+export const picturesOf = (technique: string): readonly string[] => [
+  technique,
+  ...new Set(shippedCatalogue.techniques.get(technique)?.parts),
+  ...(shownBesides[technique] ?? []),
+  anyTechnique,
+];

@@ -10,6 +10,7 @@ export const handOf = (side: Side, stance: Stance): 'left' | 'right' | undefined
 
 /** How two who face each other stand to each other: opposite leads make it open, the same lead closed. */
 export type MatchUp = 'open' | 'closed';
+/** How two people stand to each other: with the same foot in front, or not. */
 export const matchUpOf = (trainee: Stance, holder: Stance): MatchUp => (trainee === holder ? 'closed' : 'open');
 
 /** Where the lead foot goes, by match-up. */

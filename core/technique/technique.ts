@@ -36,6 +36,8 @@ export interface Technique {
   side: Side;
   range: Range;
   alsoSaid: readonly string[];
+  /** Of a series, the strikes in their order, each judged at its own moments; empty for one strike. */
+  parts: readonly TechniqueId[];
   checkpoints: readonly CheckpointId[];
   /** Where it differs from what its measures ask in general, by checkpoint. */
   bands: Readonly<Record<CheckpointId, Band>>;
@@ -50,8 +52,9 @@ export interface Technique {
 }
 
 /** A technique with its lists written out, each checkpoint once. */
-const written = ({ lists, beyond, bands = {}, without = {}, ...row }: TechniqueRow): Technique => ({
+const written = ({ lists, beyond, parts = [], bands = {}, without = {}, ...row }: TechniqueRow): Technique => ({
   ...row,
+  parts,
   checkpoints: [...new Set([...lists.flatMap((name) => checkpointLists[name]), ...beyond])],
   bands,
   without,
@@ -60,6 +63,7 @@ const written = ({ lists, beyond, bands = {}, without = {}, ...row }: TechniqueR
 /** What is said of whoever holds the pads belongs to none of the strikes it was seen on: it is told under this technique. */
 export const holdingTechnique: TechniqueId = 'holding' satisfies ShippedTechniqueId;
 
+/** Every technique that ships. */
 export const techniques: readonly (Technique & { id: ShippedTechniqueId })[] = (table as readonly TechniqueRow[]).map(
   (row) => written(row) as Technique & { id: ShippedTechniqueId },
 );

@@ -2,6 +2,7 @@
 export const views = ['front', 'rear', 'lead-side', 'rear-side', 'quarter'] as const;
 export type View = (typeof views)[number];
 
+/** In words. */
 export const viewNames: Record<View, string> = {
   front: 'Front',
   rear: 'Rear',
@@ -10,6 +11,7 @@ export const viewNames: Record<View, string> = {
   quarter: 'Quarter',
 };
 
+/** The two views across the line of attack. */
 export const sides: readonly View[] = ['lead-side', 'rear-side'];
 /** Along the line between trainee and target. */
 export const across: readonly View[] = ['front', 'rear'];

@@ -1,3 +1,4 @@
+import { shippedCatalogue } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { eq, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -122,7 +123,11 @@ describe('database', function () {
     ['what shows a correction', () => evidenceFor(db, correctionId), /observation_of_strike|one_observation_counts/],
     ['a film’s rounds', () => hitsAndRoundsOf(db, scene.filmId), /round_begins_once|rounds_do_not_overlap/],
     ['ties of a film', () => alignmentsOf(db, scene.filmId), /alignment_of_other/],
-    ['newest strikes of a technique', () => measuredStrikes(db, 'rear-knee', 'snap-ratio'), /strike_of_technique/],
+    [
+      'newest strikes of a technique',
+      () => measuredStrikes(db, shippedCatalogue, 'rear-knee', 'snap-ratio'),
+      /strike_of_technique/,
+    ],
   ];
   for (const [what, ask, index] of lists) {
     it(`finds ${what} by an index, and reads no large table whole`, async () => {

@@ -3,8 +3,11 @@ import { frameAt, timelineOf } from '@wax-fist/core/film';
 import type { Verdict } from '@wax-fist/core/review';
 import {
   checklistFor,
+  isSeries,
+  rowsOfPart,
   shippedCatalogue,
   shippedVersion,
+  techniqueIn,
   type CheckpointId,
   type School,
   type View,
@@ -19,6 +22,8 @@ export interface FilmTruth {
     launch: number;
     contact: number;
     home: number;
+    /** Of a series, its strikes in their order. */
+    parts?: { launch: number; contact: number; home: number }[];
     faults: FaultShown[];
     /** What whoever holds the pads does wrong; not told where nobody does. */
     held?: FaultShown[];
@@ -44,9 +49,12 @@ const watchBelow = 0.62;
 /** The marks that a careful coach would have set on a film whose truth is known. */
 export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy, saidAt: Date): Mark[] {
   const timeline = timelineOf(truth.frameTimes);
-  return truth.strikes.flatMap((strike, place) => {
+  const strikes = truth.strikes
+    .filter(({ technique }) => shippedCatalogue.techniques.has(technique))
+    .flatMap((strike) => strike.parts?.map((moments, part) => ({ ...strike, ...moments, part })) ?? { ...strike, part: 0 });
+  return strikes.flatMap((strike, place) => {
     const { technique } = strike;
-    if (!shippedCatalogue.techniques.has(technique)) return [];
+    const part = isSeries(techniqueIn(shippedCatalogue, technique)) ? strike.part : null;
     const strikeId = uuid();
     const shownFaults = [...strike.faults, ...(strike.held ?? [])];
     const said = { strikeId, saidAt: new Date(saidAt.getTime() + place * 9000).toISOString() };
@@ -56,13 +64,15 @@ export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy,
         id: uuid(),
         ...said,
         technique,
+        part,
         launchFrame: frameAt(timeline, strike.launch),
         contactFrame: frameAt(timeline, strike.contact),
         homeFrame: frameAt(timeline, strike.home),
         removed: false,
       },
     ];
-    for (const { checkpoint, shown } of checklistFor(shippedCatalogue, technique, judging)) {
+    const checklist = rowsOfPart(checklistFor(shippedCatalogue, technique, judging), shippedCatalogue, { technique, part });
+    for (const { checkpoint, shown } of checklist) {
       if (!shown || !rows.includes(checkpoint.id)) continue;
       const fault = shownFaults.find((one) => one.checkpoint === checkpoint.id);
       const verdict: Verdict = !fault ? 'clean' : fault.strength < watchBelow ? 'watch' : 'fault';

@@ -11,6 +11,7 @@ export const thrown = (strikeId: string, change: Partial<StrikeMark> = {}): Stri
   strikeId,
   saidAt: atSecond(0),
   technique: 'jab',
+  part: null,
   launchFrame: 50,
   contactFrame: 60,
   homeFrame: 75,

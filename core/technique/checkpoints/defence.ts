@@ -1,5 +1,6 @@
 import { across, frontOrSide, sides, slow, type Checkpoint } from './row.ts';
 
+/** Slips, rolls, blocks and what follows them. */
 export const defenceCheckpoints = [
   {
     id: 'df.slip',

@@ -1,5 +1,6 @@
 import { across, everywhere, slow, type Checkpoint } from './row.ts';
 
+/** How one leaves after the last strike. */
 export const exitCheckpoints = [
   {
     id: 'ex.move',

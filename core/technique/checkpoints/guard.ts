@@ -1,5 +1,6 @@
 import { across, frontOrSide, notRear, quick, sideOrQuarter, sides, slow, type Checkpoint } from './row.ts';
 
+/** Where the hands are while they do not strike. */
 export const guardCheckpoints = [
   {
     id: 'gd.return-line',

@@ -1,5 +1,6 @@
 import { across, everywhere, frontOrSide, quick, sideOrQuarter, sides, slow, type Checkpoint } from './row.ts';
 
+/** What feet and hips do. */
 export const pivotCheckpoints = [
   {
     id: 'pv.first-foot',

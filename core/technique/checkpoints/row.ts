@@ -40,9 +40,14 @@ export const slow = 0;
 /** What is over in a few hundredths of a second. */
 export const quick = 50;
 
+/** Judged from every view. */
 export const everywhere: readonly View[] = views;
+/** Judged from where depth is seen. */
 export const sideOrQuarter: readonly View[] = [...sides, 'quarter'];
+/** Judged from where width is seen. */
 export const frontOrQuarter: readonly View[] = ['front', 'quarter'];
+/** Judged from the front or the lead side. */
 export const frontOrSide: readonly View[] = ['front', 'lead-side'];
+/** Judged from everywhere but behind. */
 export const notRear: readonly View[] = ['front', ...sides, 'quarter'];
 export { across, sides };

@@ -1,5 +1,6 @@
 import { across, everywhere, frontOrQuarter, notRear, sideOrQuarter, sides, slow, type Checkpoint } from './row.ts';
 
+/** How one stands before anything is thrown. */
 export const stanceCheckpoints = [
   {
     id: 'st.lead',

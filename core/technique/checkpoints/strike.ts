@@ -11,6 +11,7 @@ import {
   type Checkpoint,
 } from './row.ts';
 
+/** The way of the fist, out and home. */
 export const strikeCheckpoints = [
   {
     id: 'sm.rotation',

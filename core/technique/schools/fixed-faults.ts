@@ -13,6 +13,7 @@ export interface FixedFault {
 
 const fullRounds = ['rear-round', 'lead-round', 'switch-round', 'step-off-round', 'alternating-round'] as const;
 
+/** Faults in every school, because somebody gets hurt. */
 export const fixedFaults: readonly FixedFault[] = [
   { checkpoint: 'sm.extension', within: [null, 178], says: 'An elbow locked at full speed' },
   { checkpoint: 'sm.wrist', within: [null, 18], says: 'A wrist bent on contact' },
@@ -36,6 +37,7 @@ export const fixedFaults: readonly FixedFault[] = [
   { checkpoint: 'ph.head-clear', says: 'A holder’s head behind the pad' },
 ];
 
+/** The fixed fault of a checkpoint in a technique; undefined where schools may differ. */
 export const fixedFor = (technique: string, checkpoint: string): FixedFault | undefined =>
   fixedFaults.find(
     (fault) =>

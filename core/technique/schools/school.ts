@@ -58,6 +58,7 @@ export const readySchools = [
   },
 ] as const satisfies readonly (School & { id: string })[];
 
+/** What most coaches teach; it changes nothing. */
 export const usualSchool: School = readySchools[0];
 
 /** The choice that a school has made; the first of a switch that it does not know. */

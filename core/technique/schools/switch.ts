@@ -19,6 +19,7 @@ export interface ChoiceEffects {
   terms?: Readonly<Partial<Record<ShippedTechniqueId, string>>>;
 }
 
+/** One answer that a school can give where coaches differ, with what it changes. */
 export interface Choice {
   id: string;
   name: string;
@@ -462,4 +463,5 @@ const table = [
 ] as const satisfies readonly Switch[];
 
 export type SwitchId = (typeof table)[number]['id'];
+/** Everything in which coaches differ. */
 export const switches: readonly (Switch & { id: SwitchId })[] = table;

@@ -12,8 +12,12 @@ const speedBag = {
   usualOut: 120,
   usualReturn: 160,
 } as const;
+/** Hand by hand, the rear one first; then hooks from the hand that is free. */
+const fiveUppercuts = ['rear-uppercut', 'lead-uppercut', 'rear-uppercut', 'lead-uppercut', 'rear-uppercut'] as const;
+const fiveHooks = ['lead-hook', 'rear-hook', 'lead-hook', 'rear-hook', 'lead-hook'] as const;
 const work = { kind: 'bag', side: 'both', zones: ['ribs', 'chin'], usualOut: 200, usualReturn: 280 } as const;
 
+/** Work on bags and pads that is judged as a whole or in its parts. */
 export const bagsAndPads = [
   {
     ...speedBag,
@@ -47,6 +51,7 @@ export const bagsAndPads = [
     name: 'Uppercut bag set',
     range: 'close',
     alsoSaid: ['five and five'],
+    parts: [...fiveUppercuts, ...fiveHooks],
     lists: ['base', 'hand', 'uppercut'],
     beyond: ['sm.hook-angle', 'pv.rear-turn', 'rh.recipe', 'rh.sides'],
     bands: {
@@ -65,6 +70,7 @@ export const bagsAndPads = [
     name: 'Rope trap',
     range: 'middle',
     alsoSaid: ['back it up and hook'],
+    parts: ['jab', 'jab', 'lead-hook', 'lead-hook', 'lead-hook'],
     lists: ['base', 'hand', 'hook'],
     beyond: ['pv.no-cross', 'ex.angle', 'rh.recipe'],
     bands: { 'sm.hook-angle': bandOf.hookElbow, 'sm.range': bandOf.hookReach, 'sm.rotation': bandOf.bodyTurn },
@@ -77,6 +83,7 @@ export const bagsAndPads = [
     name: 'Swing shuffle',
     range: 'middle',
     alsoSaid: ['shuffle with the bag'],
+    parts: ['lead-hook', 'rear-hook'],
     lists: ['base', 'hand', 'hook'],
     beyond: ['pv.no-cross', 'st.length', 'rh.move', 'rh.sides'],
     bands: { 'sm.hook-angle': bandOf.hookElbow, 'sm.range': bandOf.hookReach, 'sm.rotation': bandOf.bodyTurn },

@@ -16,6 +16,7 @@ const none = { ...noFeet, ...noStrike };
 /** Each has a follow-up window where the drill asks for an answer. */
 export const followUpWithin = 700;
 
+/** What is done against a strike. */
 export const defences = [
   {
     ...defence,

@@ -11,6 +11,7 @@ const steps = {
   without: { strike: 'Nothing is struck.' },
 } as const;
 
+/** Steps, alone and with a strike. */
 export const footwork = [
   {
     ...steps,
@@ -63,6 +64,7 @@ export const footwork = [
     id: 'in-and-out',
     name: 'In and out',
     alsoSaid: ['phases', 'in, strike, out'],
+    parts: ['jab', 'cross'],
     beyond: ['st.length', 'ex.move', 'ex.angle', 'ex.reset'],
     chain: ['pv.first-foot', 'ex.move'],
     risk: 'Out on the line it came in.',

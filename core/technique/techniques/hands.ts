@@ -2,6 +2,7 @@ import { bandOf, type TechniqueRow } from './row.ts';
 
 const noPivot = { pivot: 'No foot has to turn for it.' };
 
+/** Single strikes with the hand and the elbow. */
 export const hands = [
   {
     id: 'jab',
@@ -259,6 +260,7 @@ export const hands = [
   {
     id: 'double-lead-hook',
     name: 'Double lead hook',
+    parts: ['lead-body-hook', 'lead-hook'],
     kind: 'hand',
     side: 'lead',
     range: 'middle',

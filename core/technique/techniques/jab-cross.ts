@@ -5,6 +5,7 @@ const shared = {
   kind: 'jab-cross',
   side: 'both',
   range: 'long',
+  parts: ['jab', 'cross'],
   lists: both,
   zones: ['face', 'chin'],
   bands: { 'st.balance': bandOf.rearBalance, 'pv.rear-turn': bandOf.rearTurn, 'sm.rotation': bandOf.bodyTurn },

@@ -22,6 +22,7 @@ const straightKick = {
 } as const;
 const noPivot = { pivot: 'The standing foot hardly turns; the hip goes straight in.' };
 
+/** Kicks and knees. */
 export const kicks = [
   {
     ...round,
@@ -95,6 +96,7 @@ export const kicks = [
     ...round,
     id: 'alternating-round',
     name: 'Alternating round kicks',
+    parts: ['rear-round', 'switch-round'],
     side: 'both',
     alsoSaid: ['five each side', 'kicks left and right'],
     beyond: ['pv.switch'],

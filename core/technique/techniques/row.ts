@@ -3,6 +3,7 @@ import type { Band } from '../band.ts';
 import type { ShippedCheckpointId } from '../checkpoint.ts';
 import type { StrikeFamily } from '../family.ts';
 
+/** What sort of thing is thrown. */
 export const techniqueKinds = [
   'hand',
   'jab-cross',
@@ -17,6 +18,7 @@ export const techniqueKinds = [
 ] as const;
 export type TechniqueKind = (typeof techniqueKinds)[number];
 
+/** In words. */
 export const techniqueKindNames: Record<TechniqueKind, string> = {
   hand: 'Hands',
   'jab-cross': 'Ways to move the jab–cross',
@@ -30,9 +32,12 @@ export const techniqueKindNames: Record<TechniqueKind, string> = {
   holding: 'Holding pads',
 };
 
+/** Where a strike may land: nothing below the belt line, nothing behind the side seam. */
 export const targetZones = ['face', 'chin', 'temple', 'solar plexus', 'ribs', 'hip', 'thigh', 'lower leg'] as const;
 export type TargetZone = (typeof targetZones)[number];
+/** Which hand or foot, by the stance. */
 export type Side = 'lead' | 'rear' | 'both';
+/** From how far it is thrown. */
 export type Range = 'long' | 'middle' | 'close' | 'any';
 
 /** Checkpoints that go together, under a name. */
@@ -94,6 +99,8 @@ export interface TechniqueRow {
   range: Range;
   /** Other names that people use. */
   alsoSaid: readonly string[];
+  /** Of a series, the strikes in their order; each of them is walked by itself. */
+  parts?: readonly string[];
   lists: readonly CheckpointListName[];
   beyond: readonly ShippedCheckpointId[];
   /** Where it differs from what its measures ask in general. */

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, index, integer, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { boolean, check, index, integer, pgTable, smallint, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { verdicts } from '@wax-fist/core/review';
 import { subjects, views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
@@ -10,6 +10,8 @@ import { isListed, listed } from './listed.ts';
 const moments = {
   /** Of the catalogue, or a club’s own. */
   technique: text().notNull(),
+  /** Place in the series that the technique is, from 0; null for one strike. */
+  part: smallint(),
   launchFrame: integer().notNull(),
   contactFrame: integer().notNull(),
   homeFrame: integer().notNull(),
@@ -35,6 +37,7 @@ export const strike = pgTable(
       .on(table.technique, table.id)
       .where(sql`not ${table.removed}`),
     index('strike_said_by').on(table.saidBy),
+    check('part_from_first', sql`${table.part} >= 0`),
     check(
       'moments_in_order',
       sql`0 <= ${table.launchFrame} and ${table.launchFrame} <= ${table.contactFrame} and ${table.contactFrame} <= ${table.homeFrame}`,

@@ -1,6 +1,6 @@
 import { measuresOfMoments } from '@wax-fist/core/measure';
 import { unpackTimeline } from '@wax-fist/core/film';
-import { isMeasureId } from '@wax-fist/core/technique';
+import { isMeasureId, isOneStrike, type Catalogue } from '@wax-fist/core/technique';
 import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, strike } from '../../db/schema/index.ts';
@@ -11,6 +11,7 @@ const mostStrikes = 400;
 /** What a measure gave on the newest strikes of a technique; empty when it cannot be had from the moments of a strike. */
 export async function measuredStrikes(
   db: Database,
+  catalogue: Catalogue,
   technique: string,
   measure: string,
 ): Promise<{ value: number; doubt: number }[]> {
@@ -19,6 +20,7 @@ export async function measuredStrikes(
   const strikes = await db
     .select({
       filmId: strike.filmId,
+      part: strike.part,
       launchFrame: strike.launchFrame,
       contactFrame: strike.contactFrame,
       homeFrame: strike.homeFrame,
@@ -33,7 +35,8 @@ export async function measuredStrikes(
     .from(film)
     .where(and(inArray(film.id, [...new Set(strikes.map(({ filmId }) => filmId))]), isNotNull(film.timeline)));
   const timelines = new Map(films.map(({ id, timeline }) => [id, unpackTimeline(timeline!)]));
-  return strikes.flatMap(({ filmId, ...moments }) => {
+  return strikes.flatMap(({ filmId, part, ...moments }) => {
+    if (!isOneStrike(catalogue, { technique, part })) return [];
     const timeline = timelines.get(filmId);
     const measured = timeline && read(timeline, moments);
     return measured?.value === undefined ? [] : [measured];

@@ -8,7 +8,7 @@ import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { measuredStrikes } from './measured-strikes.ts';
-import { newestVersion } from './versions.ts';
+import { newestCatalogue, newestVersion } from './versions.ts';
 
 const versionsOnPage = 50;
 const versionColumns = {
@@ -61,5 +61,7 @@ export function checklistRoutes(router: Router, { db }: Services): void {
       throw new Refusal(409, 'Somebody else has changed the checklists meanwhile. Look at theirs, then save yours again.');
     return told((await versions().where(eq(checklistVersion.version, version)))[0]!);
   });
-  serve(router, checklistEndpoints.measuredStrikes, ({ params }) => measuredStrikes(db, params.technique, params.measure));
+  serve(router, checklistEndpoints.measuredStrikes, async ({ params }) =>
+    measuredStrikes(db, await newestCatalogue(db), params.technique, params.measure),
+  );
 }

@@ -32,6 +32,7 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
         strikeId: strike.id,
         saidAt: strike.saidAt,
         technique: strike.technique,
+        part: strike.part,
         launchFrame: strike.launchFrame,
         contactFrame: strike.contactFrame,
         homeFrame: strike.homeFrame,

@@ -35,6 +35,14 @@ describe('review log', () => {
     expect(review.observations[0]).to.include({ verdict: 'fault', note: 'low as the belt', saidBy: 'A coach' });
   });
 
+  it('keeps the place of a strike in its series', async () => {
+    const strikeId = uuid();
+    await put([thrown(strikeId, { technique: 'jab-cross-step', part: 1 })]);
+    expect((await shown()).strikes[0]).to.include({ technique: 'jab-cross-step', part: 1 });
+    await put([thrown(strikeId, { saidAt: atSecond(3) })]);
+    expect((await shown()).strikes[0]).to.include({ technique: 'jab', part: null });
+  });
+
   it('takes the same marks again without doubling them', async () => {
     const strikeId = uuid();
     const marks = [thrown(strikeId), observed(strikeId, 'clean')];
@@ -138,6 +146,8 @@ describe('review log', () => {
     ['a strike beyond the end of the film', () => [thrown(strikeId, { homeFrame: 600 })], 422],
     ['a frame before the first', () => [thrown(strikeId, { launchFrame: -1 })], 422],
     ['a technique nobody knows', () => [{ ...thrown(strikeId), technique: 'headbutt' }], 422],
+    ['a place in what is no series', () => [thrown(strikeId, { part: 0 })], 422],
+    ['a place that a series does not have', () => [thrown(strikeId, { technique: 'jab-cross-step', part: 2 })], 422],
     ['a verdict on a strike that is not here', () => [observed(uuid(), 'clean')], 404],
     [
       'a checkpoint that is not in the catalogue',

@@ -59,11 +59,13 @@ async function lockedStrike({ transaction, film: of }: Desk, strikeId: string): 
 
 async function writeStrike(desk: Desk, mark: StrikeMark, saidAt: Date): Promise<void> {
   const { transaction, film: of, saidBy } = desk;
-  const { id: revisionId, strikeId, technique, launchFrame, contactFrame, homeFrame, removed } = mark;
+  const { id: revisionId, strikeId, technique, part, launchFrame, contactFrame, homeFrame, removed } = mark;
   if (of.frames === null || homeFrame >= of.frames) throw new Refusal(422, 'This strike lies outside of the film.');
   const catalogue = await catalogueAt(desk.db, desk.checklistVersion, transaction);
-  if (!catalogue?.techniques.has(technique)) throw new Refusal(422, 'This technique is not in the catalogue of this session.');
-  const told = { technique, launchFrame, contactFrame, homeFrame, removed, saidAt, saidBy };
+  const known = catalogue?.techniques.get(technique);
+  if (!known) throw new Refusal(422, 'This technique is not in the catalogue of this session.');
+  if (part !== null && part >= known.parts.length) throw new Refusal(422, 'This technique has no such part.');
+  const told = { technique, part, launchFrame, contactFrame, homeFrame, removed, saidAt, saidBy };
   await transaction
     .insert(strike)
     .values({ id: strikeId, filmId: of.id, revisionId, ...told })

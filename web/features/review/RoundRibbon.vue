@@ -2,6 +2,7 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { frameAt, timeOf } from '@wax-fist/core/film';
 import { numberOf } from '@wax-fist/core/calls';
+import { thrownAs } from '@wax-fist/core/technique';
 import { gravest, verdictNames } from '@wax-fist/core/review';
 import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
@@ -44,8 +45,9 @@ const initials = (name: string): string =>
     .slice(0, 2);
 const marks = computed(() => review.strikes.map(told));
 function told(strike: StrikeMark): RibbonMark {
-  const name = data.catalogue.techniques.get(strike.technique)?.name ?? strike.technique;
-  const number = numberOf(data.book, strike.technique);
+  const technique = thrownAs(data.catalogue, strike);
+  const name = data.catalogue.techniques.get(technique)?.name ?? technique;
+  const number = numberOf(data.book, technique);
   const verdict = gravest(review.verdictsOf(strike.strikeId));
   return {
     id: strike.strikeId,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { numberOf } from '@wax-fist/core/calls';
-import { termOf, viewNames } from '@wax-fist/core/technique';
+import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { BenchKey } from './bench-keys.ts';
@@ -44,9 +44,13 @@ watch(writing, async (now) => {
   await nextTick();
   field.value?.focus();
 });
-const name = computed(() => {
-  const id = strike.value?.technique;
-  return id && (termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id);
+const nameOf = (id: string): string => termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id;
+/** What lands here: of a series the strike at its place. */
+const lands = computed(() => strike.value && thrownAs(data.catalogue, strike.value));
+const inSeries = computed(() => {
+  const { technique, part } = strike.value ?? {};
+  const parts = technique && data.catalogue.techniques.get(technique)?.parts.length;
+  return parts && typeof part === 'number' ? `${nameOf(technique)}, ${part + 1} of ${parts}` : undefined;
 });
 function found(technique: string): void {
   bench.tag(technique);
@@ -64,8 +68,9 @@ function keep(): void {
     <template v-if="strike">
       <header>
         <h2>
-          <span class="number call">{{ numberOf(data.book, strike.technique) }}</span> {{ name }}
+          <span class="number call">{{ numberOf(data.book, lands!) }}</span> {{ nameOf(lands!) }}
         </h2>
+        <span v-if="inSeries" class="quiet">{{ inSeries }}</span>
         <span class="quiet number">{{ judged }} of {{ rows.length }}</span>
         <VSpacer />
         <button type="button" class="length" @click="full = !full">

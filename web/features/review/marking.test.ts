@@ -10,6 +10,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { effectScope, nextTick, type EffectScope } from 'vue';
 import type { Player } from '../../player/use-player.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useOutbox } from './outbox-store.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
@@ -136,6 +137,30 @@ describe('marking', () => {
     expect(review.strikes).to.have.length(1);
     await until(() => outbox.state === 'saved');
     expect(server.log.filter(({ kind }) => kind === 'strike')).to.have.length(4);
+  });
+
+  it('a series is tagged as its strikes, on the hits from here on, in one step', () => {
+    useHitsAndRounds().sound = [2000, 2600, 3100, 6000].map((time) => ({ time, prominence: 1 }));
+    bench.tag('jab-cross-step');
+    expect(review.strikes.map(({ technique, part, contactFrame }) => [technique, part, contactFrame])).to.deep.equal([
+      ['jab-cross-step', 0, 120],
+      ['jab-cross-step', 1, 156],
+    ]);
+    expect(bench.place.value).to.equal(1);
+    bench.toBody();
+    expect(review.strikes[0]!.technique, 'a place in a series is no single strike').to.equal('jab-cross-step');
+    bench.neighbour(1);
+    expect(bench.rows.value.map(({ checkpoint }) => checkpoint.id))
+      .to.include('pv.recover')
+      .and.not.include('st.heels');
+    review.undo();
+    expect(review.strikes).to.deep.equal([]);
+    review.redo();
+    bench.tag('rear-hook');
+    expect(review.strikes.map(({ technique, part }) => [technique, part])).to.deep.equal([
+      ['jab-cross-step', 0],
+      ['rear-hook', null],
+    ]);
   });
 
   it('is walked from strike to strike, and what is removed leaves its neighbour in hand', () => {

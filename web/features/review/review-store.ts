@@ -22,6 +22,9 @@ export interface Word {
   anyway?: boolean;
 }
 
+export type NewStrike = StrikeMoments & { technique: TechniqueId; part?: number | null };
+export type ChangedStrike = { strikeId: string } & Partial<NewStrike & { removed: boolean }>;
+
 /** How one kind of mark is kept. */
 interface Keeper<One extends Mark> {
   standing: (mark: One) => One | undefined;
@@ -109,16 +112,23 @@ export const useReview = defineStore('review', () => {
     return marks;
   };
 
-  function addStrike(technique: TechniqueId, moments: StrikeMoments): string {
-    const strikeId = uuid();
-    say([{ kind: 'strike', ...stamp(), strikeId, technique, ...moments, removed: false }]);
-    return strikeId;
+  /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids */
+  function tellStrikes(told: readonly (NewStrike | ChangedStrike)[]): string[] {
+    const marks = told.map((one): StrikeMark => {
+      const strikeId = 'strikeId' in one ? one.strikeId : uuid();
+      const held = strikesById.get(strikeId);
+      const { technique, part, launchFrame, contactFrame, homeFrame, removed } = {
+        ...{ part: null, removed: false },
+        ...held,
+        ...one,
+      } as StrikeMark;
+      return { kind: 'strike', ...stamp(), strikeId, technique, part, launchFrame, contactFrame, homeFrame, removed };
+    });
+    say(marks);
+    return marks.map(({ strikeId }) => strikeId);
   }
-  function changeStrike(strikeId: string, change: Partial<StrikeMoments & { technique: TechniqueId; removed: boolean }>): void {
-    const held = strikesById.get(strikeId);
-    if (!held) return;
-    const { technique, launchFrame, contactFrame, homeFrame, removed } = { ...held, ...change };
-    say([{ kind: 'strike', ...stamp(), strikeId, technique, launchFrame, contactFrame, homeFrame, removed }]);
+  function changeStrike(strikeId: string, change: Omit<ChangedStrike, 'strikeId'>): void {
+    if (strikesById.has(strikeId)) tellStrikes([{ strikeId, ...change }]);
   }
   function judge(strikeId: string, words: readonly Word[]): void {
     say(
@@ -161,7 +171,7 @@ export const useReview = defineStore('review', () => {
     strikes,
     open,
     refresh,
-    addStrike,
+    tellStrikes,
     changeStrike,
     judge,
     wordOf,

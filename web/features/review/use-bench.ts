@@ -1,8 +1,8 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { guessedMoments, withMoment, type Moment } from '@wax-fist/core/strikes';
+import { guessedMoments, guessedSeries, withMoment, type Moment } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
-import type { TechniqueId, View } from '@wax-fist/core/technique';
+import { isSeries, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
 import { hitsAtPlayhead } from '../rounds/hits-at-playhead.ts';
@@ -108,9 +108,24 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     const technique = id && techniques.get(id);
     const at = player()?.at.value;
     if (!technique || at === undefined) return;
-    const near = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
-    if (near) review.changeStrike(near.strikeId, { technique: technique.id });
-    selected.value = near?.strikeId ?? review.addStrike(technique.id, guessedMoments(timeline, technique, at));
+    const [first] = isSeries(technique)
+      ? tagSeries(technique, at)
+      : review.tellStrikes([{ ...guessedMoments(timeline, technique, at), ...near(at), technique: technique.id, part: null }]);
+    selected.value = first;
+  }
+  /** The strike that is there already, with the moments that it has. */
+  function near(at: number) {
+    const there = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
+    if (!there) return undefined;
+    const { strikeId, launchFrame, contactFrame, homeFrame } = there;
+    return { strikeId, launchFrame, contactFrame, homeFrame };
+  }
+  /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
+  function tagSeries(series: Technique, at: number): string[] {
+    const usual = series.parts.map((part) => techniques.get(part) ?? series);
+    const contacts = [at, ...hits.following(at + sameStrike).slice(0, usual.length - 1)];
+    const moments = guessedSeries(timeline, usual, contacts);
+    return review.tellStrikes(moments.map((one, part) => ({ ...one, ...near(one.contactFrame), technique: series.id, part })));
   }
 
   return {
@@ -129,7 +144,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     tag,
     toBody() {
       const { value } = strike;
-      if (!value) return;
+      if (!value || typeof value.part === 'number') return;
       const head = Object.keys(toTheBody).find((id) => toTheBody[id] === value.technique);
       const other = toTheBody[value.technique] ?? head;
       if (other) review.changeStrike(value.strikeId, { technique: other });

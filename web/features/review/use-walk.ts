@@ -1,6 +1,15 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { measuresOfMoments, proposalFor, type Measured, type Proposal } from '@wax-fist/core/measure';
-import { checklistFor, isMeasureId, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
+import {
+  checklistFor,
+  isMeasureId,
+  isOneStrike,
+  rowsOfPart,
+  walkOf,
+  type CheckpointId,
+  type ChecklistRow,
+  type View,
+} from '@wax-fist/core/technique';
 import type { Verdict } from '@wax-fist/core/review';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
 import { useReview, type Word } from './review-store.ts';
@@ -39,22 +48,23 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefi
   const full = ref(false);
   const anyway = shallowRef<ReadonlySet<CheckpointId>>(new Set());
   const technique = computed(() => strike.value?.technique);
+  const part = computed(() => strike.value?.part ?? null);
   const worksOn = computed(() =>
     data.corrections.filter((one) => one.technique === technique.value).map(({ checkpointId }) => checkpointId),
   );
 
-  const checklist = computed(() =>
-    technique.value && catalogue.techniques.has(technique.value)
-      ? checklistFor(catalogue, technique.value, {
-          school: session.judgedBy,
-          view: film.view,
-          other: otherView(),
-          frameRate,
-          matchUp,
-          withHolder: matchUp !== undefined,
-        })
-      : [],
-  );
+  const checklist = computed(() => {
+    if (!technique.value || !catalogue.techniques.has(technique.value)) return [];
+    const whole = checklistFor(catalogue, technique.value, {
+      school: session.judgedBy,
+      view: film.view,
+      other: otherView(),
+      frameRate,
+      matchUp,
+      withHolder: matchUp !== undefined,
+    });
+    return rowsOfPart(whole, catalogue, { technique: technique.value, part: part.value });
+  });
   const wordOf = (id: CheckpointId) => (strike.value ? review.wordOf(strike.value.strikeId, id) : undefined);
   const verdictOf = (id: CheckpointId): Verdict | null | undefined => wordOf(id)?.verdict;
   /** As one text, so that a verdict that changes nothing about it has no row drawn again. */
@@ -72,7 +82,7 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefi
   const measured = computed(() => {
     const { value } = strike;
     return (id: string): Measured | undefined => {
-      const read = value && isMeasureId(id) ? measuresOfMoments[id] : undefined;
+      const read = value && isOneStrike(catalogue, value) && isMeasureId(id) ? measuresOfMoments[id] : undefined;
       return read?.(playable.timeline, value!);
     };
   });

@@ -13,7 +13,7 @@ import {
 } from '@wax-fist/core/calls';
 import { heardCombinations } from '@wax-fist/core/rounds';
 import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
-import type { Catalogue, Stance } from '@wax-fist/core/technique';
+import { thrownAs, type Catalogue, type Stance } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { percent } from '../../app/format.ts';
@@ -60,7 +60,7 @@ const take = (event: Event): void => {
 /** What was tagged in this round, combination by combination. */
 const seen = computed(() => {
   const tagged = strikes
-    .map((strike) => ({ technique: strike.technique, time: timeOf(timeline, strike.contactFrame) }))
+    .map((strike) => ({ technique: thrownAs(catalogue, strike), time: timeOf(timeline, strike.contactFrame) }))
     .filter(({ time }) => time >= round.from && time < round.to);
   return heardCombinations(tagged, hitsAndRounds.edits.gap).map((group) => group.map(({ technique }) => technique));
 });

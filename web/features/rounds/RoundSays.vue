@@ -3,7 +3,7 @@ import type { Round } from '@wax-fist/contract/rounds';
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { roundFigures, speedBagBeat, thirds, type MeanDifference } from '@wax-fist/core/rounds';
 import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
-import { handOf, type Stance } from '@wax-fist/core/technique';
+import { handOf, thrownAs, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { clock, counted } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -32,7 +32,7 @@ const hands = computed(() => {
     const time = timeOf(timeline, contactFrame);
     return time >= round.from && time < round.to;
   });
-  const thrown = tagged.map(({ technique }) => handOf(catalogue.technique(technique).side, stance));
+  const thrown = tagged.map((strike) => handOf(catalogue.technique(thrownAs(catalogue.newest, strike)).side, stance));
   const count = (side: 'left' | 'right'): number => thrown.filter((one) => one === side).length;
   return { tagged: tagged.length, left: count('left'), right: count('right') };
 });

@@ -1,4 +1,5 @@
 import { frameAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import { heardCombinations } from '@wax-fist/core/rounds';
 import type { FrameIndex, Ms } from '@wax-fist/core/units';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 
@@ -17,6 +18,13 @@ export function hitsAtPlayhead(timeline: FrameTimeline, at: () => FrameIndex) {
     neighbour: (steps: 1 | -1): FrameIndex | undefined => {
       const frames = hitsAndRounds.hits.map(({ time }) => frameAt(timeline, time));
       return steps === 1 ? frames.find((frame) => frame > at()) : frames.findLast((frame) => frame < at());
+    },
+    /** The frames of the hits that follow each other from there on, as close as in a combination. */
+    following: (from: FrameIndex): FrameIndex[] => {
+      const start = timeOf(timeline, from);
+      const later = hitsAndRounds.hits.filter(({ time }) => time > start);
+      const [first] = heardCombinations([{ time: start }, ...later], hitsAndRounds.edits.gap);
+      return first!.slice(1).map(({ time }) => frameAt(timeline, time));
     },
     toggle: () => hitsAndRounds.toggleHit(now(), sameHit),
     move: () => hitsAndRounds.moveHit(now(), hitReach),
