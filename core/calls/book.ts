@@ -32,7 +32,7 @@ export const readyBooks = [
 
 /** One to six, the usual straight and bent hands. */
 export const sixCall: CallBook = readyBooks[0];
-/** One to eight, with the body shots on numbers of their own. */
+/** One to eight, with the overhands and a hook to the body on numbers of their own. */
 export const eightCall: CallBook = readyBooks[1];
 
 /** The version for the body of what usually goes to the head. */
