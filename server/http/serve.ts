@@ -50,7 +50,7 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
         query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
         body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
         // Health is asked before there are sessions, so that it answers without a database.
-        account: (request.session as Partial<Request['session']>).account!,
+        account: (request.session as Request['session'] | undefined)?.account as SignedIn,
         request,
         response,
       }),

@@ -1,5 +1,6 @@
+import { useDocumentVisibility } from '@vueuse/core';
 import { messageOf } from '@wax-fist/core/message-of';
-import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue';
+import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue';
 
 export interface ServerAnswer<T> {
   value: ShallowRef<T | undefined>;
@@ -29,11 +30,8 @@ export function useAnswer<T>(question: () => Promise<T>): ServerAnswer<T> {
       if (turn === latest) loading.value = false;
     }
   };
-  const whenSeen = (): void => {
-    if (document.visibilityState === 'visible') void again();
-  };
-  document.addEventListener('visibilitychange', whenSeen);
-  onScopeDispose(() => document.removeEventListener('visibilitychange', whenSeen));
+  const seen = useDocumentVisibility();
+  watch(seen, (now) => now === 'visible' && void again());
   void again();
   return { value, failure, loading, again };
 }

@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, shallowRef, type ComputedRef } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, shallowRef, type ComputedRef } from 'vue';
 import { isListOfText, remember, remembered } from '../remembered.ts';
 import { drawnKey, keyName } from './key-name.ts';
 
@@ -55,8 +56,7 @@ export function useKeys<Id extends string>(
     event.preventDefault();
     act(id);
   };
-  window.addEventListener('keydown', onKey, { capture: true });
-  onScopeDispose(() => window.removeEventListener('keydown', onKey, { capture: true }));
+  useEventListener(window, 'keydown', onKey, { capture: true });
 
   const keep = (next: Changed): void => {
     changed.value = next;

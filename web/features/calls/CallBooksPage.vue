@@ -62,6 +62,11 @@ const remove = (bookId: string) =>
     pickedId.value = undefined;
     await catalogue.again();
   });
+function pick(bookId: string | undefined): void {
+  if (!bookId) return;
+  pickedId.value = bookId;
+  draft.value = undefined;
+}
 const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id, name }) => ({ value: id, title: name })));
 </script>
 
@@ -75,21 +80,17 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
     <div class="page-columns books-first">
       <section aria-label="Books">
-        <div class="books" role="tablist">
-          <button
-            v-for="book in catalogue.books"
-            :key="book.id"
-            type="button"
-            role="tab"
-            :aria-selected="!draft && book.id === picked?.id"
-            @click="
-              pickedId = book.id;
-              draft = undefined;
-            "
-          >
-            {{ book.name }}<small v-if="book.id === used" class="quiet"> in use</small>
-          </button>
-        </div>
+        <VTabs
+          :model-value="draft ? undefined : picked?.id"
+          color="primary"
+          density="compact"
+          show-arrows
+          @update:model-value="pick($event as string)"
+        >
+          <VTab v-for="book in catalogue.books" :key="book.id" :value="book.id" class="text-none">
+            {{ book.name }}<small v-if="book.id === used" class="quiet ml-1">in use</small>
+          </VTab>
+        </VTabs>
         <VTextField v-if="draft" v-model="draft.name" label="Name" density="compact" maxlength="120" class="mt-3" />
         <ol class="calls">
           <li v-for="(row, place) in rows" :key="place">
@@ -141,19 +142,6 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
   .books-first {
     grid-template-columns: 380px minmax(0, 1fr);
   }
-}
-.books {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-}
-.books button {
-  padding: 6px 12px;
-  border-bottom: 3px solid transparent;
-}
-.books button[aria-selected='true'] {
-  border-bottom-color: rgb(var(--v-theme-primary));
-  font-weight: 700;
 }
 .calls {
   list-style: none;

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { askBeforeLeaving } from '../../app/ask-before-leaving.ts';
 import { mdiArrowLeft, mdiRecord, mdiStop } from '@mdi/js';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
@@ -40,20 +42,12 @@ const left = computed(() => {
 const phaseWords = { ready: 'Get ready', work: 'Work', rest: 'Rest', over: 'Over' };
 const problem = computed(() => filming.failure.value ?? blind.value);
 
-const onKey = (event: KeyboardEvent): void => {
+useEventListener(window, 'keydown', (event) => {
   if (event.key !== 'Escape' || !running.value) return;
   event.preventDefault();
   void filming.stop();
-};
-const onLeave = (event: BeforeUnloadEvent): void => {
-  if (running.value) event.preventDefault();
-};
-window.addEventListener('keydown', onKey);
-window.addEventListener('beforeunload', onLeave);
-onScopeDispose(() => {
-  window.removeEventListener('keydown', onKey);
-  window.removeEventListener('beforeunload', onLeave);
 });
+askBeforeLeaving(() => running.value !== undefined);
 // Whoever goes to another page keeps what was filmed until now.
 onBeforeRouteLeave(() => filming.stop());
 </script>

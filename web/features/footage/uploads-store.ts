@@ -1,3 +1,4 @@
+import { askBeforeLeaving } from '../../app/ask-before-leaving.ts';
 import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import type { View } from '@wax-fist/core/technique';
@@ -180,9 +181,7 @@ export const useUploads = defineStore('uploads', () => {
     void lookForHalfSent();
   }
 
-  window.addEventListener('beforeunload', (event) => {
-    if (busy.value) event.preventDefault();
-  });
+  askBeforeLeaving(() => busy.value);
   void lookForHalfSent();
 
   return { sendings, halfSent, send, start: ({ id }: Sending) => start(id), pause, stop };

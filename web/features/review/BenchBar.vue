@@ -1,22 +1,19 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import { termOf, viewNames } from '@wax-fist/core/technique';
 import { rungName } from '@wax-fist/core/correction';
-import type { Keys } from '../../app/keys/use-keys.ts';
+import type { OneUndo } from '../../app/one-undo.ts';
 import { shortDay } from '../../app/format.ts';
-import type { BenchKey } from './bench-keys.ts';
-import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import OutboxSign from './OutboxSign.vue';
 import { useReview } from './review-store.ts';
-import type { BenchData } from './use-bench-data.ts';
-import type { Bench } from './use-bench.ts';
 import type { OtherView } from './use-other-view.ts';
 
-const { data, bench, keys, other } = defineProps<{ data: BenchData; bench: Bench; keys: Keys<BenchKey>; other: OtherView }>();
+const { other, undoing } = defineProps<{ other: OtherView; undoing: OneUndo }>();
+const { data, bench, keys } = useBenchContext();
 defineEmits<{ keys: []; undo: []; redo: []; done: [] }>();
 const nameOf = (id: string): string => termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id;
 const review = useReview();
-const hitsAndRounds = useHitsAndRounds();
 </script>
 
 <template>
@@ -54,7 +51,7 @@ const hitsAndRounds = useHitsAndRounds();
       :icon="mdiUndo"
       variant="text"
       size="small"
-      :disabled="!review.canUndo && !hitsAndRounds.canUndo"
+      :disabled="!undoing.canUndo.value"
       aria-label="Undo"
       :title="`Undo (${keys.drawn('undo')})`"
       @click="$emit('undo')"
@@ -63,7 +60,7 @@ const hitsAndRounds = useHitsAndRounds();
       :icon="mdiRedo"
       variant="text"
       size="small"
-      :disabled="!review.canRedo && !hitsAndRounds.canRedo"
+      :disabled="!undoing.canRedo.value"
       aria-label="Redo"
       :title="`Redo (${keys.drawn('redo')})`"
       @click="$emit('redo')"

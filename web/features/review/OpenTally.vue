@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { faultRate } from '@wax-fist/core/correction';
 import { oneViewEach } from '@wax-fist/core/review';
 import { computed } from 'vue';
@@ -6,12 +7,11 @@ import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
 import { faultsOfSeen } from '../../app/format.ts';
 import { useReview } from './review-store.ts';
-import type { BenchData } from './use-bench-data.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 /** What the trainee works on, counted on this film while it is marked. */
-const { data } = defineProps<{ data: BenchData }>();
+const { data } = useBenchContext();
 const review = useReview();
 
 const earlier = oneViewEach(data.tallies).filter(

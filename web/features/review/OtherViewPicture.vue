@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { viewNames } from '@wax-fist/core/technique';
 import { ref, watch } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
-import type { BenchKey } from './bench-keys.ts';
 import type { OtherView } from './use-other-view.ts';
 
 /** The other camera's film at the instant at which this one stands. */
-const { other, at } = defineProps<{ other: OtherView; at: number; keys: Keys<BenchKey> }>();
+const { other, at } = defineProps<{ other: OtherView; at: number }>();
+const { keys } = useBenchContext();
 const picture = ref<InstanceType<typeof FilmPicture>>();
 
 watch(

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiTrayArrowUp } from '@mdi/js';
 import { computed } from 'vue';
+import { counted } from '../../app/format.ts';
 import { useOutbox } from './outbox-store.ts';
 
 const outbox = useOutbox();
 const signs = {
   saved: { icon: mdiCheck, words: () => 'All marks saved' },
   sending: { icon: mdiTrayArrowUp, words: () => `Saving ${outbox.waiting}` },
-  away: { icon: mdiCloudOffOutline, words: () => `${outbox.waiting} marks wait here for the server` },
-  refused: { icon: mdiAlert, words: () => `${outbox.refused?.ids.length} marks not taken` },
+  away: {
+    icon: mdiCloudOffOutline,
+    words: () => counted(outbox.waiting, 'mark waits here for the server', 'marks wait here for the server'),
+  },
+  refused: { icon: mdiAlert, words: () => `${counted(outbox.refused?.ids.length ?? 0, 'mark')} not taken` },
 };
 const sign = computed(() => signs[outbox.state]);
 </script>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import type { StrikeMark } from '@wax-fist/contract/review';
 import { phaseFrames, type Moment } from '@wax-fist/core/strikes';
 import { phaseNames, phases, type Phase } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
 import type { BenchKey } from './bench-keys.ts';
 
-const { player, strike, keys } = defineProps<{ player: Player; strike: StrikeMark | undefined; keys: Keys<BenchKey> }>();
-const emit = defineEmits<{ nudge: [moment: Moment, frame: number] }>();
+const { player } = defineProps<{ player: Player }>();
+const { bench, keys } = useBenchContext();
+const { strike } = bench;
 const { at } = player;
 const { timeline } = player.film;
 
@@ -20,17 +20,17 @@ const settable: Partial<Record<Phase, { moment: Moment; key: BenchKey }>> = {
   home: { moment: 'home', key: 'see-home' },
 };
 const stills = computed(() => {
-  const frames = strike && phaseFrames(timeline, strike);
+  const frames = strike.value && phaseFrames(timeline, strike.value);
   return phases.map((phase) => ({ phase, frame: frames?.[phase], ...settable[phase] }));
 });
 /** Milliseconds from contact. */
 const fromContact = (frame: number): string => {
-  const apart = Math.round(timeline[frame]! - timeline[strike!.contactFrame]!);
+  const apart = Math.round(timeline[frame]! - timeline[strike.value!.contactFrame]!);
   return apart === 0 ? '0 ms' : `${apart > 0 ? '+' : '−'}${Math.abs(apart)} ms`;
 };
 
 function nudge(moment: Moment, frame: number): void {
-  emit('nudge', moment, frame);
+  bench.set(moment, frame);
   player.go(frame);
 }
 </script>

@@ -1,15 +1,18 @@
 <script setup lang="ts">
+import { useWindowFocus } from '@vueuse/core';
 import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints } from '@wax-fist/contract/footage';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
+import { oneUndo } from '../../app/one-undo.ts';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchKeysFor, tagNumbers, type BenchKey, type TagKey } from './bench-keys.ts';
+import { provideBench } from './bench-context.ts';
 import BenchBar from './BenchBar.vue';
 import OpenTally from './OpenTally.vue';
 import OtherViewPicture from './OtherViewPicture.vue';
@@ -55,17 +58,11 @@ async function finish(): Promise<void> {
   }
 }
 
+const undoing = oneUndo([review, hitsAndRounds]);
 /** Undo and redo, and the strike they were about comes into view. */
 function stepBack(steps: 'undo' | 'redo'): void {
-  const [marked, changed] =
-    steps === 'undo' ? [review.backAt(), hitsAndRounds.backAt()] : [review.forthAt(), hitsAndRounds.forthAt()];
-  // Undo takes the later of the two back, redo the earlier of the two forth.
-  const hitsFirst = changed !== undefined && (marked === undefined || (steps === 'undo' ? changed > marked : changed < marked));
-  if (hitsFirst) return hitsAndRounds[steps]();
-  const entries = review[steps]();
-  const about = entries?.[0]?.strikeId;
-  if (about && review.strikes.some((strike) => strike.strikeId === about) && about !== bench.strike.value?.strikeId)
-    bench.select(about);
+  const about = review.strikes.find(({ strikeId }) => strikeId === (undoing[steps]() === review ? review.lastSaid : undefined));
+  if (about && about.strikeId !== bench.strike.value?.strikeId) bench.select(about.strikeId);
 }
 
 const tagging = Object.fromEntries(
@@ -128,9 +125,11 @@ const keys = useKeys(
   () => keysShown.value,
 );
 
-const refresh = (): void => {
-  if (document.visibilityState === 'visible') void review.refresh().catch(() => undefined);
-};
+provideBench({ data, bench, keys });
+
+/** What others have said meanwhile comes in when the coach is back at this page. */
+const looking = useWindowFocus();
+watch(looking, (now) => now && void review.refresh().catch(() => undefined));
 onMounted(() => {
   player.value = picture.value?.player;
   const first =
@@ -138,12 +137,6 @@ onMounted(() => {
     review.strikes.find((strike) => review.verdictsOf(strike.strikeId).length === 0) ??
     review.strikes[0];
   if (first) bench.select(first.strikeId);
-  document.addEventListener('visibilitychange', refresh);
-  window.addEventListener('focus', refresh);
-});
-onBeforeUnmount(() => {
-  document.removeEventListener('visibilitychange', refresh);
-  window.removeEventListener('focus', refresh);
 });
 watch(
   () => bench.strike.value?.strikeId,
@@ -159,10 +152,8 @@ const shape = computed(() => ({
 <template>
   <div class="bench" :style="shape">
     <BenchBar
-      :data="data"
-      :bench="bench"
-      :keys="keys"
       :other="other"
+      :undoing="undoing"
       @keys="keysShown = true"
       @undo="stepBack('undo')"
       @redo="stepBack('redo')"
@@ -180,33 +171,18 @@ const shape = computed(() => ({
             class="picture"
           />
         </div>
-        <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" :keys="keys" />
+        <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" />
       </div>
       <template v-if="player">
-        <TransportBar :player="player" :film="data.film" :keys="keys" :looping="player.looping.value" @loop="loop" />
-        <PhaseStrip :player="player" :strike="bench.strike.value" :keys="keys" @nudge="bench.set" />
-        <RibbonTools v-model="bench.filter.value" :keys="keys" :film-id="data.film.id" />
-        <RoundRibbon
-          :data="data"
-          :passing="bench.passing"
-          :at="player.at.value"
-          :selected="bench.strike.value?.strikeId"
-          @select="bench.select"
-          @go="player.go($event)"
-        />
+        <TransportBar :player="player" :looping="player.looping.value" @loop="loop" />
+        <PhaseStrip :player="player" />
+        <RibbonTools v-model="bench.filter.value" />
+        <RoundRibbon :at="player.at.value" @go="player.go($event)" />
       </template>
     </section>
     <aside class="side">
-      <TheWalk
-        v-model:writing="writing"
-        v-model:finding="finding"
-        v-model:reference="reference"
-        :bench="bench"
-        :data="data"
-        :keys="keys"
-        :at="player?.at.value ?? 0"
-      />
-      <OpenTally :data="data" />
+      <TheWalk v-model:writing="writing" v-model:finding="finding" v-model:reference="reference" :at="player?.at.value ?? 0" />
+      <OpenTally />
     </aside>
     <KeyPanel v-model="keysShown" :keys="keys" />
   </div>

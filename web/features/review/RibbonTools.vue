@@ -1,19 +1,18 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { thirds } from '@wax-fist/core/rounds';
 import { verdictNames, verdicts } from '@wax-fist/core/review';
 import { computed } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/format.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import SensitivitySlider from '../rounds/SensitivitySlider.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
-import type { BenchKey } from './bench-keys.ts';
 import { useReview } from './review-store.ts';
 import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
 
 /** What is on the ribbon: how many hits are believed, and which strikes are in question. */
 const filter = defineModel<StrikeFilter>({ required: true });
-defineProps<{ keys: Keys<BenchKey>; filmId: string }>();
+const { data, keys } = useBenchContext();
 const hitsAndRounds = useHitsAndRounds();
 const review = useReview();
 const catalogue = useCatalogue();
@@ -25,7 +24,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
 
 <template>
   <div class="tools" role="group" aria-label="Hits and filter">
-    <RouterLink :to="{ name: 'hits-and-rounds', params: { filmId } }" class="count" title="To hits and rounds">{{
+    <RouterLink :to="{ name: 'hits-and-rounds', params: { filmId: data.film.id } }" class="count" title="To hits and rounds">{{
       counted(hitsAndRounds.hits.length, 'hit')
     }}</RouterLink>
     <SensitivitySlider class="few" :title="`Fewer or more hits (${keys.drawn('fewer-hits')} ${keys.drawn('more-hits')})`" />

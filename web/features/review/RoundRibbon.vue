@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { frameAt, timeOf } from '@wax-fist/core/film';
 import { numberOf } from '@wax-fist/core/calls';
@@ -8,18 +9,13 @@ import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
-import type { BenchData } from './use-bench-data.ts';
 import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
 
 /** Rounds one under the other on one scale, so that the third can be held against the first; the one in hand is tall. */
-const { data, at, passing } = defineProps<{
-  data: BenchData;
-  at: number;
-  selected: string | undefined;
-  passing: (strike: StrikeMark) => boolean;
-}>();
+const { at } = defineProps<{ /** Frame on show. */ at: number }>();
+const { data, bench } = useBenchContext();
 const { timeline } = data.playable;
-const emit = defineEmits<{ select: [strikeId: string]; go: [frame: number] }>();
+const emit = defineEmits<{ go: [frame: number] }>();
 const review = useReview();
 const hitsAndRounds = useHitsAndRounds();
 
@@ -55,7 +51,7 @@ function told(strike: StrikeMark): RibbonMark {
     call: number ?? initials(name),
     verdict,
     name: `${number ? `${number} ` : ''}${name}, ${verdict ? verdictNames[verdict].toLowerCase() : 'open'}`,
-    dim: !passing(strike),
+    dim: !bench.passing(strike),
   };
 }
 /** Apart from the marks, so that a mark does not have every hit drawn again. */
@@ -86,9 +82,9 @@ const lines = computed(() =>
       :gap="hitsAndRounds.edits.gap"
       :marks="mine"
       :at="now"
-      :selected="selected"
+      :selected="bench.strike.value?.strikeId"
       :low="round.id !== inHand"
-      @select="emit('select', $event)"
+      @select="bench.select"
       @go="emit('go', frameAt(timeline, $event))"
     />
     <span v-if="marks.length === 0 && hitsAndRounds.hits.length === 0" class="hint"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { numberOf } from '@wax-fist/core/calls';
 import { findInCatalogue } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import type { BenchData } from './use-bench-data.ts';
 
 /** Names what lands at the playhead by any of its names: type, choose, done. */
-const { data } = defineProps<{ data: BenchData }>();
+const { data } = useBenchContext();
 const emit = defineEmits<{ found: [technique: string]; close: [] }>();
 const most = 7;
 const typed = ref('');

@@ -1,26 +1,20 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { numberOf } from '@wax-fist/core/calls';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
-import type { BenchKey } from './bench-keys.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
+import { counted } from '../../app/format.ts';
 import { useReview } from './review-store.ts';
 import ReferencePair from '../stills/ReferencePair.vue';
 import TagFinder from './TagFinder.vue';
-import type { BenchData } from './use-bench-data.ts';
-import type { Bench } from './use-bench.ts';
 import WalkRow from './WalkRow.vue';
 
 const writing = defineModel<boolean>('writing', { required: true });
 const finding = defineModel<boolean>('finding', { required: true });
 const reference = defineModel<boolean | undefined>('reference', { required: true });
-const { bench, data, keys, at } = defineProps<{
-  bench: Bench;
-  data: BenchData;
-  keys: Keys<BenchKey>;
-  /** Frame on show. */ at: number;
-}>();
+defineProps<{ /** Frame on show. */ at: number }>();
+const { bench, data, keys } = useBenchContext();
 const { strike, rows, row, full, hidden, stars } = bench;
 const review = useReview();
 const hitsAndRounds = useHitsAndRounds();
@@ -64,7 +58,7 @@ function keep(): void {
 
 <template>
   <section class="walk" aria-label="The walk">
-    <TagFinder v-if="finding" :data="data" @found="found" @close="finding = false" />
+    <TagFinder v-if="finding" @found="found" @close="finding = false" />
     <template v-if="strike">
       <header>
         <h2>
@@ -89,7 +83,6 @@ function keep(): void {
             :open="id === row"
             :starred="stars.includes(id)"
             :dense="full"
-            :keys="keys"
             @pick="row = id"
             @judge="bench.judge"
             @note="writing = true"
@@ -136,8 +129,8 @@ function keep(): void {
     <div v-else class="none">
       <h2>{{ hitsAndRounds.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
       <p v-if="hitsAndRounds.hits.length > 0">
-        {{ hitsAndRounds.hits.length }} hits were found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to the next one,
-        <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
+        {{ counted(hitsAndRounds.hits.length, 'hit was', 'hits were') }} found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to
+        the next one, <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
       </p>
       <p v-else>
         Play with <kbd>{{ keys.drawn('play') }}</kbd>, stop where the glove touches, step with

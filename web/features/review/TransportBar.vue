@@ -1,14 +1,15 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { mdiMotionPlayOutline, mdiPause, mdiPlay, mdiRepeat, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
 import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { computed } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
 import { clock } from '../../app/format.ts';
 import { speedNames, speeds } from '../../player/playback.ts';
 import type { Player } from '../../player/use-player.ts';
-import type { BenchKey } from './bench-keys.ts';
 
-const { player, film, keys, looping } = defineProps<{ player: Player; film: Film; keys: Keys<BenchKey>; looping: boolean }>();
+const { player, looping } = defineProps<{ player: Player; looping: boolean }>();
+const { data, keys } = useBenchContext();
+const { film } = data;
 defineEmits<{ loop: [] }>();
 const { at, playing, speed } = player;
 const { timeline } = player.film;

@@ -1,12 +1,11 @@
 <script setup lang="ts">
+import { useBenchContext } from './bench-context.ts';
 import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
 import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
 import { computed, ref, watch } from 'vue';
-import type { Keys } from '../../app/keys/use-keys.ts';
 import BandMark from '../checklists/BandMark.vue';
 import FamilySign from '../checklists/FamilySign.vue';
-import type { BenchKey } from './bench-keys.ts';
 import type { WalkLine } from './use-walk.ts';
 import VerdictSign from './VerdictSign.vue';
 
@@ -25,8 +24,8 @@ const {
   from?: string;
   starred: boolean;
   dense: boolean;
-  keys: Keys<BenchKey>;
 }>();
+const { keys } = useBenchContext();
 defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: [] }>();
 
 const checkpoint = computed(() => line.checkpoint);

@@ -15,69 +15,19 @@ import { useOutbox } from './outbox-store.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import { useBench, type Bench } from './use-bench.ts';
-
-/** A server as far as the outbox can tell: it keeps a log, and can be away or refuse what it is sent. */
-function standIn() {
-  const state = { log: [] as Mark[], away: false, refuses: '', requests: 0 };
-  const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
-  globalThis.fetch = (async (_url: string, { method, body }: RequestInit) => {
-    if (state.away) throw new TypeError('fetch failed');
-    state.requests++;
-    if (method === 'GET') {
-      const strikes = [
-        ...latestBy(
-          state.log.filter((mark): mark is StrikeMark => mark.kind === 'strike'),
-          ({ strikeId }) => strikeId,
-        ).values(),
-      ];
-      const observations = [
-        ...latestBy(
-          state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation'),
-          ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`,
-        ).values(),
-      ];
-      return answer({ strikes, observations });
-    }
-    if (state.refuses) return answer({ message: state.refuses }, 422);
-    const { marks } = JSON.parse(body as string) as { marks: Mark[] };
-    for (const mark of marks) if (!state.log.some(({ id }) => id === mark.id)) state.log.push(mark);
-    return answer({ kept: marks.map(({ id }) => id) });
-  }) as unknown as typeof fetch;
-  return state;
-}
-
-const until = async (holds: () => boolean): Promise<void> => {
-  for (let turn = 0; !holds(); turn++) {
-    if (turn > 400) throw new Error('It never came to hold.');
-    await new Promise((resolve) => setTimeout(resolve, 5));
-  }
-};
+import { deskData, until } from '../../test/desk-data.ts';
+import { reviewServer } from '../../test/review-server.ts';
 
 describe('marking', () => {
   const { fetch, window, localStorage } = globalThis;
-  let server: ReturnType<typeof standIn>;
+  let server: ReturnType<typeof reviewServer>;
   let review: ReturnType<typeof useReview>;
   let outbox: ReturnType<typeof useOutbox>;
   let scope: EffectScope | undefined;
   let bench: Bench;
   let at: number;
   let expected: readonly number[];
-  let films = 0;
 
-  const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
-  const data = (view: View, change: Partial<BenchData> = {}): BenchData =>
-    ({
-      film: { id: `film-${++films}`, view },
-      session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
-      playable: { timeline },
-      corrections: [],
-      tallies: [],
-      catalogue: shippedCatalogue,
-      book: sixCall,
-      frameRate: 60,
-      matchUp: undefined,
-      ...change,
-    }) as unknown as BenchData;
   const player = {
     at: {
       get value() {
@@ -89,7 +39,7 @@ describe('marking', () => {
   } as unknown as Player;
 
   async function sit(view: View = 'lead-side', change: Partial<BenchData> = {}): Promise<void> {
-    const desk = data(view, change);
+    const desk = deskData(view, change);
     await review.open(desk.film, desk.session.checklistVersion);
     scope?.stop();
     scope = effectScope();
@@ -105,7 +55,7 @@ describe('marking', () => {
   beforeEach(async () => {
     Object.assign(globalThis, { window: new EventTarget(), localStorage: { getItem: () => null, setItem: () => undefined } });
     setActivePinia(createPinia());
-    server = standIn();
+    server = reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
     outbox = useOutbox();
     review = useReview();

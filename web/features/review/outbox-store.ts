@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core';
 import { mostMarks, reviewEndpoints, type Mark } from '@wax-fist/contract/review';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -111,7 +112,7 @@ export const useOutbox = defineStore('outbox', () => {
   const marksOf = async (filmId: string): Promise<Mark[]> =>
     (await kept()).filter((mark) => mark.filmId === filmId).map(({ mark }) => mark);
 
-  window.addEventListener('online', () => void flush());
+  useEventListener(window, 'online', () => void flush());
   watch(() => account.me?.id, flush, { immediate: true });
 
   return { waiting, state, refused, put, flush, dropRefused, marksOf };

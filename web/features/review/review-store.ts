@@ -107,9 +107,12 @@ export const useReview = defineStore('review', () => {
     const keeper = keeperOf(mark);
     return keeper.standing(mark) ?? keeper.takenBack(mark);
   }
-  const again = (marks: Mark[] | undefined): Mark[] | undefined => {
-    if (marks) put(marks.map((mark) => ({ ...mark, ...stamp() })));
-    return marks;
+  /** The strike of what was last undone or done again. */
+  const lastSaid = ref<string>();
+  const again = (marks: Mark[] | undefined): void => {
+    if (!marks) return;
+    put(marks.map((mark) => ({ ...mark, ...stamp() })));
+    lastSaid.value = marks[0]?.strikeId;
   };
 
   /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids */
@@ -177,6 +180,7 @@ export const useReview = defineStore('review', () => {
     wordOf,
     verdictsOf,
     tallyFor,
+    lastSaid,
     undo: () => again(undo.back()),
     redo: () => again(undo.forth()),
     backAt: undo.backAt,

@@ -1,3 +1,4 @@
+import { askBeforeLeaving } from '../../app/ask-before-leaving.ts';
 import { footageEndpoints, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { roundEndpoints, type HitsAndRounds, type Round, type SavedHitEdits } from '@wax-fist/contract/rounds';
 import { heardCombinations, usualGap } from '@wax-fist/core/rounds';
@@ -165,9 +166,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     clearTimeout(soon);
     soon = setTimeout(() => void send(), stillFor);
   }
-  window.addEventListener('beforeunload', (event) => {
-    if (unsent.value) event.preventDefault();
-  });
+  askBeforeLeaving(() => unsent.value);
 
   const near = (time: Ms, reach: Ms) => hitNear(hits.value, time, reach);
   const editsWith = (kept: { added: readonly Ms[]; removed: readonly Ms[] }): void =>

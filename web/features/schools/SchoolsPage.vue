@@ -90,30 +90,42 @@ const remove = () =>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
     <div v-if="shown" class="page-columns">
       <section aria-label="Switches">
-        <fieldset v-for="{ id, name, question, choices } in switches" :key="id" :disabled="!draft" class="switch">
-          <legend>
-            <b>{{ name }}</b> <span class="quiet">{{ question }}</span>
-          </legend>
-          <label v-for="choice in choices" :key="choice.id" :class="{ taken: chosen(asSchool(shown), id).id === choice.id }">
-            <input
-              type="radio"
-              :name="id"
-              :value="choice.id"
-              :checked="chosen(asSchool(shown), id).id === choice.id"
-              @change="draft && (draft.choices[id] = choice.id)"
-            />
+        <VRadioGroup
+          v-for="{ id, name, question, choices } in switches"
+          :key="id"
+          :model-value="chosen(asSchool(shown), id).id"
+          :disabled="!draft"
+          class="switch"
+          density="compact"
+          hide-details
+          @update:model-value="draft && $event && (draft.choices[id] = $event)"
+        >
+          <template #label>
             <span
-              ><b>{{ choice.name }}.</b> {{ choice.reason }}</span
+              ><b>{{ name }}</b> {{ question }}</span
             >
-          </label>
-        </fieldset>
-        <fieldset :disabled="!draft" class="switch">
-          <legend><b>Numbers</b> <span class="quiet">Which book is counted by?</span></legend>
-          <label v-for="{ id, name } in catalogue.books" :key="id" :class="{ taken: shown.bookId === id }">
-            <input type="radio" name="book" :checked="shown.bookId === id" @change="draft && (draft.bookId = id)" />
-            <b>{{ name }}</b>
-          </label>
-        </fieldset>
+          </template>
+          <VRadio v-for="choice in choices" :key="choice.id" :value="choice.id" color="primary">
+            <template #label>
+              <span
+                ><b>{{ choice.name }}.</b> {{ choice.reason }}</span
+              >
+            </template>
+          </VRadio>
+        </VRadioGroup>
+        <VRadioGroup
+          :model-value="shown.bookId"
+          :disabled="!draft"
+          class="switch"
+          density="compact"
+          hide-details
+          @update:model-value="draft && $event && (draft.bookId = $event)"
+        >
+          <template #label>
+            <span><b>Numbers</b> Which book is counted by?</span>
+          </template>
+          <VRadio v-for="{ id, name } in catalogue.books" :key="id" :value="id" :label="name" color="primary" />
+        </VRadioGroup>
       </section>
       <aside>
         <div class="acts">
@@ -163,27 +175,15 @@ const remove = () =>
   flex: 0 1 300px;
 }
 .switch {
-  border: 0;
   border-top: 1px solid var(--line);
   padding: 8px 0 10px;
 }
-legend {
-  float: left;
-  width: 100%;
-  padding-bottom: 2px;
+/* A school that is only read is read like any text; what it has chosen is marked by its sign. */
+.switch :deep(.v-label) {
+  opacity: 1;
 }
-label {
-  clear: both;
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  padding: 3px 8px;
+.switch :deep(.v-selection-control:not(.v-selection-control--dirty) .v-label) {
   color: var(--quiet);
-}
-label.taken {
-  color: inherit;
-  background: rgb(var(--v-theme-surface));
-  box-shadow: inset 3px 0 rgb(var(--v-theme-primary));
 }
 .acts {
   margin-bottom: 16px;
@@ -204,9 +204,6 @@ aside {
 @media screen and (max-width: 999px) {
   aside {
     position: static;
-  }
-  label {
-    padding: 10px 8px;
   }
 }
 </style>

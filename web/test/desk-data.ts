@@ -1,0 +1,31 @@
+import { sixCall } from '@wax-fist/core/calls';
+import { timelineOf } from '@wax-fist/core/film';
+import { shippedCatalogue, usualSchool, type View } from '@wax-fist/core/technique';
+import type { BenchData } from '../features/review/use-bench-data.ts';
+
+let films = 0;
+/** Ten seconds at 60 frames a second. */
+export const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (frame * 1000) / 60));
+
+/** What a bench works with: another film each time. */
+export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = {}): BenchData =>
+  ({
+    film: { id: `film-${++films}`, view },
+    session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
+    playable: { timeline },
+    corrections: [],
+    tallies: [],
+    catalogue: shippedCatalogue,
+    book: sixCall,
+    frameRate: 60,
+    matchUp: undefined,
+    ...change,
+  }) as unknown as BenchData;
+
+/** Waits until something holds; says so when it never does. */
+export const until = async (holds: () => boolean): Promise<void> => {
+  for (let turn = 0; !holds(); turn++) {
+    if (turn > 400) throw new Error('It never came to hold.');
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+};
