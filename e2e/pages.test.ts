@@ -181,4 +181,20 @@ describe('the door', () => {
     await page.waitForURL('/');
     await page.context().close();
   });
+
+  it('loads at most 250 kB of script for the first page', async () => {
+    for (const path of ['/sign-in', '/']) {
+      const fresh = path === '/' ? page : await (await runningClub()).page();
+      await fresh.goto(path);
+      await fresh.waitForLoadState('networkidle');
+      const bytes = await fresh.evaluate(() =>
+        performance
+          .getEntriesByType('resource')
+          .filter(({ name }) => name.endsWith('.js'))
+          .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).encodedBodySize, 0),
+      );
+      expect(bytes, path).to.be.within(50_000, 250_000);
+      if (fresh !== page) await fresh.context().close();
+    }
+  });
 });

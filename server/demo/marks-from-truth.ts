@@ -23,7 +23,7 @@ export interface FilmTruth {
     contact: number;
     home: number;
     /** Of a series, its strikes in their order. */
-    parts?: { launch: number; contact: number; home: number }[];
+    parts?: { technique: string; launch: number; contact: number; home: number }[];
     faults: FaultShown[];
     /** What whoever holds the pads does wrong; not told where nobody does. */
     held?: FaultShown[];
@@ -46,15 +46,24 @@ export interface MarkedBy {
 /** A fault shown less strongly than this is one that a coach would watch. */
 const watchBelow = 0.62;
 
+type ShownStrike = FilmTruth['strikes'][number];
+/** As it is tagged: a series strike by strike at its places; what has no set strikes, such as called pads, as what is thrown. */
+function oneByOne(strike: ShownStrike): (ShownStrike & { part: number | null })[] {
+  if (!strike.parts) return [{ ...strike, part: null }];
+  const series = isSeries(techniqueIn(shippedCatalogue, strike.technique));
+  return strike.parts.map(({ technique, ...moments }, part) => ({
+    ...strike,
+    ...moments,
+    ...(series ? { part } : { technique, part: null }),
+  }));
+}
+
 /** The marks that a careful coach would have set on a film whose truth is known. */
 export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy, saidAt: Date): Mark[] {
   const timeline = timelineOf(truth.frameTimes);
-  const strikes = truth.strikes
-    .filter(({ technique }) => shippedCatalogue.techniques.has(technique))
-    .flatMap((strike) => strike.parts?.map((moments, part) => ({ ...strike, ...moments, part })) ?? { ...strike, part: 0 });
+  const strikes = truth.strikes.filter(({ technique }) => shippedCatalogue.techniques.has(technique)).flatMap(oneByOne);
   return strikes.flatMap((strike, place) => {
-    const { technique } = strike;
-    const part = isSeries(techniqueIn(shippedCatalogue, technique)) ? strike.part : null;
+    const { technique, part } = strike;
     const strikeId = uuid();
     const shownFaults = [...strike.faults, ...(strike.held ?? [])];
     const said = { strikeId, saidAt: new Date(saidAt.getTime() + place * 9000).toISOString() };

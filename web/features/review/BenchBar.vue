@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
 import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
-import { termOf, viewNames } from '@wax-fist/core/technique';
+import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { rungName } from '@wax-fist/core/correction';
 import type { OneUndo } from '../../app/one-undo.ts';
 import { shortDay } from '../../app/format.ts';
@@ -43,7 +43,7 @@ const review = useReview();
       Other view <kbd>{{ keys.drawn('other-view') }}</kbd>
     </button>
     <span v-if="bench.strike.value" class="which">
-      {{ nameOf(bench.strike.value.technique) }} <b class="number">{{ bench.place.value }}</b> of
+      {{ nameOf(thrownAs(data.catalogue, bench.strike.value)) }} <b class="number">{{ bench.place.value }}</b> of
       <b class="number">{{ review.strikes.length }}</b>
     </span>
     <OutboxSign class="mx-3" />

@@ -64,13 +64,13 @@ function keep(): void {
         <h2>
           <span class="number call">{{ numberOf(data.book, lands!) }}</span> {{ nameOf(lands!) }}
         </h2>
-        <span v-if="inSeries" class="quiet">{{ inSeries }}</span>
         <span class="quiet number">{{ judged }} of {{ rows.length }}</span>
         <VSpacer />
         <button type="button" class="length" @click="full = !full">
           {{ full ? 'All rows' : 'Short walk' }} <kbd>{{ keys.drawn('walk-length') }}</kbd>
         </button>
       </header>
+      <p v-if="inSeries" class="quiet series">{{ inSeries }}</p>
       <div class="rows">
         <ul>
           <WalkRow
@@ -93,7 +93,7 @@ function keep(): void {
           No starred row can be seen from here. <kbd>{{ keys.drawn('walk-length') }}</kbd> shows all rows.
         </p>
         <details v-if="hidden.length > 0 && full" class="quiet hidden">
-          <summary>{{ hidden.length }} rows cannot be judged from here</summary>
+          <summary>{{ counted(hidden.length, 'row') }} cannot be judged from here</summary>
           <p v-for="{ checkpoint, reason } in hidden" :key="checkpoint.id">
             <b>{{ checkpoint.name }}.</b> {{ reason }}
             <button type="button" class="anyway" @click="bench.judgeAnyway(checkpoint.id)">Judge it anyway</button>
@@ -162,6 +162,9 @@ header {
 }
 h2 {
   font-size: 20px;
+}
+.series {
+  padding-bottom: 6px;
 }
 .call {
   color: rgb(var(--v-theme-primary));

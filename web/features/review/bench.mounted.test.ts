@@ -89,10 +89,10 @@ describe('the bench', () => {
       tag(120, 'jab-cross-step');
       const wrapper = walk();
       await nextTick();
-      expect(wrapper.find('header').text()).to.include('1 Jab').and.include('Jab–cross with a step, 1 of 2');
+      expect(wrapper.text()).to.include('1 Jab').and.include('Jab–cross with a step, 1 of 2');
       bench.neighbour(1);
       await nextTick();
-      expect(wrapper.find('header').text()).to.include('2 Cross').and.include('2 of 2');
+      expect(wrapper.text()).to.include('2 Cross').and.include('Jab–cross with a step, 2 of 2');
     });
 
     it('keeps a note with Enter, and leaves it with Escape', async () => {

@@ -94,7 +94,7 @@ const remove = () =>
           v-for="{ id, name, question, choices } in switches"
           :key="id"
           :model-value="chosen(asSchool(shown), id).id"
-          :disabled="!draft"
+          :readonly="!draft"
           class="switch"
           density="compact"
           hide-details
@@ -115,7 +115,7 @@ const remove = () =>
         </VRadioGroup>
         <VRadioGroup
           :model-value="shown.bookId"
-          :disabled="!draft"
+          :readonly="!draft"
           class="switch"
           density="compact"
           hide-details
@@ -178,9 +178,12 @@ const remove = () =>
   border-top: 1px solid var(--line);
   padding: 8px 0 10px;
 }
-/* A school that is only read is read like any text; what it has chosen is marked by its sign. */
+/* What a school has not chosen is there to be read, and steps back. */
 .switch :deep(.v-label) {
   opacity: 1;
+}
+.switch :deep(.v-input__control > .v-label) {
+  margin-inline-start: 0;
 }
 .switch :deep(.v-selection-control:not(.v-selection-control--dirty) .v-label) {
   color: var(--quiet);
@@ -200,6 +203,11 @@ aside {
 .fixed {
   padding-left: 18px;
   font-size: 15px;
+}
+@media screen and (max-width: 899px) {
+  .switch :deep(.v-selection-control) {
+    min-height: 44px;
+  }
 }
 @media screen and (max-width: 999px) {
   aside {
