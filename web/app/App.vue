@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useAccount } from '../features/accounts/account-store.ts';
 import MainPlaces from './MainPlaces.vue';
+import NoticeBar from './NoticeBar.vue';
 import OutboxSign from '../features/review/OutboxSign.vue';
 
 const route = useRoute();
@@ -47,6 +48,7 @@ async function leave(): Promise<void> {
     <VMain id="main">
       <RouterView />
     </VMain>
+    <NoticeBar />
   </VApp>
 </template>
 

@@ -4,6 +4,7 @@ import { mdiContentCopy, mdiDeleteOutline, mdiPlus } from '@mdi/js';
 import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CallSets from './CallSets.vue';
@@ -11,6 +12,7 @@ import CallTranslator from './CallTranslator.vue';
 
 /** What the numbers mean that are shouted here, and how to say a combination in another way. */
 const catalogue = useCatalogue();
+const notice = useNotice();
 const failure = ref<string>();
 const pickedId = ref<string>();
 const draft = ref<{ id: string; name: string; calls: { number: string; technique: string }[] }>();
@@ -55,12 +57,19 @@ const save = () =>
     await catalogue.again();
     draft.value = undefined;
     pickedId.value = id;
+    notice.say(`${name} is saved.`);
   });
-const remove = (bookId: string) =>
+const remove = (book: SavedCallBook) =>
   carefully(async () => {
-    await request(callEndpoints.removeCallBook, { params: { bookId } });
+    const { id, name, calls } = book;
+    await request(callEndpoints.removeCallBook, { params: { bookId: id } });
     pickedId.value = undefined;
     await catalogue.again();
+    notice.say(`${name} is removed.`, async () => {
+      await request(callEndpoints.saveCallBook, { params: { bookId: id }, body: { id, name, calls } });
+      await catalogue.again();
+      pickedId.value = id;
+    });
   });
 function pick(bookId: string | undefined): void {
   if (!bookId) return;
@@ -122,7 +131,7 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
           <template v-else-if="picked">
             <VBtn v-if="!picked.ready" variant="outlined" @click="begin(picked, false)">Change</VBtn>
             <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="begin(picked, true)">Copy and change</VBtn>
-            <VBtn v-if="!picked.ready" variant="text" @click="remove(picked.id)">Remove</VBtn>
+            <VBtn v-if="!picked.ready" variant="text" @click="remove(picked)">Remove</VBtn>
           </template>
         </div>
       </section>

@@ -7,12 +7,14 @@ import type { Catalogue } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { ref } from 'vue';
 import { request } from '../../app/request.ts';
+import { useNotice } from '../../app/notice-store.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from './CombinationField.vue';
 
 /** Sets that are learned by heart. Kept in words, so that they mean the same with every book. */
 const { book, catalogue } = defineProps<{ book: CallBook; catalogue: Catalogue }>();
 const { value: sets, failure, again } = useAnswer(() => request(callEndpoints.listCallSets));
+const notice = useNotice();
 const name = ref('');
 const text = ref('');
 const remark = ref<string>();
@@ -25,10 +27,16 @@ async function add(): Promise<void> {
   const parsed = parseCombination(text.value, { book, catalogue });
   if (!parsed.ok) return void (remark.value = parsed.errors[0]!.says);
   const set = { id: uuid(), name: name.value, recipe: sayInWords(parsed.combination, catalogue) };
-  await act(request(callEndpoints.saveCallSet, { params: { setId: set.id }, body: set }));
+  await act(keep(set).then(() => notice.say(`${set.name} is kept.`)));
   if (!remark.value) name.value = text.value = '';
 }
-const remove = (setId: string) => act(request(callEndpoints.removeCallSet, { params: { setId } }));
+const keep = (set: CallSet) => request(callEndpoints.saveCallSet, { params: { setId: set.id }, body: set });
+const remove = (set: CallSet) =>
+  act(
+    request(callEndpoints.removeCallSet, { params: { setId: set.id } }).then(() =>
+      notice.say(`${set.name} is removed.`, () => keep(set).then(again)),
+    ),
+  );
 const inNumbers = ({ recipe }: CallSet): string => {
   const parsed = parseCombination(recipe, { book, catalogue });
   return parsed.ok ? sayInNumbers(parsed.combination, book, catalogue) : '';
@@ -46,7 +54,7 @@ const inNumbers = ({ recipe }: CallSet): string => {
         <b>{{ set.name }}</b>
         <span>{{ set.recipe }}</span>
         <span class="number quiet">{{ inNumbers(set) }}</span>
-        <VBtn :icon="mdiDeleteOutline" size="x-small" variant="text" :aria-label="`Remove ${set.name}`" @click="remove(set.id)" />
+        <VBtn :icon="mdiDeleteOutline" size="x-small" variant="text" :aria-label="`Remove ${set.name}`" @click="remove(set)" />
       </li>
       <li v-if="sets?.length === 0" class="quiet none">
         None yet. A grade’s combinations go here, and from here into a round’s plan.

@@ -5,6 +5,7 @@ import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
 import { chosen, differencesOfSchools, fixedFaults, switches, type School } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { counted } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -12,6 +13,7 @@ import SchoolDifferences from './SchoolDifferences.vue';
 
 /** Where coaches differ: every switch with both reasons, and what a change would do before it is made. */
 const catalogue = useCatalogue();
+const notice = useNotice();
 const failure = ref<string>();
 const pickedId = ref<string>();
 /** A school while it is changed; undefined while one is looked at. */
@@ -39,27 +41,35 @@ function copy(): void {
   draft.value = { id: uuid(), name: `${name}, our way`, choices: { ...choices }, bookId, ready: false, clubDefault: false };
 }
 const change = (): void => void (draft.value = structuredClone({ ...picked.value!, choices: { ...picked.value!.choices } }));
+async function keep({ id, name, choices, bookId }: SavedSchool): Promise<void> {
+  await request(schoolEndpoints.saveSchool, { params: { schoolId: id }, body: { id, name, choices, bookId } });
+  await catalogue.again();
+  pickedId.value = id;
+}
 const save = () =>
   carefully(async () => {
-    const { id, name, choices, bookId } = draft.value!;
-    await request(schoolEndpoints.saveSchool, {
-      params: { schoolId: id },
-      body: { id, name, choices: choices, bookId },
-    });
-    await catalogue.again();
+    const school = draft.value!;
+    await keep(school);
     draft.value = undefined;
-    pickedId.value = id;
+    notice.say(`${school.name} is saved. Sessions that were judged before keep their school.`);
   });
+async function goBy({ id }: SavedSchool): Promise<void> {
+  await request(schoolEndpoints.makeClubDefault, { params: { schoolId: id } });
+  await catalogue.again();
+}
 const makeDefault = () =>
   carefully(async () => {
-    await request(schoolEndpoints.makeClubDefault, { params: { schoolId: picked.value!.id } });
-    await catalogue.again();
+    const before = club.value;
+    await goBy(picked.value!);
+    notice.say(`The club goes by ${picked.value!.name} now.`, before && (() => goBy(before)));
   });
 const remove = () =>
   carefully(async () => {
-    await request(schoolEndpoints.removeSchool, { params: { schoolId: picked.value!.id } });
+    const school = picked.value!;
+    await request(schoolEndpoints.removeSchool, { params: { schoolId: school.id } });
     pickedId.value = undefined;
     await catalogue.again();
+    notice.say(`${school.name} is removed.`, () => keep(school));
   });
 </script>
 

@@ -8,11 +8,13 @@ import { rungs } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
 import { request } from '../../app/request.ts';
+import { useNotice } from '../../app/notice-store.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '../../app/format.ts';
 
+const notice = useNotice();
 const open = defineModel<boolean>({ required: true });
 /** `last` is what a new session begins from: most are held as the one before. */
 const {
@@ -53,6 +55,7 @@ const save = (): Promise<void> =>
   send(async (body) => {
     await request(sessionEndpoints.saveSession, { params: { sessionId: body.id }, body });
     open.value = false;
+    notice.say('The session is saved.');
     emit('saved', body.id);
   });
 </script>

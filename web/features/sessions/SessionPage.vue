@@ -9,6 +9,7 @@ import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/session
 import { rungName } from '@wax-fist/core/correction';
 import { holdingTechnique, viewNames, views, type View } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
@@ -64,6 +65,7 @@ async function setView(film: Film, view: View): Promise<void> {
   );
   await again();
 }
+const notice = useNotice();
 type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
 async function act(film: Film, what: Act): Promise<void> {
   remark.value = undefined;
@@ -71,6 +73,14 @@ async function act(film: Film, what: Act): Promise<void> {
     (error: unknown) => (remark.value = messageOf(error)),
   );
   await again();
+}
+/** A film that is about to be removed: its bytes do not come back. */
+const removing = ref<Film>();
+async function removeIt(): Promise<void> {
+  const film = removing.value!;
+  removing.value = undefined;
+  await act(film, 'removeFilm');
+  if (!remark.value) notice.say(`${film.fileName} is removed.`);
 }
 </script>
 
@@ -162,7 +172,7 @@ async function act(film: Film, what: Act): Promise<void> {
                 variant="text"
                 :aria-label="`Remove ${film.fileName}`"
                 title="Remove this film"
-                @click="act(film, 'removeFilm')"
+                @click="removing = film"
               />
             </template>
           </FilmRow>
@@ -171,6 +181,15 @@ async function act(film: Film, what: Act): Promise<void> {
 
         <h2 id="said">What this session says</h2>
         <WhatSessionSays :session="page.session" :tallies="page.tallies" :corrections="page.corrections" @changed="again" />
+        <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
+          <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
+            <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>
+            <div class="acts">
+              <VBtn variant="text" @click="removing = undefined">Keep it</VBtn>
+              <VBtn color="error" @click="removeIt">Remove it</VBtn>
+            </div>
+          </VCard>
+        </VDialog>
         <SessionDialog v-model="changing" :trainee-id="page.session.traineeId" :session="page.session" @saved="again" />
       </template>
     </PageState>

@@ -4,6 +4,7 @@ import { stillEndpoints, stillKinds, type ReferenceStill } from '@wax-fist/contr
 import type { School } from '@wax-fist/core/technique';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { openFrames } from '../../player/open-frames.ts';
 import type { PlayableFilm, FrameSource } from '../../player/frame-source.ts';
@@ -26,6 +27,7 @@ const { technique, checkpointId, school, filmId, frame, sourceOf } = defineProps
 }>();
 defineEmits<{ close: [] }>();
 const catalogue = useCatalogue();
+const notice = useNotice();
 const failure = ref<string>();
 type Kind = ReferenceStill['kind'];
 
@@ -72,9 +74,23 @@ async function act(doing: Promise<unknown>): Promise<void> {
   await doing.then(catalogue.again).catch((error: unknown) => (failure.value = messageOf(error)));
 }
 const params = (kind: Kind) => ({ technique, checkpoint: checkpointId, kind });
-const take = (kind: Kind) =>
-  act(request(stillEndpoints.saveReferenceStill, { params: params(kind), body: { ...params(kind), filmId, frame } }));
-const letGo = (kind: Kind) => act(request(stillEndpoints.removeReferenceStill, { params: params(kind) }));
+const keep = (still: ReferenceStill) => request(stillEndpoints.saveReferenceStill, { params: params(still.kind), body: still });
+const drop = (kind: Kind) => request(stillEndpoints.removeReferenceStill, { params: params(kind) });
+/** Back to the still that was there before, or to the one that ships. */
+const backTo = (kind: Kind, before: ReferenceStill | undefined) => (): Promise<unknown> =>
+  (before ? keep(before) : drop(kind)).then(catalogue.again);
+const take = (kind: Kind) => {
+  const before = own(kind);
+  return act(
+    keep({ ...params(kind), filmId, frame }).then(() =>
+      notice.say('This frame is shown from now on, to the whole club.', backTo(kind, before)),
+    ),
+  );
+};
+const letGo = (kind: Kind) => {
+  const before = own(kind);
+  return act(drop(kind).then(() => notice.say('The rendered example is shown again.', backTo(kind, before))));
+};
 const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
 </script>
 

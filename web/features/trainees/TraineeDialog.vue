@@ -4,11 +4,13 @@ import { stances } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { watch } from 'vue';
 import { request } from '../../app/request.ts';
+import { useNotice } from '../../app/notice-store.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
+const notice = useNotice();
 const open = defineModel<boolean>({ required: true });
 /** Who is changed; without, somebody is added. */
 const { trainee = undefined } = defineProps<{ trainee?: Trainee }>();
@@ -29,6 +31,7 @@ const save = (): Promise<void> =>
   send(async (body) => {
     await request(traineeEndpoints.saveTrainee, { params: { traineeId: body.id }, body });
     open.value = false;
+    notice.say(`${body.name} is saved.`);
     emit('saved', body.id);
   });
 </script>

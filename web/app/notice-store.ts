@@ -1,0 +1,29 @@
+import { messageOf } from '@wax-fist/core/message-of';
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+
+interface Notice {
+  says: string;
+  /** Takes it back; where there is no way back it was asked before. */
+  undo?: () => Promise<unknown>;
+}
+
+/** What was done, said in a line at the foot of the page, with the way back as long as it stands there. */
+export const useNotice = defineStore('notice', () => {
+  const notice = shallowRef<Notice>();
+  const open = ref(false);
+
+  function say(says: string, undo?: Notice['undo']): void {
+    notice.value = { says, ...(undo && { undo }) };
+    open.value = true;
+  }
+  async function takeBack(): Promise<void> {
+    const undo = notice.value?.undo;
+    open.value = false;
+    await undo?.().then(
+      () => say('It is back.'),
+      (error: unknown) => say(`It could not be taken back: ${messageOf(error)}`),
+    );
+  }
+  return { notice, open, say, takeBack };
+});

@@ -1,0 +1,34 @@
+import { flushPromises } from '@vue/test-utils';
+import { expect } from 'chai';
+import { onFreshPage } from '../test/mounted.ts';
+import { useNotice } from './notice-store.ts';
+
+describe('what was done', () => {
+  onFreshPage();
+
+  it('is said, and taken back once', async () => {
+    const told = useNotice();
+    let back = 0;
+    told.say('Six-call is removed.', async () => ++back);
+    expect([told.open, told.notice?.says]).to.deep.equal([true, 'Six-call is removed.']);
+    await told.takeBack();
+    expect([back, told.notice?.says, told.notice?.undo]).to.deep.equal([1, 'It is back.', undefined]);
+    await told.takeBack();
+    expect(back).to.equal(1);
+  });
+
+  it('that cannot be taken back any more is said in the words of the server', async () => {
+    const told = useNotice();
+    told.say('Gone.', () => Promise.reject(new Error('There is one of this name.')));
+    await told.takeBack();
+    await flushPromises();
+    expect(told.notice?.says).to.include('There is one of this name.');
+  });
+
+  it('gives way to what is done next, also its way back', () => {
+    const told = useNotice();
+    told.say('First.', () => Promise.resolve());
+    told.say('Second.');
+    expect(told.notice).to.deep.equal({ says: 'Second.' });
+  });
+});
