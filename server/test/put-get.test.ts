@@ -1,0 +1,264 @@
+import { alignmentEndpoints } from '@wax-fist/contract/alignments';
+import { callEndpoints } from '@wax-fist/contract/calls';
+import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { endpoints } from '@wax-fist/contract/endpoints';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
+import { schoolEndpoints } from '@wax-fist/contract/schools';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { stillEndpoints, stillKinds } from '@wax-fist/contract/stills';
+import { grades, traineeEndpoints } from '@wax-fist/contract/trainees';
+import { readyBooks } from '@wax-fist/core/calls';
+import { largestTarget, rungs } from '@wax-fist/core/correction';
+import { roundKinds, roundManners } from '@wax-fist/core/rounds';
+import { hitSources } from '@wax-fist/core/sound';
+import { stances, switches, techniques } from '@wax-fist/core/technique';
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { v7 as uuid } from 'uuid';
+import { film } from '../db/schema/index.ts';
+import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from './server-under-test.ts';
+
+type Body = Record<string, unknown>;
+interface Line {
+  bodies: () => fc.Arbitrary<Body>;
+  params: (body: Body) => Record<string, string>;
+  /** What is sent, where a thing is not sent by itself. */
+  sent?: (body: Body) => Promise<unknown>;
+  /** What is read back of it, in the form in which it was put. */
+  read: (body: Body) => Promise<unknown>;
+}
+
+/** As people type: spaces at the ends are taken off on the way in. */
+const text = (most: number) => fc.string({ maxLength: most }).map((typed) => typed.trim());
+const words = (most: number) => text(most).filter((typed) => typed.length > 0);
+const dayUntil = (last: string) =>
+  fc
+    .date({ min: new Date('2001-01-01'), max: new Date(last), noInvalidDate: true })
+    .map((date) => date.toISOString().slice(0, 10));
+/** A session has been held, a re-check is still to come. */
+const pastDay = dayUntil('2026-01-01');
+const someDay = dayUntil('2099-12-31');
+const share = fc.double({ min: 0, max: 1, noNaN: true }).map(Math.fround);
+const time = fc.integer({ min: 0, max: 9000 });
+const newId = fc.constant(null).map(() => uuid());
+
+const inTheWordsOfItsOpening = (correction: Body) => ({
+  ...correction,
+  sessionId: (correction.history as Body[])[0]!.sessionId,
+});
+
+describe('what is put is what is got', function () {
+  this.timeout(60_000);
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let scene: ClubScene;
+  let otherFilm: string;
+  let holder: string;
+  before(async () => {
+    server = await startServer({ works: false });
+    coach = await server.as('coach');
+    scene = await addScene(server);
+    holder = (await addScene(server)).traineeId;
+    otherFilm = uuid();
+    const [known] = await server.services.db.select().from(film);
+    await server.services.db.insert(film).values({ ...known!, id: otherFilm, sessionId: scene.sessionId, sha256: null });
+  });
+  after(() => server.stop());
+
+  const listed = async (endpoint: (typeof endpoints)[keyof typeof endpoints], id: unknown): Promise<unknown> =>
+    (await coach.ask(endpoint, { traineeId: scene.traineeId })).body.find((one: { id: unknown }) => one.id === id);
+  const hitsAndRounds = async (): Promise<HitsAndRounds> =>
+    (await coach.ask<HitsAndRounds>(roundEndpoints.showHitsAndRounds, { filmId: scene.filmId })).body;
+  const ofFilm = () => ({ filmId: scene.filmId });
+
+  /** Only one correction can be open for a technique's checkpoint. */
+  let opened = 0;
+  const aboutSomethingNew = {
+    technique: fc.constant(null).map(() => techniques[opened++ % techniques.length]!.id),
+    checkpointId: fc.constant('st.chin'),
+  };
+
+  /** By the name of its endpoint. */
+  const lines: Record<string, Line> = {
+    saveTrainee: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          name: words(120),
+          stance: fc.constantFrom(...stances),
+          grade: fc.constantFrom(...grades),
+          note: text(300),
+          schoolId: fc.constant(null),
+        }),
+      params: ({ id }) => ({ traineeId: String(id) }),
+      read: async ({ id }) => (await coach.ask(traineeEndpoints.showTrainee, { traineeId: String(id) })).body,
+    },
+    saveSession: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          traineeId: fc.constant(scene.traineeId),
+          heldOn: pastDay,
+          place: text(120),
+          kit: text(120),
+          roundKind: fc.constantFrom(...roundKinds),
+          rung: fc.constantFrom(...rungs.map(({ rung }) => rung)),
+          schoolNote: text(300),
+          holderId: fc.constantFrom(null, holder),
+          holderStance: fc.constantFrom(null, ...stances),
+        }),
+      params: ({ id }) => ({ sessionId: String(id) }),
+      read: async ({ id }) => (await coach.ask(sessionEndpoints.showSession, { sessionId: String(id) })).body,
+    },
+    saveCallBook: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          name: words(120),
+          // A number for each technique, and no technique twice: nobody could say which number is meant.
+          calls: fc
+            .uniqueArray(fc.nat(techniques.length - 1), { minLength: 1, maxLength: 8 })
+            .map((all) => Object.fromEntries(all.map((one, place) => [String(place + 1), techniques[one]!.id]))),
+        }),
+      params: ({ id }) => ({ bookId: String(id) }),
+      read: ({ id }) => listed(callEndpoints.listCallBooks, id),
+    },
+    saveCallSet: {
+      bodies: () =>
+        fc.record({ id: newId, name: words(120), recipe: fc.constantFrom('jab, cross', 'lead hook', '(jab, cross)x2') }),
+      params: ({ id }) => ({ setId: String(id) }),
+      read: ({ id }) => listed(callEndpoints.listCallSets, id),
+    },
+    saveSchool: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          name: words(120),
+          choices: fc.record(
+            Object.fromEntries(switches.map(({ id, choices }) => [id, fc.constantFrom(...choices.map((choice) => choice.id))])),
+          ),
+          bookId: fc.constantFrom(...readyBooks.map(({ id }) => id)),
+        }),
+      params: ({ id }) => ({ schoolId: String(id) }),
+      read: ({ id }) => listed(schoolEndpoints.listSchools, id),
+    },
+    saveReferenceStill: {
+      bodies: () =>
+        fc.record({
+          technique: fc.constantFrom('jab', 'cross'),
+          checkpoint: fc.constantFrom('gd.return-line', 'st.chin'),
+          kind: fc.constantFrom(...stillKinds),
+          filmId: fc.constant(scene.filmId),
+          frame: fc.nat(599),
+        }),
+      params: ({ technique, checkpoint, kind }) => ({ technique, checkpoint, kind }) as Record<string, string>,
+      read: async ({ technique, checkpoint, kind }) =>
+        (await coach.ask(stillEndpoints.listReferenceStills)).body.find(
+          (one: Body) => one.technique === technique && one.checkpoint === checkpoint && one.kind === kind,
+        ),
+    },
+    saveHits: {
+      bodies: () =>
+        fc.record({
+          source: fc.constantFrom(...hitSources),
+          sensitivity: share,
+          gap: fc.integer({ min: 100, max: 5000 }),
+          added: fc.uniqueArray(time, { maxLength: 5 }),
+          removed: fc.uniqueArray(time, { maxLength: 5 }),
+          region: fc.record({ left: share, top: share, width: share, height: share }),
+        }),
+      params: ofFilm,
+      sent: async (edits) => ({ edits, basedOn: (await hitsAndRounds()).version }),
+      read: async () => (await hitsAndRounds()).edits,
+    },
+    saveRounds: {
+      bodies: () =>
+        fc.uniqueArray(time, { minLength: 2, maxLength: 8 }).chain((edges) => {
+          const order = edges.sort((a, b) => a - b);
+          const spans = order.flatMap((from, place) =>
+            place % 2 === 0 && order[place + 1] ? [[from, order[place + 1]!] as const] : [],
+          );
+          const round = ([from, to]: readonly [number, number]) =>
+            fc.record({
+              id: newId,
+              name: words(120),
+              from: fc.constant(from),
+              to: fc.constant(to),
+              kind: fc.constantFrom(...roundKinds),
+              manner: fc.constantFrom(...roundManners),
+              planned: text(200),
+              proposed: fc.boolean(),
+            });
+          return fc.tuple(...spans.map(round)).map((rounds) => ({ rounds }));
+        }),
+      params: ofFilm,
+      sent: async (rounds) => ({ ...rounds, basedOn: (await hitsAndRounds()).version }),
+      read: async () => ({ rounds: (await hitsAndRounds()).rounds }),
+    },
+    saveAlignment: {
+      bodies: () => fc.record({ offset: fc.integer({ min: -5000, max: 5000 }) }),
+      params: () => ({ ...ofFilm(), otherId: otherFilm }),
+      read: async () =>
+        (await coach.ask(alignmentEndpoints.showAlignments, ofFilm())).body.find((one: Body) => one.otherId === otherFilm),
+    },
+    openCorrection: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          sessionId: fc.constant(scene.sessionId),
+          ...aboutSomethingNew,
+          cue: words(80),
+          target: fc.integer({ min: 0, max: Math.floor(largestTarget * 100) }).map((percent) => percent / 100),
+          recheckOn: fc.option(someDay, { nil: null }),
+        }),
+      params: ({ id }) => ({ correctionId: String(id) }),
+      read: async ({ id }) =>
+        inTheWordsOfItsOpening((await coach.ask(correctionEndpoints.showCorrection, { correctionId: String(id) })).body),
+    },
+    writeMarks: {
+      bodies: () =>
+        fc.tuple(fc.nat(599), fc.nat(599), fc.nat(599)).map((three) => {
+          const [launchFrame, contactFrame, homeFrame] = three.sort((a, b) => a - b);
+          const saidAt = new Date().toISOString();
+          const moments = { launchFrame, contactFrame, homeFrame };
+          return {
+            kind: 'strike',
+            id: uuid(),
+            strikeId: uuid(),
+            saidAt,
+            technique: 'jab-cross-step',
+            part: homeFrame! % 2,
+            ...moments,
+            removed: false,
+          };
+        }),
+      params: ofFilm,
+      sent: (mark) => Promise.resolve({ marks: [mark] }),
+      read: async ({ strikeId }) =>
+        (await coach.ask(reviewEndpoints.showReview, ofFilm())).body.strikes.find((one: Body) => one.strikeId === strikeId),
+    },
+  };
+  /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
+  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm'];
+
+  it('by every endpoint that puts', () => {
+    const puts = Object.entries(endpoints).filter(([, { method }]) => method === 'PUT');
+    expect([...Object.keys(lines), ...wishes]).to.have.members(puts.map(([name]) => name));
+  });
+
+  for (const [name, { bodies, params, sent, read }] of Object.entries(lines)) {
+    const endpoint = endpoints[name as keyof typeof endpoints];
+    it(`by ${name}`, async () => {
+      await fc.assert(
+        fc.asyncProperty(bodies(), async (body) => {
+          const answer = await coach.ask(endpoint, params(body), (await sent?.(body)) ?? body);
+          expect(answer.status, JSON.stringify(answer.body)).to.be.oneOf([200, 201, 204]);
+          const got = (await read(body)) as Body;
+          for (const [field, value] of Object.entries(body)) expect(got[field], field).to.deep.equal(value);
+        }),
+        { numRuns: 12 },
+      );
+    });
+  }
+});
