@@ -228,7 +228,7 @@ describe('what is put is what is got', function () {
             strikeId: uuid(),
             saidAt,
             technique: 'jab-cross-step',
-            part: homeFrame! % 2,
+            part: homeFrame % 2,
             ...moments,
             removed: false,
           };

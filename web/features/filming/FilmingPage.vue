@@ -47,7 +47,7 @@ useEventListener(window, 'keydown', (event) => {
   event.preventDefault();
   void filming.stop();
 });
-askBeforeLeaving(() => running.value !== undefined);
+askBeforeLeaving(() => running.value);
 // Whoever goes to another page keeps what was filmed until now.
 onBeforeRouteLeave(() => filming.stop());
 </script>

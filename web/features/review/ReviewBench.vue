@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useWindowFocus } from '@vueuse/core';
+import { useEventListener } from '@vueuse/core';
 import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
@@ -61,8 +61,9 @@ async function finish(): Promise<void> {
 const undoing = oneUndo([review, hitsAndRounds]);
 /** Undo and redo, and the strike they were about comes into view. */
 function stepBack(steps: 'undo' | 'redo'): void {
-  const about = review.strikes.find(({ strikeId }) => strikeId === (undoing[steps]() === review ? review.lastSaid : undefined));
-  if (about && about.strikeId !== bench.strike.value?.strikeId) bench.select(about.strikeId);
+  if (undoing[steps]() !== review) return;
+  const about = review.strikes.find(({ strikeId }) => strikeId === review.lastSaid)?.strikeId;
+  if (about && about !== bench.strike.value?.strikeId) bench.select(about);
 }
 
 const tagging = Object.fromEntries(
@@ -128,8 +129,11 @@ const keys = useKeys(
 provideBench({ data, bench, keys });
 
 /** What others have said meanwhile comes in when the coach is back at this page. */
-const looking = useWindowFocus();
-watch(looking, (now) => now && void review.refresh().catch(() => undefined));
+const refresh = (): void => {
+  if (document.visibilityState === 'visible') void review.refresh().catch(() => undefined);
+};
+useEventListener(document, 'visibilitychange', refresh);
+useEventListener(window, 'focus', refresh);
 onMounted(() => {
   player.value = picture.value?.player;
   const first =

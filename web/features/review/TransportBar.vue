@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
 import { mdiMotionPlayOutline, mdiPause, mdiPlay, mdiRepeat, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
-import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
+import { filmFileUrl } from '@wax-fist/contract/footage';
 import { computed } from 'vue';
 import { clock } from '../../app/format.ts';
 import { speedNames, speeds } from '../../player/playback.ts';

@@ -98,7 +98,7 @@ describe('the bench', () => {
     it('keeps a note with Enter, and leaves it with Escape', async () => {
       tag(120, 'jab');
       const wrapper = walk();
-      await wrapper.setProps({ writing: true } as never);
+      await wrapper.setProps({ writing: true });
       const field = wrapper.find('textarea');
       await field.setValue('  elbow first ');
       await field.trigger('keydown', { key: 'Enter' });

@@ -1,10 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { Account } from '@wax-fist/contract/accounts';
-import type { Mark, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
-import { latestBy } from '@wax-fist/core/review';
-import { sixCall } from '@wax-fist/core/calls';
-import { timelineOf } from '@wax-fist/core/film';
-import { shippedCatalogue, usualSchool, type View } from '@wax-fist/core/technique';
+import type { ObservationMark } from '@wax-fist/contract/review';
+import { usualSchool, type View } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { effectScope, nextTick, type EffectScope } from 'vue';

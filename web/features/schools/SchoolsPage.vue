@@ -194,6 +194,7 @@ const remove = () =>
 }
 .switch :deep(.v-input__control > .v-label) {
   margin-inline-start: 0;
+  white-space: normal;
 }
 .switch :deep(.v-selection-control:not(.v-selection-control--dirty) .v-label) {
   color: var(--quiet);

@@ -20,7 +20,7 @@ describe('a form', () => {
 
   const filled = async (name: string) => {
     const wrapper = mounted(TraineeDialog, { props: { modelValue: false } });
-    await wrapper.setProps({ modelValue: true } as never);
+    await wrapper.setProps({ modelValue: true });
     await wrapper.find('input[type=text]').setValue(name);
     return wrapper;
   };
