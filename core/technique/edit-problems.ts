@@ -2,6 +2,7 @@ import { bandProblem, within } from './band.ts';
 import { shippedCatalogue } from './catalogue.ts';
 import { ownPrefix, type ClubEdits, type EditedRow } from './club-edits.ts';
 import { fixedFor } from './schools/fixed-faults.ts';
+import { isSeries } from './series.ts';
 
 /** Something in a club’s edits that cannot be used. */
 export interface EditProblem {
@@ -29,7 +30,7 @@ export function editProblems(edits: ClubEdits): EditProblem[] {
     for (const id of one.parts) {
       const part = techniques.get(id);
       if (!part) tell(`techniques[${place}].parts`, `There is no technique “${id}”.`);
-      else if (part.parts.length > 0) tell(`techniques[${place}].parts`, `“${id}” is a series itself.`);
+      else if (isSeries(part)) tell(`techniques[${place}].parts`, `“${id}” is a series itself.`);
     }
   });
   for (const [technique, rows] of Object.entries(edits.checklists)) {

@@ -121,7 +121,8 @@ export const useReview = defineStore('review', () => {
       const strikeId = 'strikeId' in one ? one.strikeId : uuid();
       const held = strikesById.get(strikeId);
       const { technique, part, launchFrame, contactFrame, homeFrame, removed } = {
-        ...{ part: null, removed: false },
+        part: null,
+        removed: false,
         ...held,
         ...one,
       } as StrikeMark;
