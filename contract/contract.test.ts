@@ -6,7 +6,7 @@ import { correctionDraftShape, correctionEventDraftShape } from './corrections.t
 import { filledPath, roles, type Endpoint } from './endpoint.ts';
 import { endpoints } from './endpoints.ts';
 import { filmDraftShape } from './footage.ts';
-import { markBatchShape } from './review.ts';
+import { markBatchShape, markShape } from './review.ts';
 import { day, id, instant, note } from './shapes.ts';
 
 describe('endpoints', () => {
@@ -94,13 +94,17 @@ describe('shapes', () => {
       view: 'front',
       checklistVersion: 1,
     };
-    const holds = (...entries: unknown[]) => markBatchShape.isValidSync({ marks: entries });
+    const holds = (...entries: unknown[]) => entries.every((mark) => markShape.isValidSync(mark));
     expect(holds(strike, word)).to.equal(true);
     expect(holds({ ...strike, homeFrame: 0 })).to.equal(false);
     expect(holds({ ...word, verdict: undefined })).to.equal(false);
     expect(holds({ ...strike, kind: 'observation' })).to.equal(false);
     for (const kind of ['pin', undefined, null, 7, 'toString']) expect(holds({ ...strike, kind }), String(kind)).to.equal(false);
     expect(holds(null)).to.equal(false);
+    expect(markShape.validateSync(strike)).to.include({ launchOrigin: 'guessed', contactOrigin: 'set', homeOrigin: 'guessed' });
+    expect(holds({ ...strike, homeOrigin: 'dreamt' })).to.equal(false);
+    expect(markBatchShape.isValidSync({ marks: [strike, 'rubbish'] }), 'each mark is checked by itself').to.equal(true);
+    expect(markBatchShape.isValidSync({ marks: 'rubbish' })).to.equal(false);
   });
 
   it('a correction’s cue is trimmed and short; its re-check may be left open', () => {

@@ -1,8 +1,12 @@
 import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
+import { momentOrigins, type MomentOrigin } from '@wax-fist/core/strikes';
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { count, frame, id, instant, note } from './shapes.ts';
+import { count, frame, id, instant, note, version } from './shapes.ts';
+
+/** How one came by a moment. @param unsaid what counts for marks of the time before it was asked */
+const origin = (unsaid: MomentOrigin) => string().oneOf(momentOrigins).default(unsaid);
 
 /** A strike as last told: what was thrown and when. Removing it is one more statement. */
 export const strikeMarkShape = object({
@@ -16,6 +20,9 @@ export const strikeMarkShape = object({
   launchFrame: frame(),
   contactFrame: frame(),
   homeFrame: frame(),
+  launchOrigin: origin('guessed'),
+  contactOrigin: origin('set'),
+  homeOrigin: origin('guessed'),
   removed: boolean().required(),
 }).test(
   'order',
@@ -36,7 +43,7 @@ export const observationMarkShape = object({
   view: string().oneOf(views).required(),
   /** Judged although this view or rate cannot show it. */
   anyway: boolean().default(false),
-  checklistVersion: number().integer().min(1).required(),
+  checklistVersion: version().min(1),
 });
 export type ObservationMark = InferType<typeof observationMarkShape>;
 
@@ -51,17 +58,30 @@ const isMarkKind = (kind: unknown): kind is MarkKind => typeof kind === 'string'
 const markOfUnknownKind = mixed<never>()
   .defined()
   .test('known', 'This kind of mark is not known here.', () => false);
-const markShape = lazy((mark: { kind?: unknown } | null | undefined) =>
+/** A mark of any kind, as its kind has it. */
+export const markShape = lazy((mark: { kind?: unknown } | null | undefined) =>
   isMarkKind(mark?.kind) ? markShapes[mark.kind] : markOfUnknownKind,
 );
 
 /** Most marks in one request. */
 export const mostMarks = 500;
 
-/** What a browser sends at once: marks of one film, in the order in which they were said. */
+/** What a browser sends at once: marks of one film, in the order in which they were said. Each is checked by itself. */
 export const markBatchShape = object({
-  marks: array(markShape).max(mostMarks, `At most ${mostMarks} marks at once.`).required(),
+  marks: array(mixed<Mark>((mark): mark is Mark => mark !== undefined).required())
+    .max(mostMarks, `At most ${mostMarks} marks at once.`)
+    .required(),
 });
+
+/** A mark that was not taken: its place in the batch, from 0, and why. */
+export const refusedMarkShape = object({ place: count(), reason: string().required() });
+export type RefusedMark = InferType<typeof refusedMarkShape>;
+/** What became of a batch: the ids that the log now has, and every mark that it has not taken. */
+export const writtenMarksShape = object({
+  kept: array(string().required()).required(),
+  refused: array(refusedMarkShape.required()).required(),
+});
+export type WrittenMarks = InferType<typeof writtenMarksShape>;
 
 const saidBy = { saidBy: string().required() };
 /** What counts now. */
@@ -96,7 +116,7 @@ export const reviewEndpoints = {
   showReview: endpoint('GET', '/api/films/:filmId/review', coaches, { reply: reviewShape }),
   writeMarks: endpoint('PUT', '/api/films/:filmId/marks', coaches, {
     body: markBatchShape,
-    reply: object({ kept: array(string().required()).required() }),
+    reply: writtenMarksShape,
   }),
   strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', coaches, { reply: historyShape }),
   traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', coaches, {

@@ -21,21 +21,28 @@ export const instant = () =>
   string()
     .required()
     .test('instant', 'This is not a moment in time.', (text) => date().isValidSync(text));
+/** Text as the database can keep it: without the one letter that PostgreSQL has no place for. */
+const kept = () =>
+  string()
+    .matches(/^[^\0]*$/, 'This text holds a letter that cannot be kept.')
+    .trim();
 /** A name or another short line, at most 120 letters. */
-export const shortText = (what: string) => string().trim().max(120, `${what}: at most 120 letters.`);
+export const shortText = (what: string) => kept().max(120, `${what}: at most 120 letters.`);
 /** Free text, at most 2,000 letters. */
-export const note = () => string().trim().max(2000, 'A note can have at most 2,000 letters.');
+export const note = () => kept().max(2000, 'A note can have at most 2,000 letters.');
+/** The greatest whole number that the database keeps. */
+const greatest = 2 ** 31 - 1;
 /** A whole number from 0. */
-export const count = () => number().integer().min(0).required();
+export const count = () => number().integer().min(0).max(greatest, 'This number is too great.').required();
 /** A frame of a film, from 0. */
-export const frame = () => number().integer().min(0).required();
+export const frame = count;
 
 /** One line of free text. */
-export const textLine = (what: string) => string().trim().max(200, `${what}: at most 200 letters.`);
+export const textLine = (what: string) => kept().max(200, `${what}: at most 200 letters.`);
 /** A time within a film, in milliseconds from its first frame. */
 export const milliseconds = () => number().min(0).required();
 /** The version of something that is saved as a whole. */
-export const version = () => number().integer().min(0).required();
+export const version = count;
 
 /** Any number of named values of one shape. @param missing what is said when there is none; without it, none is an empty record */
 export const recordOf = <V>(value: () => ISchema<V>, missing?: string) =>

@@ -128,5 +128,6 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
   await workOnFilm(services, id, true);
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
-  await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);
+  const { refused } = await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);
+  if (refused[0]) throw new Error(`A mark of ${name} is not taken: ${refused[0].reason}`);
 }

@@ -15,6 +15,9 @@ export const thrown = (strikeId: string, change: Partial<StrikeMark> = {}): Stri
   launchFrame: 50,
   contactFrame: 60,
   homeFrame: 75,
+  launchOrigin: 'set',
+  contactOrigin: 'set',
+  homeOrigin: 'set',
   removed: false,
   ...change,
 });

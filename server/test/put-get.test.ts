@@ -12,6 +12,7 @@ import { readyBooks } from '@wax-fist/core/calls';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { hitSources } from '@wax-fist/core/sound';
+import { momentOrigins } from '@wax-fist/core/strikes';
 import { stances, switches, techniques } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -218,8 +219,8 @@ describe('what is put is what is got', function () {
     },
     writeMarks: {
       bodies: () =>
-        fc.tuple(fc.nat(599), fc.nat(599), fc.nat(599)).map((three) => {
-          const [launchFrame, contactFrame, homeFrame] = three.sort((a, b) => a - b);
+        fc.tuple(fc.nat(599), fc.nat(599), fc.nat(599), fc.constantFrom(...momentOrigins)).map(([one, two, three, origin]) => {
+          const [launchFrame, contactFrame, homeFrame] = [one, two, three].sort((a, b) => a - b) as [number, number, number];
           const saidAt = new Date().toISOString();
           const moments = { launchFrame, contactFrame, homeFrame };
           return {
@@ -230,6 +231,7 @@ describe('what is put is what is got', function () {
             technique: 'jab-cross-step',
             part: homeFrame % 2,
             ...moments,
+            ...{ launchOrigin: origin, contactOrigin: 'found', homeOrigin: origin },
             removed: false,
           };
         }),

@@ -23,8 +23,8 @@ export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = 
   }) as unknown as BenchData;
 
 /** Waits until something holds; says so when it never does. */
-export const until = async (holds: () => boolean): Promise<void> => {
-  for (let turn = 0; !holds(); turn++) {
+export const until = async (holds: () => boolean | Promise<boolean>): Promise<void> => {
+  for (let turn = 0; !(await holds()); turn++) {
     if (turn > 400) throw new Error('It never came to hold.');
     await new Promise((resolve) => setTimeout(resolve, 5));
   }

@@ -1,5 +1,5 @@
 import { catalogueOf, shippedCatalogue, type Catalogue, type ClubEdits } from '@wax-fist/core/technique';
-import { eq, max } from 'drizzle-orm';
+import { eq, inArray, max } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { checklistVersion } from '../../db/schema/index.ts';
 
@@ -21,20 +21,27 @@ export async function editsOf(db: Database, version: number): Promise<ClubEdits 
 const known = new WeakMap<Database, Map<number, Catalogue>>();
 
 /**
- * The catalogue of a version; undefined when there is no such version. Within a transaction it has to be read `by` that: one that
- * waits for a second connection while it holds its own may wait for ever.
+ * The catalogues of these versions; one that does not exist is left out. Within a transaction they have to be read `by` that: one
+ * that waits for a second connection while it holds its own may wait for ever.
  */
-export async function catalogueAt(db: Database, version: number, by: Database = db): Promise<Catalogue | undefined> {
+export async function cataloguesAt(
+  db: Database,
+  versions: readonly number[],
+  by: Database = db,
+): Promise<ReadonlyMap<number, Catalogue>> {
   const held = known.get(db) ?? new Map<number, Catalogue>();
   known.set(db, held);
-  const there = held.get(version);
-  if (there) return there;
-  const edits = await editsOf(by, version);
-  if (!edits) return undefined;
-  const catalogue = catalogueOf(edits);
-  held.set(version, catalogue);
-  return catalogue;
+  const missing = [...new Set(versions)].filter((version) => !held.has(version));
+  if (missing.length > 0) {
+    const rows = await by.select().from(checklistVersion).where(inArray(checklistVersion.version, missing));
+    for (const { version, edits } of rows) held.set(version, catalogueOf(edits));
+  }
+  return held;
 }
+
+/** The catalogue of a version; undefined when there is no such version. */
+export const catalogueAt = async (db: Database, version: number): Promise<Catalogue | undefined> =>
+  (await cataloguesAt(db, [version])).get(version);
 
 /** The catalogue as the club has it now. */
 export const newestCatalogue = async (db: Database): Promise<Catalogue> =>

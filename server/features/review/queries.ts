@@ -36,6 +36,9 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
         launchFrame: strike.launchFrame,
         contactFrame: strike.contactFrame,
         homeFrame: strike.homeFrame,
+        launchOrigin: strike.launchOrigin,
+        contactOrigin: strike.contactOrigin,
+        homeOrigin: strike.homeOrigin,
         removed: strike.removed,
         saidBy: saidByName,
       })

@@ -1,4 +1,11 @@
-import { reviewEndpoints, type historyShape, type Mark, type Review, type SessionTally } from '@wax-fist/contract/review';
+import {
+  reviewEndpoints,
+  type historyShape,
+  type Mark,
+  type RefusedMark,
+  type Review,
+  type SessionTally,
+} from '@wax-fist/contract/review';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
@@ -55,7 +62,7 @@ describe('review log', () => {
     const narrow = connect(server.services.settings.databaseUrl, 1);
     const strikeId = uuid();
     const marks = [thrown(strikeId), observed(strikeId, 'clean')];
-    expect(await writeMarks(narrow.db, scene.filmId, marks, server.accountId('coach'))).to.have.length(2);
+    expect((await writeMarks(narrow.db, scene.filmId, marks, server.accountId('coach'))).kept).to.have.length(2);
     await narrow.close();
   });
 
@@ -140,41 +147,140 @@ describe('review log', () => {
     expect(await server.services.db.select().from(strikeRevision).where(eq(strikeRevision.strikeId, strikeId))).to.have.length(4);
   });
 
-  const strikeId = uuid();
-  const refused: [what: string, marks: () => unknown[], status: number][] = [
-    ['moments out of order', () => [thrown(strikeId, { launchFrame: 70 })], 422],
-    ['a strike beyond the end of the film', () => [thrown(strikeId, { homeFrame: 600 })], 422],
-    ['a frame before the first', () => [thrown(strikeId, { launchFrame: -1 })], 422],
-    ['a technique nobody knows', () => [{ ...thrown(strikeId), technique: 'headbutt' }], 422],
-    ['a place in what is no series', () => [thrown(strikeId, { part: 0 })], 422],
-    ['a place that a series does not have', () => [thrown(strikeId, { technique: 'jab-cross-step', part: 2 })], 422],
-    ['a verdict on a strike that is not here', () => [observed(uuid(), 'clean')], 404],
+  const refused: [what: string, marks: (strikeId: string) => unknown[], reason: RegExp][] = [
+    ['moments out of order', (strikeId) => [thrown(strikeId, { launchFrame: 70 })], /in this order/],
+    ['a strike beyond the end of the film', (strikeId) => [thrown(strikeId, { homeFrame: 600 })], /outside of the film/],
+    ['a frame before the first', (strikeId) => [thrown(strikeId, { launchFrame: -1 })], /greater than/],
+    ['a technique nobody knows', (strikeId) => [{ ...thrown(strikeId), technique: 'headbutt' }], /not in the catalogue/],
+    ['a place in what is no series', (strikeId) => [thrown(strikeId, { part: 0 })], /no such part/],
+    [
+      'a place that a series does not have',
+      (strikeId) => [thrown(strikeId, { technique: 'jab-cross-step', part: 2 })],
+      /no such part/,
+    ],
+    ['a verdict on a strike that is not here', () => [observed(uuid(), 'clean')], /not here/],
     [
       'a checkpoint that is not in the catalogue',
-      () => [thrown(strikeId), observed(strikeId, 'clean', { checkpointId: 'zz.nothing' })],
-      422,
+      (strikeId) => [thrown(strikeId), observed(strikeId, 'clean', { checkpointId: 'zz.nothing' })],
+      /not in the checklist/,
     ],
-    ['a fifth verdict', () => [thrown(strikeId), { ...observed(strikeId, 'clean'), verdict: 'great' }], 422],
-    ['a time that is none', () => [thrown(strikeId, { saidAt: 'just now' })], 422],
-    ['an id that is none', () => [thrown(strikeId, { id: 'one' })], 422],
-    ['more than 500 at once', () => Array.from({ length: 501 }, () => thrown(uuid())), 422],
-    ['no list', () => 'marks' as unknown as unknown[], 422],
+    [
+      'checklists that do not exist',
+      (strikeId) => [thrown(strikeId), observed(strikeId, 'clean', { checklistVersion: 9 })],
+      /checklist/,
+    ],
+    ['a fifth verdict', (strikeId) => [thrown(strikeId), { ...observed(strikeId, 'clean'), verdict: 'great' }], /verdict/],
+    ['a time that is none', (strikeId) => [thrown(strikeId, { saidAt: 'just now' })], /moment in time/],
+    ['an id that is none', (strikeId) => [thrown(strikeId, { id: 'one' })], /not an id/],
+    ['a kind nobody knows', (strikeId) => [{ ...thrown(strikeId), kind: 'song' }], /kind of mark/],
+    [
+      'a letter that cannot be kept',
+      (strikeId) => [thrown(strikeId), observed(strikeId, 'fault', { note: 'low\0' })],
+      /cannot be kept/,
+    ],
+    ['what is no mark', () => ['jab'], /kind of mark/],
   ];
-  for (const [what, marks, status] of refused) {
-    it(`refuses ${what}, and keeps nothing of the batch`, async () => {
-      const good = thrown(uuid());
-      const list = marks();
-      const answer = await put((Array.isArray(list) ? [good, ...list] : list) as Mark[]);
-      expect(answer.status).to.equal(status);
-      expect((await shown()).strikes).to.deep.equal([]);
+  for (const [what, marks, reason] of refused) {
+    it(`refuses ${what}, says why, and takes the rest of the batch`, async () => {
+      const good = thrown(uuid(), { contactFrame: 55 });
+      const late = observed(good.strikeId, 'clean');
+      const list = [good, ...marks(uuid()), late] as Mark[];
+      const { status, body } = await put(list);
+      expect(status).to.equal(200);
+      expect(body.refused.map(({ place }: RefusedMark) => place)).to.deep.equal([list.length - 2]);
+      expect(body.refused[0].reason).to.match(reason);
+      expect(body.kept)
+        .to.have.length(list.length - 1)
+        .and.include(good.id)
+        .and.include(late.id);
+      const review = await shown();
+      expect(review.strikes.map(({ id }) => id)).to.include(good.id);
+      expect(review.observations.map(({ id }) => id)).to.deep.equal([late.id]);
     });
   }
+
+  const noBatch: [what: string, marks: unknown][] = [
+    ['more than 500 at once', Array.from({ length: 501 }, () => thrown(uuid()))],
+    ['no list', 'marks'],
+  ];
+  for (const [what, marks] of noBatch)
+    it(`refuses ${what} as a whole`, async () => {
+      expect((await put(marks as Mark[])).status).to.equal(422);
+      expect((await shown()).strikes).to.deep.equal([]);
+    });
+
+  it('refuses an id that another strike has, here or in another film, and changes nothing of that', async () => {
+    const [mine, theirs] = [uuid(), uuid()];
+    const other = await addScene(server);
+    const [strikeMark, word] = [thrown(mine), observed(mine, 'clean')];
+    await put([strikeMark, word]);
+    await put([thrown(theirs)], coach, other.filmId);
+    const stolen = [thrown(theirs, { id: strikeMark.id, technique: 'cross' }), observed(theirs, 'fault', { id: word.id })];
+    const { body } = await put(stolen, head, other.filmId);
+    expect([body.kept, body.refused.map(({ place }: RefusedMark) => place)]).to.deep.equal([[], [0, 1]]);
+    const twice = uuid();
+    const [one, two] = [thrown(uuid(), { id: twice }), thrown(uuid(), { id: twice })];
+    expect((await put([one, two])).body.refused).to.have.length(1);
+    expect((await shown()).observations.map(({ id }) => id)).to.deep.equal([word.id]);
+  });
+
+  describe('much at once', () => {
+    let strikes: string[];
+    const round = (word: 'clean' | 'fault', second: number): Mark[] =>
+      strikes.flatMap((one) => [thrown(one, { saidAt: atSecond(second) }), observed(one, word, { saidAt: atSecond(second) })]);
+    let asked: string[];
+    /** Every statement of the clients that are given out from now on. */
+    beforeEach(() => {
+      strikes = Array.from({ length: 250 }, () => uuid());
+      asked = [];
+      const { pool } = server.services;
+      const seen = new WeakSet();
+      pool.on('acquire', (client) => {
+        if (seen.has(client)) return;
+        seen.add(client);
+        const query = client.query.bind(client) as (...words: unknown[]) => unknown;
+        client.query = ((...words: unknown[]) => {
+          const [text] = words as [string | { text: string }];
+          asked.push(typeof text === 'string' ? text : text.text);
+          return query(...words);
+        }) as typeof client.query;
+      });
+    });
+
+    it('500 marks take at most 15 statements', async () => {
+      await put([thrown(strikes[0]!)]);
+      for (const [word, second] of [
+        ['clean', 1],
+        ['fault', 2],
+      ] as const) {
+        const marks = round(word, second);
+        asked = [];
+        expect((await put(marks)).body.kept).to.have.length(500);
+        expect(asked.length, asked.join('\n').slice(0, 2000)).to.be.within(8, 15);
+      }
+      const review = await shown();
+      expect(new Set(review.observations.map(({ verdict }) => verdict))).to.deep.equal(new Set(['fault']));
+      expect(review.strikes).to.have.length(250);
+    });
+
+    it('eight writers over the same strikes, each in another order, never wait in a ring', async () => {
+      const writers = Array.from({ length: 8 }, (_, writer) => {
+        const marks = round(writer % 2 ? 'clean' : 'fault', writer);
+        return writer % 3 === 0 ? marks.toReversed() : [...marks.slice(writer * 40), ...marks.slice(0, writer * 40)];
+      });
+      const answers = await Promise.all(writers.map((marks) => put(marks)));
+      expect(answers.map(({ status, body }) => [status, body.kept?.length])).to.deep.equal(writers.map(() => [200, 500]));
+      const review = await shown();
+      expect(review.observations.map(({ verdict }) => verdict)).to.deep.equal(strikes.map(() => 'clean'));
+      expect(new Set(review.strikes.map(({ saidAt }) => saidAt))).to.deep.equal(new Set([atSecond(7)]));
+    });
+  });
 
   it('does not take a strike of another film', async () => {
     const other = await addScene(server);
     const strikeId = uuid();
     await put([thrown(strikeId)], coach, other.filmId);
-    expect((await put([observed(strikeId, 'fault')])).status).to.equal(404);
+    expect((await put([observed(strikeId, 'fault')])).body.refused[0].reason).to.include('not here');
     expect(await logged(strikeId)).to.deep.equal([]);
   });
 

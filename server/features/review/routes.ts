@@ -13,9 +13,7 @@ export function reviewRoutes(router: Router, { db }: Services): void {
     found(await db.select({ id: film.id }).from(film).where(eq(film.id, params.filmId)), 'film');
     return reviewOf(db, params.filmId);
   });
-  serve(router, reviewEndpoints.writeMarks, async ({ params, body, account }) => ({
-    kept: await writeMarks(db, params.filmId, body.marks, account.id),
-  }));
+  serve(router, reviewEndpoints.writeMarks, ({ params, body, account }) => writeMarks(db, params.filmId, body.marks, account.id));
   serve(router, reviewEndpoints.strikeHistory, async ({ params }) => {
     found(await db.select({ id: strike.id }).from(strike).where(eq(strike.id, params.strikeId)), 'strike');
     return historyOf(db, params.strikeId);

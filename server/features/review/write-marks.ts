@@ -1,113 +1,185 @@
-import type { Mark, MarkKind, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
-import { saidLater } from '@wax-fist/core/review';
-import { and, eq } from 'drizzle-orm';
+import type { Mark, ObservationMark, StrikeMark, WrittenMarks } from '@wax-fist/contract/review';
+import { latestBy, saidLater, type Statement } from '@wax-fist/core/review';
+import { momentsOf } from '@wax-fist/core/strikes';
+import type { Catalogue } from '@wax-fist/core/technique';
+import { and, eq, getTableColumns, inArray } from 'drizzle-orm';
+import type { PgInsertValue } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
 import { film, observation, strike, strikeRevision, trainingSession } from '../../db/schema/index.ts';
-import { found, Refusal } from '../../http/refusal.ts';
-import { catalogueAt } from '../checklists/versions.ts';
+import { found } from '../../http/refusal.ts';
+import { cataloguesAt } from '../checklists/versions.ts';
+import { problemOf, Sieve, type Told } from './sift-marks.ts';
 
-/** What a batch of marks is written with. */
+/** Somebody else wrote a mark with the same id between our looking and our writing. */
+class WrittenMeanwhile extends Error {}
+/** An id is chosen at random: that one is taken at the same moment happens by intention only, and hardly three times. */
+const mostTries = 3;
+
+/**
+ * Writes marks into a film's log. Each is taken or refused by itself. A mark that is there already is left alone, so sending
+ * twice is harmless. Of two marks about the same thing the later said one counts, in whatever order they arrive; the other stays
+ * in the log. All of a batch is one transaction of about ten statements, whatever its size.
+ * @throws Refusal when there is no such film
+ */
+export async function writeMarks(db: Database, filmId: string, sent: readonly unknown[], saidBy: string): Promise<WrittenMarks> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await db.transaction((transaction) => writeOnce(db, { transaction, filmId, saidBy }, sent));
+    } catch (error) {
+      if (!(error instanceof WrittenMeanwhile) || attempt === mostTries) throw error;
+    }
+  }
+}
+
+/** What a batch is written with. */
 interface Desk {
-  db: Database;
   transaction: Database;
-  film: { id: string; frames: number | null };
-  /** The version of the checklists by which the film's session is judged. */
-  checklistVersion: number;
+  filmId: string;
   saidBy: string;
 }
 
-type Writer<Kind extends MarkKind> = (desk: Desk, mark: Extract<Mark, { kind: Kind }>, saidAt: Date) => Promise<void>;
+async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Promise<WrittenMarks> {
+  const sieve = new Sieve(sent);
+  const { frames, checklistVersion } = await filmToMark(desk);
+  const judgedBy = sieve.of('observation').map(({ mark }) => mark.checklistVersion);
+  const catalogues = await cataloguesAt(db, [checklistVersion, ...judgedBy], desk.transaction);
+  sieve.sift(({ mark }) => problemOf(mark, { frames, catalogue: catalogues.get(checklistVersion), catalogues }));
 
-/** How each kind of mark is checked and written. */
-const writers: { readonly [Kind in MarkKind]: Writer<Kind> } = { strike: writeStrike, observation: writeObservation };
-const writerOf = <Kind extends MarkKind>(mark: { kind: Kind }): Writer<Kind> => writers[mark.kind];
-
-/**
- * Writes marks into a film's log, all or none. A mark that is there already is left alone, so sending twice is harmless.
- * Of two marks about the same thing the later said one counts, in whatever order they arrive; the other stays in the log.
- * @returns ids of the marks
- * @throws Refusal
- */
-export async function writeMarks(db: Database, filmId: string, marks: readonly Mark[], saidBy: string): Promise<string[]> {
-  await db.transaction(async (transaction) => {
-    const rows = await transaction
-      .select({ frames: film.frames, checklistVersion: trainingSession.checklistVersion })
-      .from(film)
-      .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
-      .where(eq(film.id, filmId));
-    const { frames, checklistVersion } = found(rows, 'film');
-    const desk: Desk = { db, transaction, film: { id: filmId, frames }, checklistVersion, saidBy };
-    const now = Date.now();
-    for (const mark of marks) {
-      // A browser whose clock is ahead must not win for ever.
-      const saidAt = new Date(Math.min(now, Date.parse(mark.saidAt)));
-      await writerOf(mark)(desk, mark, saidAt);
-    }
+  const known = await strikesOfMarks(desk, sieve);
+  const about = new Map(known);
+  sieve.sift(({ mark }) => {
+    const strikeId = about.get(mark.id) ?? mark.strikeId;
+    about.set(mark.id, strikeId);
+    return strikeId === mark.strikeId ? undefined : 'Another strike has a mark with this id.';
   });
-  return marks.map(({ id }) => id);
+
+  await addNewStrikes(desk, sieve.of('strike'));
+  const standing = await lockedStrikes(desk, sieve);
+  sieve.sift(({ mark }) => (standing.has(mark.strikeId) ? undefined : 'This strike is not here. It may have been removed.'));
+
+  const fresh = <One extends Mark>(told: readonly Told<One>[]): Told<One>[] => [
+    ...new Map(told.filter(({ mark }) => !known.has(mark.id)).map((one) => [one.mark.id, one])).values(),
+  ];
+  await writeRevisions(desk, fresh(sieve.of('strike')), standing);
+  await writeObservations(desk, fresh(sieve.of('observation')), catalogues);
+  return { kept: sieve.told.map(({ mark }) => mark.id), refused: sieve.refused.sort((a, b) => a.place - b.place) };
 }
 
-/** The strike, locked until the transaction ends so that two tabs take turns. */
-async function lockedStrike({ transaction, film: of }: Desk, strikeId: string): Promise<typeof strike.$inferSelect> {
+const byId = (a: { id: string }, b: { id: string }): number => (a.id < b.id ? -1 : 1);
+/** A mark as a statement, said when it counts as said. */
+const asSaid = <One extends Mark>({ mark, saidAt }: Told<One>): One => ({ ...mark, saidAt: saidAt.toISOString() });
+
+/** The film, held fast: removing it waits until its marks are written. */
+async function filmToMark({ transaction, filmId }: Desk): Promise<{ frames: number | null; checklistVersion: number }> {
   const rows = await transaction
-    .select()
+    .select({ frames: film.frames, checklistVersion: trainingSession.checklistVersion })
+    .from(film)
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .where(eq(film.id, filmId))
+    .for('key share', { of: film });
+  return found(rows, 'film');
+}
+
+/** Which strike each mark is about that the log has already, by the id of the mark. */
+async function strikesOfMarks({ transaction }: Desk, sieve: Sieve): Promise<Map<string, string>> {
+  const known = new Map<string, string>();
+  for (const [kind, log] of [['strike', strikeRevision] as const, ['observation', observation] as const]) {
+    const ids = sieve.of(kind).map(({ mark }) => mark.id);
+    if (ids.length === 0) continue;
+    const rows = await transaction.select({ id: log.id, strikeId: log.strikeId }).from(log).where(inArray(log.id, ids));
+    for (const { id, strikeId } of rows) known.set(id, strikeId);
+  }
+  return known;
+}
+
+const movedBy = ({ mark, saidAt }: Told<StrikeMark>, saidBy: string) => {
+  const { technique, part, removed } = mark;
+  return { technique, part, ...momentsOf(mark), removed, saidAt, saidBy };
+};
+
+/** Strikes that nobody told of before. In the order of their ids: two batches that bring the same take turns. */
+async function addNewStrikes({ transaction, filmId, saidBy }: Desk, told: readonly Told<StrikeMark>[]): Promise<void> {
+  const first = new Map(told.toReversed().map((one) => [one.mark.strikeId, one]));
+  const rows = [...first].map(([id, one]) => ({ id, filmId, revisionId: one.mark.id, ...movedBy(one, saidBy) }));
+  if (rows.length > 0) await transaction.insert(strike).values(rows.sort(byId)).onConflictDoNothing();
+}
+
+/** The strikes of the film that the marks are about, locked until the transaction ends; in one order, so that nobody waits in a ring. */
+async function lockedStrikes({ transaction, filmId }: Desk, { told }: Sieve): Promise<Map<string, Statement>> {
+  const ids = [...new Set(told.map(({ mark }) => mark.strikeId))];
+  if (ids.length === 0) return new Map();
+  const rows = await transaction
+    .select({ id: strike.id, revisionId: strike.revisionId, saidAt: strike.saidAt })
     .from(strike)
-    .where(and(eq(strike.id, strikeId), eq(strike.filmId, of.id)))
+    .where(and(eq(strike.filmId, filmId), inArray(strike.id, ids)))
+    .orderBy(strike.id)
     .for('update');
-  return found(rows, 'strike');
+  return new Map(rows.map(({ id, revisionId, saidAt }) => [id, { id: revisionId, saidAt: saidAt.toISOString() }]));
 }
 
-async function writeStrike(desk: Desk, mark: StrikeMark, saidAt: Date): Promise<void> {
-  const { transaction, film: of, saidBy } = desk;
-  const { id: revisionId, strikeId, technique, part, launchFrame, contactFrame, homeFrame, removed } = mark;
-  if (of.frames === null || homeFrame >= of.frames) throw new Refusal(422, 'This strike lies outside of the film.');
-  const catalogue = await catalogueAt(desk.db, desk.checklistVersion, transaction);
-  const known = catalogue?.techniques.get(technique);
-  if (!known) throw new Refusal(422, 'This technique is not in the catalogue of this session.');
-  if (part !== null && part >= known.parts.length) throw new Refusal(422, 'This technique has no such part.');
-  const told = { technique, part, launchFrame, contactFrame, homeFrame, removed, saidAt, saidBy };
-  await transaction
-    .insert(strike)
-    .values({ id: strikeId, filmId: of.id, revisionId, ...told })
-    .onConflictDoNothing();
-  const standing = await lockedStrike(desk, strikeId);
-  await transaction
-    .insert(strikeRevision)
-    .values({ id: revisionId, strikeId, ...told })
-    .onConflictDoNothing();
-  const later = saidLater(
-    { id: revisionId, saidAt: saidAt.toISOString() },
-    { id: standing.revisionId, saidAt: standing.saidAt.toISOString() },
-  );
-  if (later)
-    await transaction
-      .update(strike)
-      .set({ revisionId, ...told })
-      .where(eq(strike.id, strikeId));
+/** Adds to a log what was not there a moment ago. @throws WrittenMeanwhile */
+async function append<Log extends typeof strikeRevision | typeof observation>(
+  { transaction }: Desk,
+  log: Log,
+  rows: PgInsertValue<Log>[],
+): Promise<void> {
+  const written = await transaction.insert(log).values(rows).onConflictDoNothing().returning({ id: log.id });
+  if (written.length < rows.length) throw new WrittenMeanwhile();
 }
 
-async function writeObservation(desk: Desk, mark: ObservationMark, saidAt: Date): Promise<void> {
-  const { transaction, saidBy } = desk;
-  const { id, strikeId, checkpointId, verdict, note, view, anyway, checklistVersion } = mark;
-  const checkpoint = (await catalogueAt(desk.db, checklistVersion, transaction))?.checkpoints.get(checkpointId);
-  if (!checkpoint) throw new Refusal(422, 'This checkpoint is not in the checklist.');
-  await lockedStrike(desk, strikeId);
-  const [known] = await transaction.select({ id: observation.id }).from(observation).where(eq(observation.id, id));
-  if (known) return;
-  const [counting] = await transaction
-    .select({ id: observation.id, saidAt: observation.saidAt })
+async function writeRevisions(
+  desk: Desk,
+  told: readonly Told<StrikeMark>[],
+  standing: ReadonlyMap<string, Statement>,
+): Promise<void> {
+  if (told.length === 0) return;
+  const rows = told.map((one) => ({ id: one.mark.id, strikeId: one.mark.strikeId, ...movedBy(one, desk.saidBy) }));
+  await append(desk, strikeRevision, rows.sort(byId));
+  const latest = latestBy(told.map(asSaid), ({ strikeId }) => strikeId);
+  const moved = [...latest].filter(([strikeId, word]) => saidLater(word, standing.get(strikeId)!)).map(([, { id }]) => id);
+  if (moved.length === 0) return;
+  const { id: revisionId, strikeId: ofStrike, receivedAt: _, ...words } = getTableColumns(strikeRevision);
+  await desk.transaction
+    .update(strike)
+    .set({ revisionId, ...words })
+    .from(strikeRevision)
+    .where(and(eq(ofStrike, strike.id), inArray(revisionId, moved)));
+}
+
+async function writeObservations(
+  desk: Desk,
+  told: readonly Told<ObservationMark>[],
+  catalogues: ReadonlyMap<number, Catalogue>,
+): Promise<void> {
+  if (told.length === 0) return;
+  const rowOf = (strikeId: string, checkpointId: string): string => `${strikeId} ${checkpointId}`;
+  const counting = await desk.transaction
+    .select({
+      id: observation.id,
+      saidAt: observation.saidAt,
+      strikeId: observation.strikeId,
+      checkpointId: observation.checkpointId,
+    })
     .from(observation)
     .where(
-      and(eq(observation.strikeId, strikeId), eq(observation.checkpointId, checkpointId), eq(observation.superseded, false)),
+      and(inArray(observation.strikeId, [...new Set(told.map(({ mark }) => mark.strikeId))]), eq(observation.superseded, false)),
     );
-  const superseded =
-    counting !== undefined &&
-    !saidLater({ id, saidAt: saidAt.toISOString() }, { id: counting.id, saidAt: counting.saidAt.toISOString() });
-  if (counting && !superseded) {
-    await transaction.update(observation).set({ superseded: true }).where(eq(observation.id, counting.id));
+  const words = [
+    ...counting.map(({ id, saidAt, ...about }) => ({ id, saidAt: saidAt.toISOString(), ...about })),
+    ...told.map(asSaid),
+  ];
+  const latest = latestBy(words, ({ strikeId, checkpointId }) => rowOf(strikeId, checkpointId));
+  const counts = new Set([...latest.values()].map(({ id }) => id));
+  const overruled = counting.filter(({ id }) => !counts.has(id)).map(({ id }) => id);
+  if (overruled.length > 0) {
+    await desk.transaction.update(observation).set({ superseded: true }).where(inArray(observation.id, overruled));
   }
-  const { subject } = checkpoint;
-  await transaction
-    .insert(observation)
-    .values({ id, strikeId, checkpointId, subject, verdict, note, view, anyway, checklistVersion, saidBy, saidAt, superseded });
+  const rows = told.map(({ mark: { kind: _, ...mark }, saidAt }) => ({
+    ...mark,
+    subject: catalogues.get(mark.checklistVersion)!.checkpoints.get(mark.checkpointId)!.subject,
+    saidAt,
+    saidBy: desk.saidBy,
+    superseded: !counts.has(mark.id),
+  }));
+  await append(desk, observation, rows.sort(byId));
 }

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiTrayArrowUp } from '@mdi/js';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { counted } from '../../app/format.ts';
 import { useOutbox } from './outbox-store.ts';
 
+// Names need the whole catalogue, which no first page should wait for.
+const NotTakenList = defineAsyncComponent(() => import('./NotTakenList.vue'));
+
 const outbox = useOutbox();
+const looking = ref(false);
 const signs = {
   saved: { icon: mdiCheck, words: () => 'All marks saved' },
   sending: { icon: mdiTrayArrowUp, words: () => `Saving ${outbox.waiting}` },
@@ -12,7 +16,7 @@ const signs = {
     icon: mdiCloudOffOutline,
     words: () => counted(outbox.waiting, 'mark waits here for the server', 'marks wait here for the server'),
   },
-  refused: { icon: mdiAlert, words: () => `${counted(outbox.refused?.ids.length ?? 0, 'mark')} not taken` },
+  refused: { icon: mdiAlert, words: () => `${counted(outbox.notTaken.length, 'mark')} not taken` },
 };
 const sign = computed(() => signs[outbox.state]);
 </script>
@@ -20,10 +24,8 @@ const sign = computed(() => signs[outbox.state]);
 <template>
   <span class="sign" role="status" :data-state="outbox.state" :class="outbox.state">
     <VIcon :icon="sign.icon" size="18" /> {{ sign.words() }}
-    <template v-if="outbox.refused">
-      <span>: {{ outbox.refused.reason }}</span>
-      <VBtn size="x-small" variant="outlined" class="ml-2" @click="outbox.dropRefused()">Let go of them</VBtn>
-    </template>
+    <VBtn v-if="outbox.notTaken.length > 0" size="x-small" variant="outlined" class="ml-2" @click="looking = true">See why</VBtn>
+    <NotTakenList v-if="looking" v-model="looking" />
   </span>
 </template>
 

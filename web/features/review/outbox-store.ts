@@ -9,8 +9,16 @@ import { openOutbox, type KeptMark } from './outbox-database.ts';
 /** At most so many marks in one request, well below what the contract allows. */
 const atOnce = mostMarks / 2;
 const waits = [1000, 2000, 4000, 8000, 15_000];
+/** A mark at which the server stumbles as often as this, alone, steps aside for the others. */
+const mostStumbles = 3;
+
+/** Refusals that say nothing of the marks: signed out, too slow, too many at once. */
+const notNow = [401, 408, 429];
 
 const opened = openOutbox();
+
+/** A mark that the server does not take, and why. */
+export type NotTaken = KeptMark & { reason: string };
 
 /** Marks on their way to the server. They lie in the browser's own database until the server has said that it has them. */
 export const useOutbox = defineStore('outbox', () => {
@@ -20,14 +28,21 @@ export const useOutbox = defineStore('outbox', () => {
   const entering = ref(0);
   const waiting = computed(() => stored.value + entering.value);
   const away = ref(false);
-  /** Marks that the server will not take, and why; they stay until the coach lets go of them. */
-  const refused = shallowRef<{ ids: string[]; reason: string }>();
-  const state = computed(() => (refused.value ? 'refused' : waiting.value === 0 ? 'saved' : away.value ? 'away' : 'sending'));
+  /** Marks that the server does not take, each with its reason; they stay until the coach tries again or lets go of them. */
+  const notTaken = shallowRef<readonly NotTaken[]>([]);
+  /** What the coach last let go of: pages that show it have to look again. */
+  const letGoOf = shallowRef<readonly KeptMark[]>([]);
+  const state = computed(() =>
+    notTaken.value.length > 0 ? 'refused' : waiting.value === 0 ? 'saved' : away.value ? 'away' : 'sending',
+  );
   let sending: Promise<void> | undefined;
   /** Something was put in while sending. */
   let again = false;
   let failures = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** Marks in the next request; fewer when the server stumbles, until the one at which it does is found. */
+  let size = atOnce;
+  const stumbles = new Map<string, number>();
 
   const kept = async (): Promise<KeptMark[]> => {
     if (!account.me) return [];
@@ -52,27 +67,46 @@ export const useOutbox = defineStore('outbox', () => {
     await transaction.done;
   }
 
+  const setAside = (marks: readonly NotTaken[]): void => void (notTaken.value = [...notTaken.value, ...marks]);
+
+  /** Sends a batch of one film. @throws what the server answers when it takes none of them */
+  async function send(batch: readonly KeptMark[]): Promise<void> {
+    const { kept: taken, refused } = await request(reviewEndpoints.writeMarks, {
+      params: { filmId: batch[0]!.filmId },
+      body: { marks: batch.map(({ mark }) => mark) },
+    });
+    setAside(refused.map(({ place, reason }) => ({ ...batch[place]!, reason })));
+    await forget(taken);
+    for (const id of taken) stumbles.delete(id);
+    size = Math.min(atOnce, size * 2);
+  }
+
+  /** What a failure comes to: who can never be taken is set aside, with more patience who makes the server stumble. @throws when it is worth waiting */
+  function failed(batch: readonly KeptMark[], error: unknown): void {
+    if (!(error instanceof Refused)) throw error;
+    const asideFor = (reason: string): void => setAside(batch.map((one) => ({ ...one, reason })));
+    if (error.status < 500) {
+      if (notNow.includes(error.status)) throw error;
+      return asideFor(error.message);
+    }
+    if (error.status !== 500) throw error;
+    if (batch.length > 1) return void (size = Math.ceil(batch.length / 2));
+    const [{ id }] = batch as [KeptMark];
+    const times = (stumbles.get(id) ?? 0) + 1;
+    stumbles.set(id, times);
+    if (times < mostStumbles) throw error;
+    asideFor(error.message);
+  }
+
   async function sendAll(): Promise<void> {
     for (;;) {
-      const left = (await kept()).filter(({ id }) => !refused.value?.ids.includes(id));
+      const aside = new Set(notTaken.value.map(({ id }) => id));
+      const left = (await kept()).filter(({ id }) => !aside.has(id));
       stored.value = left.length;
       const [first] = left;
       if (!first) return;
-      const batch = left.filter(({ filmId }) => filmId === first.filmId).slice(0, atOnce);
-      const ids = batch.map(({ id }) => id);
-      try {
-        await request(reviewEndpoints.writeMarks, {
-          params: { filmId: first.filmId },
-          body: { marks: batch.map(({ mark }) => mark) },
-        });
-      } catch (error) {
-        const final =
-          error instanceof Refused && error.status >= 400 && error.status < 500 && ![401, 408, 429].includes(error.status);
-        if (!final) throw error;
-        refused.value = { ids: [...(refused.value?.ids ?? []), ...ids], reason: error.message };
-        continue;
-      }
-      await forget(ids);
+      const batch = left.filter(({ filmId }) => filmId === first.filmId).slice(0, size);
+      await send(batch).catch((error: unknown) => failed(batch, error));
     }
   }
 
@@ -102,9 +136,19 @@ export const useOutbox = defineStore('outbox', () => {
     return sending;
   }
 
-  async function dropRefused(): Promise<void> {
-    await forget(refused.value?.ids ?? []);
-    refused.value = undefined;
+  /** Sends everything once more that was not taken. */
+  function tryAgain(): Promise<void> {
+    notTaken.value = [];
+    stumbles.clear();
+    return flush();
+  }
+
+  /** Lets go of marks that are not taken; without ids, of all of them. */
+  async function letGo(ids = notTaken.value.map(({ id }) => id)): Promise<void> {
+    const gone = notTaken.value.filter(({ id }) => ids.includes(id));
+    await forget(gone.map(({ id }) => id));
+    notTaken.value = notTaken.value.filter((one) => !gone.includes(one));
+    letGoOf.value = gone;
     await flush();
   }
 
@@ -115,5 +159,5 @@ export const useOutbox = defineStore('outbox', () => {
   useEventListener(window, 'online', () => void flush());
   watch(() => account.me?.id, flush, { immediate: true });
 
-  return { waiting, state, refused, put, flush, dropRefused, marksOf };
+  return { waiting, state, notTaken, letGoOf, put, flush, tryAgain, letGo, marksOf };
 });

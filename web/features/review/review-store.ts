@@ -1,10 +1,10 @@
 import { reviewEndpoints, type Mark, type MarkKind, type ObservationMark, type StrikeMark } from '@wax-fist/contract/review';
 import { saidLater, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
 import { shippedVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
-import type { StrikeMoments } from '@wax-fist/core/strikes';
+import { momentsOf, type StrikeMoments } from '@wax-fist/core/strikes';
 import { defineStore } from 'pinia';
 import { v7 as uuid } from 'uuid';
-import { computed, ref, shallowReactive } from 'vue';
+import { computed, ref, shallowReactive, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { makeUndo } from '../../app/undo.ts';
 import { useOutbox } from './outbox-store.ts';
@@ -69,11 +69,7 @@ export const useReview = defineStore('review', () => {
   }
 
   async function open(film: { id: string; view: View }, version: number): Promise<void> {
-    if (filmId.value !== film.id) {
-      strikesById.clear();
-      wordsByKey.clear();
-      undo.clear();
-    }
+    if (filmId.value !== film.id) forget();
     filmId.value = film.id;
     view.value = film.view;
     checklistVersion.value = version;
@@ -81,12 +77,39 @@ export const useReview = defineStore('review', () => {
     await refresh();
   }
 
+  function forget(): void {
+    strikesById.clear();
+    wordsByKey.clear();
+    undo.clear();
+  }
+  /** What was let go of is nowhere any more: everything is told anew by those who have it. */
+  async function startAnew(film: string): Promise<void> {
+    const [waiting, told] = await Promise.all([outbox.marksOf(film), standingIn(film)]);
+    if (film !== filmId.value) return;
+    forget();
+    for (const mark of [...told, ...waiting]) take(mark);
+  }
+  watch(
+    () => outbox.letGoOf,
+    (gone) => {
+      const film = gone.find((mark) => mark.filmId === filmId.value)?.filmId;
+      // The server may be away: then it is seen when the page is opened again.
+      if (film) void startAnew(film).catch(() => undefined);
+    },
+  );
+
+  /** What counts on the server. */
+  async function standingIn(film: string): Promise<Mark[]> {
+    const { strikes: told, observations } = await request(reviewEndpoints.showReview, { params: { filmId: film } });
+    return [...told, ...observations];
+  }
+
   /** Brings in what others, or other tabs, have said meanwhile. */
   async function refresh(): Promise<void> {
     const wanted = filmId.value;
     if (!wanted) return;
-    const { strikes: told, observations } = await request(reviewEndpoints.showReview, { params: { filmId: wanted } });
-    if (wanted === filmId.value) for (const mark of [...told, ...observations]) take(mark);
+    const told = await standingIn(wanted);
+    if (wanted === filmId.value) for (const mark of told) take(mark);
   }
 
   const stamp = () => ({ id: uuid(), saidAt: new Date().toISOString() });
@@ -120,13 +143,9 @@ export const useReview = defineStore('review', () => {
     const marks = told.map((one): StrikeMark => {
       const strikeId = 'strikeId' in one ? one.strikeId : uuid();
       const held = strikesById.get(strikeId);
-      const { technique, part, launchFrame, contactFrame, homeFrame, removed } = {
-        part: null,
-        removed: false,
-        ...held,
-        ...one,
-      } as StrikeMark;
-      return { kind: 'strike', ...stamp(), strikeId, technique, part, launchFrame, contactFrame, homeFrame, removed };
+      const mark = { part: null, removed: false, ...held, ...one } as StrikeMark;
+      const { technique, part, removed } = mark;
+      return { kind: 'strike', ...stamp(), strikeId, technique, part, ...momentsOf(mark), removed };
     });
     say(marks);
     return marks.map(({ strikeId }) => strikeId);

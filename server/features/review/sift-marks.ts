@@ -1,0 +1,70 @@
+import { markShape, type Mark, type MarkKind, type RefusedMark } from '@wax-fist/contract/review';
+import type { Catalogue } from '@wax-fist/core/technique';
+import { ValidationError } from 'yup';
+
+/** A mark, its place in the batch and when it counts as said. */
+export interface Told<One extends Mark = Mark> {
+  place: number;
+  mark: One;
+  saidAt: Date;
+}
+
+/** What marks of a film are checked against. */
+export interface Desk {
+  frames: number | null;
+  /** The checklists by which the film's session is judged. */
+  catalogue: Catalogue | undefined;
+  /** Every version of the checklists by which somebody judged. */
+  catalogues: ReadonlyMap<number, Catalogue>;
+}
+
+/** Why a mark of each kind cannot be taken, whatever else the log says; undefined when it can. */
+const problems: { readonly [Kind in MarkKind]: (mark: Extract<Mark, { kind: Kind }>, desk: Desk) => string | undefined } = {
+  strike({ technique, part, homeFrame }, { frames, catalogue }) {
+    if (frames === null || homeFrame >= frames) return 'This strike lies outside of the film.';
+    const known = catalogue?.techniques.get(technique);
+    if (!known) return 'This technique is not in the catalogue of this session.';
+    if (part !== null && part >= known.parts.length) return 'This technique has no such part.';
+    return undefined;
+  },
+  observation({ checkpointId, checklistVersion }, { catalogues }) {
+    return catalogues.get(checklistVersion)?.checkpoints.has(checkpointId)
+      ? undefined
+      : 'This checkpoint is not in the checklist.';
+  },
+};
+export const problemOf = <Kind extends MarkKind>(mark: { kind: Kind }, desk: Desk): string | undefined =>
+  problems[mark.kind](mark as Extract<Mark, { kind: Kind }>, desk);
+
+/** Marks on their way into the log: each is taken or refused by itself, with its reason. */
+export class Sieve {
+  readonly refused: RefusedMark[] = [];
+  told: Told[] = [];
+
+  /** Reads what was sent. A browser whose clock is ahead must not win for ever: nothing counts as said after now. */
+  constructor(sent: readonly unknown[], now = Date.now()) {
+    sent.forEach((one, place) => {
+      try {
+        const mark = markShape.validateSync(one, { stripUnknown: true }) as Mark;
+        this.told.push({ place, mark, saidAt: new Date(Math.min(now, Date.parse(mark.saidAt))) });
+      } catch (error) {
+        if (!(error instanceof ValidationError)) throw error;
+        this.refused.push({ place, reason: error.message });
+      }
+    });
+  }
+
+  /** Lets go of every mark that has a problem. */
+  sift(problem: (told: Told) => string | undefined): void {
+    this.told = this.told.filter((told) => {
+      const reason = problem(told);
+      if (reason !== undefined) this.refused.push({ place: told.place, reason });
+      return reason === undefined;
+    });
+  }
+
+  /** What is left of one kind. */
+  of<Kind extends MarkKind>(kind: Kind): Told<Extract<Mark, { kind: Kind }>>[] {
+    return this.told.filter((told): told is Told<Extract<Mark, { kind: Kind }>> => told.mark.kind === kind);
+  }
+}
