@@ -1,16 +1,22 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { timelineOf } from '../film/index.ts';
+import { moments, type StrikeMoments } from '../strikes/index.ts';
 import type { Band } from '../technique/index.ts';
 import { leastSure, proposalFor, sharesIn, snapRatio } from './index.ts';
 
 const at = (rate: number) => timelineOf(Array.from({ length: 400 }, (_, frame) => (frame * 1000) / rate));
+/** A strike whose moments were all set by a coach. */
+const seen = (launchFrame: number, contactFrame: number, homeFrame: number): StrikeMoments => ({
+  ...{ launchFrame, contactFrame, homeFrame },
+  ...{ launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' },
+});
 const band: Band = { clean: [null, 1.3], watch: [null, 1.8] };
 
 describe('snap from three moments', () => {
   it('is the time home by the time out, with a doubt that shrinks with the frame rate', () => {
-    const slow = snapRatio(at(30), { launchFrame: 10, contactFrame: 15, homeFrame: 25 });
-    const fast = snapRatio(at(240), { launchFrame: 80, contactFrame: 120, homeFrame: 200 });
+    const slow = snapRatio(at(30), seen(10, 15, 25));
+    const fast = snapRatio(at(240), seen(80, 120, 200));
     expect(slow.value).to.be.closeTo(2, 1e-9);
     expect(fast.value).to.be.closeTo(2, 1e-9);
     if (slow.value === undefined || fast.value === undefined) throw new Error('Both can be measured.');
@@ -18,9 +24,18 @@ describe('snap from three moments', () => {
   });
 
   it('says why it cannot be told when two moments are one', () => {
-    const none = snapRatio(at(30), { launchFrame: 10, contactFrame: 10, homeFrame: 20 });
+    const none = snapRatio(at(30), seen(10, 10, 20));
     expect(none.value).to.equal(undefined);
     expect('reason' in none && none.reason).to.include('one frame');
+  });
+
+  it('is never taken from what is guessed', () => {
+    const strike = seen(10, 15, 25);
+    for (const moment of moments) {
+      const read = snapRatio(at(30), { ...strike, [`${moment}Origin`]: 'guessed' });
+      expect('reason' in read && read.reason).to.include(moment);
+      expect(snapRatio(at(30), { ...strike, [`${moment}Origin`]: 'found' }).value).to.be.closeTo(2, 1e-9);
+    }
   });
 
   it('claims a doubt that holds: moments read off frames spread no wider than it says', () => {
@@ -32,11 +47,7 @@ describe('snap from three moments', () => {
     for (let shift = 0; shift < 300; shift++) {
       const launch = 1000 + shift * 0.37;
       const frame = (time: number): number => Math.round((time * 60) / 1000);
-      const read = snapRatio(timeline, {
-        launchFrame: frame(launch),
-        contactFrame: frame(launch + out),
-        homeFrame: frame(launch + out + back),
-      });
+      const read = snapRatio(timeline, seen(frame(launch), frame(launch + out), frame(launch + out + back)));
       if (read.value === undefined) throw new Error('It can be measured.');
       errors.push(read.value - back / out);
       claimed = read.doubt;

@@ -1,13 +1,21 @@
 import { gapAt, timeOf, type FrameTimeline } from '../film/index.ts';
-import type { StrikeMoments } from '../strikes/index.ts';
+import { guessedOf, type StrikeMoments } from '../strikes/index.ts';
 import type { MeasureId } from '../technique/index.ts';
 import type { Measured } from './measured.ts';
 
 /**
  * Time home by time out, from the three moments alone. Each moment is known to half of the gap between its frames; the doubt is
- * carried through r = (home − contact) / (contact − launch) to first order, contact counting in both.
+ * carried through r = (home − contact) / (contact − launch) to first order, contact counting in both. What is guessed from usual
+ * times would only measure the guess: there is no value then.
  */
-export function snapRatio(timeline: FrameTimeline, { launchFrame, contactFrame, homeFrame }: StrikeMoments): Measured {
+export function snapRatio(timeline: FrameTimeline, strike: StrikeMoments): Measured {
+  const guessed = guessedOf(strike);
+  if (guessed.length > 0)
+    return {
+      value: undefined,
+      reason: `Guessed so far: ${guessed.join(' and ')}. Set ${guessed.length > 1 ? 'them' : 'it'} to have it measured.`,
+    };
+  const { launchFrame, contactFrame, homeFrame } = strike;
   const [launch, contact, home] = [launchFrame, contactFrame, homeFrame].map((frame) => timeOf(timeline, frame)) as [
     number,
     number,

@@ -2,26 +2,29 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { shippedCatalogue, techniqueIn } from '../technique/index.ts';
 import { timelineOf, timeOf } from '../film/index.ts';
-import { guessedMoments, guessedSeries, phaseFrames, withMoment, type Moment } from './index.ts';
+import { guessedMoments, guessedOf, guessedSeries, moments, phaseFrames, withMoment, type StrikeMoments } from './index.ts';
 
 const steady = timelineOf(Array.from({ length: 120 }, (_, index) => (index * 1000) / 60));
 
+const heardAt = (...frames: number[]) => frames.map((frame) => ({ frame, origin: 'found' as const }));
+
 describe('moments of a strike', () => {
   it('are guessed from the contact and stay inside the film', () => {
-    const guess = guessedMoments(steady, techniqueIn(shippedCatalogue, 'jab'), 60);
+    const guess = guessedMoments(steady, techniqueIn(shippedCatalogue, 'jab'), 60, 'set');
     expect(timeOf(steady, 60) - timeOf(steady, guess.launchFrame)).to.be.closeTo(160, 17);
     expect(timeOf(steady, guess.homeFrame) - timeOf(steady, 60)).to.be.closeTo(220, 17);
-    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 0).launchFrame).to.equal(0);
-    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 119).homeFrame).to.equal(119);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 0, 'set').launchFrame).to.equal(0);
+    expect(guessedMoments(steady, techniqueIn(shippedCatalogue, 'cross'), 119, 'set').homeFrame).to.equal(119);
   });
 
   it('are guessed for a series on the hits that are known, and after them in the usual times', () => {
     const usual = ['jab', 'cross', 'lead-hook'].map((id) => techniqueIn(shippedCatalogue, id));
-    const [jab, cross, hook] = guessedSeries(steady, usual, [20, 35]);
+    const [jab, cross, hook] = guessedSeries(steady, usual, heardAt(20, 35));
     expect([jab!.contactFrame, cross!.contactFrame]).to.deep.equal([20, 35]);
+    expect([jab!.contactOrigin, hook!.contactOrigin, guessedOf(jab!)]).to.deep.equal(['found', 'guessed', ['launch', 'home']]);
     const after = timeOf(steady, hook!.contactFrame) - timeOf(steady, 35);
     expect(after).to.be.closeTo(usual[1]!.usualReturn + usual[2]!.usualOut, 17);
-    expect(guessedSeries(steady, usual, [115]), 'nothing lands after the film').to.have.length(1);
+    expect(guessedSeries(steady, usual, heardAt(115)), 'nothing lands after the film').to.have.length(1);
   });
 
   it('of a series never overlap, wherever its hits are', () => {
@@ -29,7 +32,7 @@ describe('moments of a strike', () => {
     fc.assert(
       fc.property(contacts, fc.integer({ min: 0, max: 4 }), (known, more) => {
         const usual = Array.from({ length: known.length + more }, () => techniqueIn(shippedCatalogue, 'rear-hook'));
-        const all = guessedSeries(steady, usual, known);
+        const all = guessedSeries(steady, usual, heardAt(...known));
         expect(all.length).to.be.within(known.length, usual.length);
         for (const [place, { launchFrame, contactFrame, homeFrame }] of all.entries()) {
           expect(launchFrame).to.be.within(all[place - 1]?.contactFrame ?? 0, contactFrame);
@@ -41,19 +44,24 @@ describe('moments of a strike', () => {
 
   it('keep their order however one of them is moved', () => {
     const frames = fc.nat(119);
-    const moments = fc.tuple(frames, frames, frames).map((three) => three.sort((a, b) => a - b));
+    const threeFrames = fc.tuple(frames, frames, frames).map((three) => three.sort((a, b) => a - b));
     fc.assert(
-      fc.property(
-        moments,
-        fc.constantFrom<Moment>('launch', 'contact', 'home'),
-        frames,
-        ([launch, contact, home], moment, frame) => {
-          const moved = withMoment({ launchFrame: launch, contactFrame: contact, homeFrame: home }, moment, frame);
-          expect(moved[`${moment}Frame`]).to.equal(frame);
-          expect(moved.launchFrame).to.be.at.most(moved.contactFrame);
-          expect(moved.contactFrame).to.be.at.most(moved.homeFrame);
-        },
-      ),
+      fc.property(threeFrames, fc.constantFrom(...moments), frames, ([launch, contact, home], moment, frame) => {
+        const before: StrikeMoments = {
+          ...guessedMoments(steady, techniqueIn(shippedCatalogue, 'jab'), 60, 'found'),
+          ...{ launchFrame: launch, contactFrame: contact, homeFrame: home },
+          ...{ launchOrigin: 'set', homeOrigin: 'set' },
+        };
+        const moved = withMoment(before, moment, frame);
+        for (const one of moments) {
+          const [was, is] = [before[`${one}Frame`], moved[`${one}Frame`]];
+          const origin = one === moment ? 'set' : was === is ? before[`${one}Origin`] : 'guessed';
+          expect(moved[`${one}Origin`], 'what gave way is a guess again').to.equal(origin);
+        }
+        expect(moved[`${moment}Frame`]).to.equal(frame);
+        expect(moved.launchFrame).to.be.at.most(moved.contactFrame);
+        expect(moved.contactFrame).to.be.at.most(moved.homeFrame);
+      }),
     );
   });
 

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, integer, pgTable, smallint, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { verdicts } from '@wax-fist/core/review';
+import { momentOrigins } from '@wax-fist/core/strikes';
 import { subjects, views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
 import { checklistVersion } from './checklists.ts';
@@ -15,6 +16,10 @@ const moments = {
   launchFrame: integer().notNull(),
   contactFrame: integer().notNull(),
   homeFrame: integer().notNull(),
+  /** Marks from the time before this was asked do not tell; what may be a guess counts as one. */
+  launchOrigin: listed(momentOrigins).notNull().default('guessed'),
+  contactOrigin: listed(momentOrigins).notNull().default('set'),
+  homeOrigin: listed(momentOrigins).notNull().default('guessed'),
   removed: boolean().notNull(),
   saidAt: timestamp({ withTimezone: true, precision: 3 }).notNull(),
 };
@@ -37,6 +42,9 @@ export const strike = pgTable(
       .on(table.technique, table.id)
       .where(sql`not ${table.removed}`),
     index('strike_said_by').on(table.saidBy),
+    isListed('launch_origin_is_known', table.launchOrigin, momentOrigins),
+    isListed('contact_origin_is_known', table.contactOrigin, momentOrigins),
+    isListed('home_origin_is_known', table.homeOrigin, momentOrigins),
     check('part_from_first', sql`${table.part} >= 0`),
     check(
       'moments_in_order',

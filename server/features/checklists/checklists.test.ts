@@ -3,7 +3,7 @@ import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
 import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
 import { stillEndpoints } from '@wax-fist/contract/stills';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
-import { reviewEndpoints, type SessionTally } from '@wax-fist/contract/review';
+import { reviewEndpoints, type SessionTally, type WrittenMarks } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { readyBooks } from '@wax-fist/core/calls';
@@ -109,10 +109,13 @@ describe('catalogue', () => {
         reviewEndpoints.writeMarks,
         { filmId: scene.filmId },
         {
-          marks: roundOfMarks(['clean', 'fault']).map((entry) => ({
-            ...entry,
-            ...('technique' in entry && { technique: 'overhand' }),
-          })),
+          marks: [
+            ...roundOfMarks(['clean', 'fault']).map((mark) =>
+              mark.kind === 'strike' ? { ...mark, technique: 'overhand' } : mark,
+            ),
+            // Nobody has set its moments: what it would show is the guess.
+            thrown(uuid(), { technique: 'overhand', launchOrigin: 'guessed', homeOrigin: 'guessed' }),
+          ],
         },
       );
       const reps = await coach.ask<{ value: number; doubt: number }[]>(checklistEndpoints.measuredStrikes, {
@@ -134,13 +137,9 @@ describe('catalogue', () => {
       expect((await save({ ...noClubEdits, techniques: [own] })).status).to.equal(200);
       const young = await addScene(server);
       const tag = (filmId: string) =>
-        coach.ask<{ message: string }>(
-          reviewEndpoints.writeMarks,
-          { filmId },
-          { marks: [thrown(uuid(), { technique: 'own.flick' })] },
-        );
-      expect((await tag(young.filmId)).status).to.equal(200);
-      expect((await tag(old.filmId)).body.message).to.include('not in the catalogue');
+        coach.ask<WrittenMarks>(reviewEndpoints.writeMarks, { filmId }, { marks: [thrown(uuid(), { technique: 'own.flick' })] });
+      expect((await tag(young.filmId)).body.kept).to.have.length(1);
+      expect((await tag(old.filmId)).body.refused[0]!.reason).to.include('not in the catalogue');
     });
   });
 

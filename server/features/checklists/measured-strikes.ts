@@ -24,6 +24,9 @@ export async function measuredStrikes(
       launchFrame: strike.launchFrame,
       contactFrame: strike.contactFrame,
       homeFrame: strike.homeFrame,
+      launchOrigin: strike.launchOrigin,
+      contactOrigin: strike.contactOrigin,
+      homeOrigin: strike.homeOrigin,
     })
     .from(strike)
     .where(and(eq(strike.technique, technique), eq(strike.removed, false)))

@@ -1,31 +1,28 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
-import { faultRate } from '@wax-fist/core/correction';
+import { faultRate, lastBefore } from '@wax-fist/core/correction';
 import { oneViewEach } from '@wax-fist/core/review';
+import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
 import { faultsOfSeen } from '../../app/format.ts';
 import { useReview } from './review-store.ts';
-import { useCatalogue } from '../checklists/catalogue-store.ts';
 
-const catalogue = useCatalogue();
 /** What the trainee works on, counted on this film while it is marked. */
 const { data } = useBenchContext();
 const review = useReview();
 
-const earlier = oneViewEach(data.tallies).filter(
-  ({ sessionId, heldOn }) => sessionId !== data.session.id && heldOn <= data.session.heldOn,
-);
+const counted = oneViewEach(data.tallies);
 const lines = computed(() =>
   data.corrections.map(({ id, technique, checkpointId, cue, target }) => {
-    const before = earlier.findLast((row) => row.technique === technique && row.checkpointId === checkpointId);
+    const before = lastBefore(counted, data.session, { technique, checkpointId });
     return {
       id,
       cue,
       target,
-      family: catalogue.checkpoint(checkpointId).family,
-      what: `${catalogue.technique(technique).name}, ${catalogue.checkpoint(checkpointId).name.toLowerCase()}`,
+      family: data.catalogue.checkpoints.get(checkpointId)?.family,
+      what: `${techniqueName(data.catalogue, technique)}, ${checkpointName(data.catalogue, checkpointId).toLowerCase()}`,
       now: faultRate(review.tallyFor(technique, checkpointId)),
       before: before && faultRate(before.tally),
     };

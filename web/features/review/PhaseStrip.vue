@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import { phaseFrames, type Moment } from '@wax-fist/core/strikes';
-import { phaseNames, phases, type Phase } from '@wax-fist/core/strikes';
+import { guessedOf, phaseFrames, phaseNames, phases, type Moment, type Phase } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
@@ -21,7 +20,11 @@ const settable: Partial<Record<Phase, { moment: Moment; key: BenchKey }>> = {
 };
 const stills = computed(() => {
   const frames = strike.value && phaseFrames(timeline, strike.value);
-  return phases.map((phase) => ({ phase, frame: frames?.[phase], ...settable[phase] }));
+  const guessed = strike.value ? guessedOf(strike.value) : [];
+  return phases.map((phase) => {
+    const moment = settable[phase];
+    return { phase, frame: frames?.[phase], ...moment, guessed: moment !== undefined && guessed.includes(moment.moment) };
+  });
 });
 /** Milliseconds from contact. */
 const fromContact = (frame: number): string => {
@@ -37,7 +40,11 @@ function nudge(moment: Moment, frame: number): void {
 
 <template>
   <ol class="phases" aria-label="This strike in five stills">
-    <li v-for="{ phase, frame, moment, key } in stills" :key="phase" :class="{ here: frame === at, settable: moment }">
+    <li
+      v-for="{ phase, frame, moment, key, guessed } in stills"
+      :key="phase"
+      :class="{ here: frame === at, settable: moment, guessed }"
+    >
       <template v-if="frame !== undefined">
         <button
           type="button"
@@ -46,7 +53,7 @@ function nudge(moment: Moment, frame: number): void {
           @click="player.go(frame)"
         >
           <FrameStill :source="player.source" :index="frame" :height="84" />
-          <span class="number apart">{{ fromContact(frame) }}</span>
+          <span class="number apart">{{ fromContact(frame) }}{{ guessed ? ', guessed' : '' }}</span>
         </button>
         <div class="label">
           <button

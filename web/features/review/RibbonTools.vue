@@ -2,11 +2,11 @@
 import { useBenchContext } from './bench-context.ts';
 import { thirds } from '@wax-fist/core/rounds';
 import { verdictNames, verdicts } from '@wax-fist/core/review';
+import { techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { counted } from '../../app/format.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import SensitivitySlider from '../rounds/SensitivitySlider.vue';
-import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useReview } from './review-store.ts';
 import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
 
@@ -15,9 +15,10 @@ const filter = defineModel<StrikeFilter>({ required: true });
 const { data, keys } = useBenchContext();
 const hitsAndRounds = useHitsAndRounds();
 const review = useReview();
-const catalogue = useCatalogue();
 /** Only what was tagged can be in question. */
-const thrown = computed(() => new Map(review.strikes.map(({ technique }) => [technique, catalogue.technique(technique).name])));
+const thrown = computed(
+  () => new Map(review.strikes.map(({ technique }) => [technique, techniqueName(data.catalogue, technique)])),
+);
 const set = (change: Partial<StrikeFilter>): void => void (filter.value = { ...filter.value, ...change });
 const chosen = (event: Event) => (event.target as HTMLSelectElement).value as never;
 </script>

@@ -62,8 +62,9 @@ describe('marking', () => {
   afterEach(async () => {
     server.away = false;
     server.refuses = '';
+    server.refusal = () => undefined;
     await outbox.flush();
-    await outbox.dropRefused();
+    await outbox.letGo();
     scope?.stop();
   });
   after(() => Object.assign(globalThis, { fetch, window, localStorage }));
@@ -148,7 +149,7 @@ describe('marking', () => {
     await pick('sm.telegraph');
     bench.judge('fault');
     expect(verdictOf('sm.telegraph')).to.equal('fault');
-    expect(bench.row.value).to.equal('sm.straight');
+    expect(bench.row.value).to.equal('sm.fist');
     await pick('sm.telegraph');
     bench.judge(null);
     expect(verdictOf('sm.telegraph')).to.equal(null);
@@ -162,6 +163,7 @@ describe('marking', () => {
 
   it('the rest is judged as it is proposed, or clean, in one step', async () => {
     bench.tag('jab');
+    bench.set('launch', bench.strike.value!.launchFrame);
     bench.set('home', 190);
     await pick('st.chin');
     bench.judge('watch');
@@ -173,10 +175,21 @@ describe('marking', () => {
     expect([verdictOf('st.chin'), verdictOf('sm.snap')]).to.deep.equal(['watch', null]);
   });
 
+  it('what is guessed is neither measured nor proposed, nor counted as a fault with the rest', async () => {
+    bench.tag('cross');
+    const snap = () => bench.rows.value.find(({ checkpoint }) => checkpoint.id === 'sm.snap')!;
+    expect([snap().measured!.value, snap().proposal]).to.deep.equal([undefined, undefined]);
+    bench.set('home', 190);
+    expect(snap().measured!.value, 'its launch is guessed still').to.equal(undefined);
+    bench.restClean();
+    expect(verdictOf('sm.snap')).to.equal('clean');
+  });
+
   it('nothing is proposed in a school that only tells it', async () => {
     const judgedBy = { name: 'Heavy', choices: { ...usualSchool.choices, intent: 'drive' }, bookId: '' };
     await sit('lead-side', { session: { judgedBy, checklistVersion: 1 } as unknown as BenchData['session'] });
     bench.tag('jab');
+    bench.set('launch', bench.strike.value!.launchFrame);
     bench.set('home', 190);
     const snap = bench.rows.value.find(({ checkpoint }) => checkpoint.id === 'sm.snap')!;
     expect(snap.measured!.value).to.be.above(3);
@@ -223,14 +236,58 @@ describe('marking', () => {
     server.refuses = 'This strike lies outside of the film.';
     bench.tag('jab');
     await until(() => outbox.state === 'refused');
-    expect(outbox.refused!.reason).to.include('outside');
+    expect(outbox.notTaken[0]!.reason).to.include('outside');
     server.refuses = '';
     at = 300;
     bench.tag('cross');
     await until(() => server.log.length === 1);
     expect(server.log[0]).to.include({ technique: 'cross' });
-    await outbox.dropRefused();
+    await outbox.letGo();
     expect(outbox.state).to.equal('saved');
+    // What was let go of is not shown either.
+    await until(() => review.strikes.map(({ technique }) => technique).join() === 'cross');
+  });
+
+  it('of a batch only what is refused stays, with its reason, until it is tried again or let go of', async () => {
+    server.away = true;
+    for (const technique of ['jab', 'cross', 'lead-hook', 'rear-hook'] as const) {
+      at += 60;
+      bench.tag(technique);
+    }
+    server.refusal = (mark) => (mark.kind === 'strike' && mark.technique.endsWith('hook') ? `No ${mark.technique}.` : undefined);
+    server.away = false;
+    await until(() => outbox.notTaken.length === 2);
+    const thrown = () => server.log.flatMap((mark) => (mark.kind === 'strike' ? [mark.technique] : []));
+    expect(thrown()).to.deep.equal(['jab', 'cross']);
+    expect(outbox.notTaken.map(({ reason }) => reason)).to.deep.equal(['No lead-hook.', 'No rear-hook.']);
+    await outbox.letGo([outbox.notTaken[0]!.id]);
+    expect(outbox.notTaken.map(({ reason }) => reason)).to.deep.equal(['No rear-hook.']);
+    server.refusal = () => undefined;
+    await outbox.tryAgain();
+    await until(() => outbox.state === 'saved');
+    expect(thrown()).to.deep.equal(['jab', 'cross', 'rear-hook']);
+  });
+
+  it('a mark at which the server stumbles again and again steps aside, and all others arrive', async () => {
+    server.away = true;
+    for (const technique of ['jab', 'cross', 'lead-hook', 'rear-hook'] as const) {
+      at += 60;
+      bench.tag(technique);
+    }
+    await until(() => outbox.state === 'away');
+    server.stumblesAt = (mark) => mark.kind === 'strike' && mark.technique === 'cross';
+    server.away = false;
+    await until(async () => {
+      await outbox.flush();
+      return outbox.state === 'refused' && outbox.waiting === 0;
+    });
+    expect(outbox.notTaken.map(({ mark }) => mark)).to.have.length(1);
+    expect(outbox.notTaken[0]!.mark).to.include({ technique: 'cross' });
+    const thrown = new Set(server.log.flatMap((mark) => (mark.kind === 'strike' ? [mark.technique] : [])));
+    expect([...thrown]).to.deep.equal(['jab', 'lead-hook', 'rear-hook']);
+    server.stumblesAt = () => false;
+    await outbox.tryAgain();
+    await until(() => outbox.state === 'saved');
   });
 
   it('of two who speak about the same thing the later word stands, in whatever order they come', async () => {

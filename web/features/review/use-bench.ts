@@ -1,6 +1,6 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { guessedMoments, guessedSeries, withMoment, type Moment } from '@wax-fist/core/strikes';
+import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
 import { isSeries, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
@@ -110,20 +110,21 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     if (!technique || at === undefined) return;
     const [first] = isSeries(technique)
       ? tagSeries(technique, at)
-      : review.tellStrikes([{ ...guessedMoments(timeline, technique, at), ...near(at), technique: technique.id, part: null }]);
+      : review.tellStrikes([
+          { ...guessedMoments(timeline, technique, at, 'set'), ...near(at), technique: technique.id, part: null },
+        ]);
     selected.value = first;
   }
   /** The strike that is there already, with the moments that it has. */
   function near(at: number) {
     const there = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
-    if (!there) return undefined;
-    const { strikeId, launchFrame, contactFrame, homeFrame } = there;
-    return { strikeId, launchFrame, contactFrame, homeFrame };
+    return there && { strikeId: there.strikeId, ...momentsOf(there) };
   }
   /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
   function tagSeries(series: Technique, at: number): string[] {
     const usual = series.parts.map((part) => techniques.get(part) ?? series);
-    const contacts = [at, ...hits.following(at + sameStrike).slice(0, usual.length - 1)];
+    const heard = hits.following(at + sameStrike).slice(0, usual.length - 1);
+    const contacts = [{ frame: at, origin: 'set' as const }, ...heard.map((frame) => ({ frame, origin: 'found' as const }))];
     const moments = guessedSeries(timeline, usual, contacts);
     return review.tellStrikes(moments.map((one, part) => ({ ...one, ...near(one.contactFrame), technique: series.id, part })));
   }
@@ -154,8 +155,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       const { value } = strike;
       const at = frame ?? player()?.at.value;
       if (!value || at === undefined || at < 0 || at >= timeline.length) return;
-      const { launchFrame, contactFrame, homeFrame } = value;
-      review.changeStrike(value.strikeId, withMoment({ launchFrame, contactFrame, homeFrame }, moment, at));
+      review.changeStrike(value.strikeId, withMoment(momentsOf(value), moment, at));
     },
     remove() {
       const { value } = strike;
