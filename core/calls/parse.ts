@@ -1,7 +1,7 @@
 import type { Catalogue, Stance, TechniqueId } from '../technique/index.ts';
 import { toTheBody, type CallBook } from './book.ts';
 import type { Call, Combination, CombinationItem } from './combination.ts';
-import { nearestNames, plainWords, sidesAsLeads, vocabularyOf } from './vocabulary.ts';
+import { nearestNames, plainWords, sidesAsLeads, vocabularyOf, writtenName } from './vocabulary.ts';
 
 /** What cannot be read, where in the text, from 0, and what may have been meant. */
 export interface CallError {
@@ -30,12 +30,16 @@ interface Token {
 }
 
 const mostTimes = 50;
+/** Nobody shouts brackets deeper than this. */
+const mostNested = 12;
 /** Written out no combination is longer; more than this nobody could throw or remember. */
 const mostCalls = 500;
-const longestName = 6;
+/** Words of the longest name. */
+const mostWords = 10;
 
 const patterns: readonly [Token['kind'] | 'space', RegExp][] = [
-  ['space', /[\s\-–,;.]+/y],
+  ['space', /[\s\-–]+/y],
+  [',', /[,;.]/y],
   ['times', /[x×]\s*\d+(?![a-z0-9])/iy],
   ['number', /f?\d+b?(?![0-9a-wyz])/iy],
   ['word', /[a-z][a-z0-9'’]*/iy],
@@ -64,8 +68,8 @@ function tokensOf(text: string, errors: CallError[]): Token[] {
 }
 
 /**
- * Reads a combination: numbers of the book and names, with `-`, a comma or a space between; `b` after a number means to the
- * body, `f` before it (or the word feint) a feint, `x3` three times, brackets group, `+` at the same time.
+ * Reads a combination: numbers of the book and names, with `-`, a comma or a space between; a comma always ends a name. `b` after a
+ * number means to the body, `f` before it (or the word feint) a feint, `x3` three times, brackets group, `+` at the same time.
  * Everything that is wrong is told at once, each with its place.
  */
 export function parseCombination(text: string, { book, catalogue, stance = 'orthodox' }: Reading): Parsed {
@@ -73,6 +77,7 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
   const tokens = tokensOf(text, errors);
   const vocabulary = vocabularyOf(catalogue);
   let next = 0;
+  let nested = 0;
   const fail = (at: number, length: number, says: string, nearest: readonly string[] = []): undefined =>
     void errors.push({ at, length, says, nearest });
 
@@ -83,6 +88,10 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
       if (!token) {
         if (opened) fail(opened.at, 1, 'This bracket is never closed.');
         return list;
+      }
+      if (token.kind === ',') {
+        next++;
+        continue;
       }
       if (token.kind === ')') {
         next++;
@@ -98,7 +107,13 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
   function oneItem(token: Token): CombinationItem | undefined {
     if (token.kind === '(') {
       next++;
+      if (nested === mostNested) {
+        next = tokens.length;
+        return fail(token.at, 1, `Brackets within brackets: at most ${mostNested}.`);
+      }
+      nested++;
       const inside = items(token);
+      nested--;
       if (inside.length === 0) return fail(token.at, 1, 'There is nothing in this bracket.');
       return repeated({ kind: 'repeat', times: 1, items: inside });
     }
@@ -119,20 +134,29 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
     const first = named();
     if (!first) return undefined;
     const together: TechniqueId[] = [];
-    while (tokens[next]?.kind === '+') {
+    while (follows('+')) {
       const plus = tokens[next++]!;
-      const other = tokens[next] && ['number', 'word'].includes(tokens[next]!.kind) ? named() : undefined;
-      if (other?.kind === 'call') together.push(other.technique);
-      else if (!other && errors.length === 0) fail(plus.at, 1, 'Something has to come after “+”.');
+      const told = errors.length;
+      const other = tokens[next] && isNamed(tokens[next]!) ? named() : undefined;
+      if (!other) {
+        if (errors.length === told) fail(plus.at, 1, 'Something has to come after “+”.');
+      } else if (first.kind === 'pause' || other.kind === 'pause') fail(plus.at, 1, 'In a pause nothing is thrown.');
+      else if (other.feint) fail(plus.at, 1, 'Only what is thrown first can be a feint: write the “f” before it.');
+      else together.push(other.technique);
     }
     return first.kind === 'call' ? { ...first, together } : first;
   }
 
+  const isNamed = ({ kind }: Token): boolean => kind === 'number' || kind === 'word';
+  /** Whether this comes next, be there a comma before it or not. */
+  function follows(kind: 'times' | '+'): boolean {
+    if (tokens[next]?.kind === ',' && tokens[next + 1]?.kind === kind) next++;
+    return tokens[next]?.kind === kind;
+  }
+
   function repeated(item: CombinationItem): CombinationItem {
-    const token = tokens[next];
-    if (token?.kind !== 'times')
-      return item.kind === 'repeat' && item.times === 1 && item.items.length === 1 ? item.items[0]! : item;
-    next++;
+    if (!follows('times')) return item.kind === 'repeat' && item.times === 1 && item.items.length === 1 ? item.items[0]! : item;
+    const token = tokens[next++]!;
     const times = Number(/\d+/.exec(token.text)![0]);
     if (times < 1 || times > mostTimes) fail(token.at, token.text.length, `Repeat between 1 and ${mostTimes} times.`);
     return { kind: 'repeat', times, items: item.kind === 'repeat' ? item.items : [item] };
@@ -141,7 +165,12 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
   /** A number or a name at `next`, which moves on past it. */
   function named(): Call | { kind: 'pause' } | undefined {
     const token = tokens[next]!;
-    return token.kind === 'number' ? byNumber(token) : byName(token);
+    if (token.kind === 'word') return byName(token);
+    // A number that begins a name, as in “45 kick”, is a word of it.
+    const name = longestName();
+    if (!name || name.length === 1) return byNumber(token);
+    next += name.length;
+    return callOf(name.technique, false);
   }
 
   function byNumber(token: Token): Call | undefined {
@@ -156,43 +185,47 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
     return low ? callOf(low, Boolean(feint)) : fail(...place, `There is no ${name.toLowerCase()} to the body.`);
   }
 
-  /** The longest run of words that is a name. */
+  /** The longest run of words from `next` on that is a name, and of how many tokens. A comma ends it, unless the name has it. */
+  function longestName(): { technique: TechniqueId; length: number } | undefined {
+    let said = '';
+    let longest: { technique: TechniqueId; length: number } | undefined;
+    for (let words = 0, ahead = next; words < mostWords; ahead++) {
+      const token = tokens[ahead];
+      if (token?.kind === ',' && ahead > next) said += ',';
+      else if (token && isNamed(token)) {
+        said += ` ${plainWords(token.text)}`;
+        words++;
+        const technique = vocabulary.get(sidesAsLeads(said.trim(), stance));
+        if (technique) longest = { technique, length: ahead + 1 - next };
+      } else break;
+    }
+    return longest;
+  }
+
+  /** A name, or what stands for one. */
   function byName(token: Token): Call | { kind: 'pause' } | undefined {
     const feint = /^(f|feint)$/i.test(token.text) && tokens[next + 1] !== undefined;
     if (feint) {
       next++;
-      const call = ['number', 'word'].includes(tokens[next]!.kind) ? named() : undefined;
+      const call = isNamed(tokens[next]!) ? named() : undefined;
       return call?.kind === 'call' ? { ...call, feint: true } : fail(token.at, token.text.length, 'What is feinted?');
     }
     if (/^pause$/i.test(token.text)) {
       next++;
       return { kind: 'pause' };
     }
-    const run: Token[] = [];
-    // A number inside a name, as in “rising 45 kick”, is a word of it.
-    for (
-      let ahead = next;
-      ahead < tokens.length && run.length < longestName && ['word', 'number'].includes(tokens[ahead]!.kind);
-      ahead++
-    )
-      run.push(tokens[ahead]!);
-    for (let length = run.length; length > 0; length--) {
-      const technique = vocabulary.get(
-        sidesAsLeads(
-          plainWords(
-            run
-              .slice(0, length)
-              .map((one) => one.text)
-              .join(' '),
-          ),
-          stance,
-        ),
-      );
-      if (!technique) continue;
-      next += length;
-      return callOf(technique, false);
+    const name = longestName();
+    if (name) {
+      next += name.length;
+      return callOf(name.technique, false);
     }
     next++;
+    const meant = /^(left|right|lead|rear)$/i.test(token.text) && tokens[next] && longestName();
+    if (meant) {
+      next += meant.length;
+      const name = writtenName(catalogue, meant.technique);
+      return fail(token.at, token.text.length, `“${name}” is not thrown with this side.`, [name]);
+    }
     const nearest = nearestNames(vocabulary, sidesAsLeads(plainWords(token.text), stance));
     const several = nearest.length > 1 && nearest.every((name) => ` ${name} `.includes(` ${plainWords(token.text)} `));
     return fail(
@@ -213,4 +246,8 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
 }
 
 const written = (items: Combination): number =>
-  items.reduce((sum, item) => sum + (item.kind === 'repeat' ? item.times * written(item.items) : 1), 0);
+  items.reduce(
+    (sum, item) =>
+      sum + (item.kind === 'repeat' ? item.times * written(item.items) : item.kind === 'call' ? 1 + item.together.length : 1),
+    0,
+  );

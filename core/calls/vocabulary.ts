@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import type { Catalogue, Stance, TechniqueId } from '../technique/index.ts';
+import { techniqueName, type Catalogue, type Stance, type TechniqueId } from '../technique/index.ts';
+import { toTheBody } from './book.ts';
 
 /** Words shouted for what has a longer name. */
 const shouted: Readonly<Record<string, TechniqueId>> = {
@@ -19,14 +20,46 @@ export const plainWords = (text: string): string =>
     .replace(/[^a-z0-9]+/g, ' ')
     .trim();
 
-/** Every way to name a technique in words, and the technique. */
+/** Words with the commas that some names have, each after its word. */
+export const wordsWithCommas = (text: string): string => text.split(',').map(plainWords).join(', ');
+
+/** A name without the side that it tells. */
+const withoutSide = (words: string): string => words.replace(/\b(lead|rear) /, '');
+
+const vocabularies = new WeakMap<Catalogue, ReadonlyMap<string, TechniqueId>>();
+
+/** Every way to name a technique in words, and the technique. Left and right are said as lead and rear. */
 export function vocabularyOf(catalogue: Catalogue): ReadonlyMap<string, TechniqueId> {
+  const known = vocabularies.get(catalogue) ?? spelled(catalogue);
+  vocabularies.set(catalogue, known);
+  return known;
+}
+
+function spelled(catalogue: Catalogue): ReadonlyMap<string, TechniqueId> {
   const words = new Map<string, TechniqueId>(Object.entries(shouted));
   const names = [...catalogue.techniques.values()];
   // Names before what is also said, so that nobody's other name hides a name.
   for (const { id, alsoSaid } of names) for (const name of alsoSaid) words.set(plainWords(name), id);
-  for (const { id, name } of names) words.set(plainWords(name), id).set(plainWords(id), id);
+  for (const { id, name } of names) words.set(wordsWithCommas(name), id).set(plainWords(name), id).set(plainWords(id), id);
+  const unlessSaid = (name: string, id: TechniqueId): void => void (words.has(name) || words.set(name, id));
+  // The side may be told of whatever has one, as in “left jab”; names first, here as well.
+  for (const { id, side, name, alsoSaid } of names)
+    if (side !== 'both') for (const one of [name, ...alsoSaid]) unlessSaid(`${side} ${withoutSide(plainWords(one))}`, id);
+  for (const [name, id] of [...words]) if (toTheBody[id]) unlessSaid(`${name} to the body`, toTheBody[id]);
   return words;
+}
+
+/** A technique as it is written: its name in small letters, without signs. */
+export const writtenName = (catalogue: Catalogue, technique: TechniqueId): string =>
+  plainWords(techniqueName(catalogue, technique));
+
+/** The same with the side that throws it, where that means the same technique; to be said with left or right. */
+export function nameWithSide(catalogue: Catalogue, technique: TechniqueId): { side: 'lead' | 'rear' | undefined; name: string } {
+  const name = writtenName(catalogue, technique);
+  const side = catalogue.techniques.get(technique)?.side;
+  if (side !== 'lead' && side !== 'rear') return { side: undefined, name };
+  const bare = withoutSide(name);
+  return vocabularyOf(catalogue).get(`${side} ${bare}`) === technique ? { side, name: bare } : { side: undefined, name };
 }
 
 /** Left and right said as lead and rear, for somebody who stands so. */

@@ -88,6 +88,8 @@ const worst = computed(() => {
   return poorest < 0 ? undefined : { turn: poorest + 1, ...all[poorest]! };
 });
 const nameOf = (id: string): string => catalogue.techniques.get(id)?.name.toLowerCase() ?? id;
+/** Of calls that are alike each bears a part of what was left out. */
+const timesOf = (count: number): string => (Number.isInteger(count) ? String(count) : count.toFixed(1));
 </script>
 
 <template>
@@ -123,7 +125,7 @@ const nameOf = (id: string): string => catalogue.techniques.get(id)?.name.toLowe
         <ol v-if="set.attempts > 0">
           <li v-for="(technique, place) in planned" :key="place" :class="{ lost: set.leftOut[place]! > 0 }">
             {{ nameOf(technique) }}
-            <small v-if="set.leftOut[place]! > 0">left out {{ set.leftOut[place] }}×</small>
+            <small v-if="set.leftOut[place]! > 0">left out {{ timesOf(set.leftOut[place]!) }}×</small>
           </li>
         </ol>
       </div>
