@@ -1,8 +1,8 @@
-import { mean, median, variance } from 'd3-array';
+import { mean, median, sum } from 'd3-array';
 import quantileOfT from '@stdlib/stats-base-dists-t-quantile';
 import { intervalTail, type Decibels, type Ms, type Ratio } from '../units.ts';
 import { heardCombinations, usualGap } from './heard-combinations.ts';
-import type { Hit } from '../sound/hit.ts';
+import type { Hit, HitSound } from '../sound/hit.ts';
 import { thirdOfRound, thirds, type Third } from './round.ts';
 
 /** A difference with its interval, see `intervalMass`. */
@@ -34,21 +34,37 @@ export interface RoundFigures {
   longestGap: { from: Ms; to: Ms };
   stretches: Stretch[];
   byThird: Record<Third, number>;
-  /** Last third against first; undefined when either has fewer than four hits that were heard. */
+  /** Last third against first; undefined when either has fewer than four combinations that were heard. */
   fade: { level: MeanDifference; snap: MeanDifference } | undefined;
 }
 
 const stretch: Ms = 30_000;
-/** Fewer in a third say nothing about it. */
-const fewestHeard = 4;
+/** Fewer combinations in a third say nothing about it. */
+const fewestCombinations = 4;
 
-/** Difference of two means with its 90% interval (Welch 1947: unequal spreads, degrees of freedom after Satterthwaite). */
-export function meanDifference(first: readonly number[], last: readonly number[]): MeanDifference {
-  const [a, b] = [variance(first)! / first.length, variance(last)! / last.length];
-  const value = mean(last)! - mean(first)!;
-  if (a + b === 0) return { value, low: value, high: value };
-  const freedom = (a + b) ** 2 / (a ** 2 / (first.length - 1) + b ** 2 / (last.length - 1));
-  const reach = quantileOfT(1 - intervalTail, freedom) * Math.sqrt(a + b);
+/** Mean over groups, and what it varies by. */
+function groupedMean(groups: readonly (readonly number[])[]): { mean: number; variance: number; freedom: number } {
+  const values = groups.flat();
+  const all = mean(values)!;
+  const strays = groups.map((group) => sum(group, (value) => value - all));
+  const freedom = groups.length - 1;
+  return { mean: all, variance: ((groups.length / freedom) * sum(strays, (stray) => stray ** 2)) / values.length ** 2, freedom };
+}
+
+/**
+ * Difference of two means with its 90% interval, the values coming in groups that are alike within: hits of one combination are hit
+ * with one breath, and taken one by one they would promise three times what they know. Variance of a mean by the sums of departures
+ * of whole groups (Liang and Zeger 1986), degrees of freedom by groups (Welch 1947, Satterthwaite).
+ * @param first values by group; two groups at least
+ * @param last likewise
+ */
+export function meanDifference(first: readonly (readonly number[])[], last: readonly (readonly number[])[]): MeanDifference {
+  const [a, b] = [groupedMean(first), groupedMean(last)];
+  const value = b.mean - a.mean;
+  const variance = a.variance + b.variance;
+  if (variance === 0) return { value, low: value, high: value };
+  const freedom = variance ** 2 / (a.variance ** 2 / a.freedom + b.variance ** 2 / b.freedom);
+  const reach = quantileOfT(1 - intervalTail, freedom) * Math.sqrt(variance);
   return { value, low: value - reach, high: value + reach };
 }
 
@@ -75,12 +91,21 @@ export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], g
   });
 
   const lengths: (number | undefined)[] = [];
-  for (const { length } of heardCombinations(hits, gap)) lengths[length - 1] = (lengths[length - 1] ?? 0) + 1;
+  const combinations = heardCombinations(hits, gap);
+  for (const { length } of combinations) lengths[length - 1] = (lengths[length - 1] ?? 0) + 1;
   const edges = [round.from, ...hits.map(({ time }) => time), round.to];
   const gaps = edges.slice(1).map((to, place) => ({ from: edges[place]!, to }));
-  const of = (third: Third) => heard.filter(({ time }) => thirdOfRound(round, time) === third);
+  /** How the hits of a third sounded, by combination. */
+  const of = (third: Third): HitSound[][] =>
+    combinations
+      .map((hitsOf) => hitsOf.flatMap(({ time, sound }) => (sound && thirdOfRound(round, time) === third ? [sound] : [])))
+      .filter(({ length }) => length > 0);
   const [first, last] = [of('first'), of('last')];
-  const enough = first.length >= fewestHeard && last.length >= fewestHeard;
+  const enough = first.length >= fewestCombinations && last.length >= fewestCombinations;
+  const fadeOf = (what: 'level' | 'snap'): MeanDifference =>
+    meanDifference(
+      ...([first, last].map((groups) => groups.map((group) => group.map((sound) => sound[what]))) as [number[][], number[][]]),
+    );
   return {
     hits: hits.length,
     pace: pace(hits.length, round.to - round.from),
@@ -90,17 +115,6 @@ export function roundFigures(round: { from: Ms; to: Ms }, all: readonly Hit[], g
     byThird: Object.fromEntries(
       thirds.map((third) => [third, hits.filter(({ time }) => thirdOfRound(round, time) === third).length]),
     ) as Record<Third, number>,
-    fade: enough
-      ? {
-          level: meanDifference(
-            first.map(({ level }) => level),
-            last.map(({ level }) => level),
-          ),
-          snap: meanDifference(
-            first.map(({ snap }) => snap),
-            last.map(({ snap }) => snap),
-          ),
-        }
-      : undefined,
+    fade: enough ? { level: fadeOf('level'), snap: fadeOf('snap') } : undefined,
   };
 }

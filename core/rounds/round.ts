@@ -1,4 +1,5 @@
 import type { Ms } from '../units.ts';
+import { bellPattern, longestWarning, ringTolerance, shortestWarning, workOf } from './bell-pattern.ts';
 import type { Ring } from '../sound/ring.ts';
 
 /** What is hit in a round. */
@@ -51,18 +52,43 @@ const worked = (hits: readonly Ms[], from: Ms, to: Ms): boolean =>
   to - from >= shortestRound && hitsWithin(hits, from, to).length >= fewestHits;
 
 /**
- * Cuts a film into rounds: between bells where there are any, else where nothing is hit for long. A film in which nothing was
- * heard is one round.
+ * Cuts a film into rounds: by the turn of work and rest that its bells ring, else between single bells, and where nothing is hit
+ * for long. A ring shortly before another one warns of it and ends nothing; a bell that was not heard is supplied by the others;
+ * what was worked outside of the bells is kept. A film in which nothing was heard is one round.
  * @param hits times in order
  */
 export function proposedRounds(hits: readonly Ms[], rings: readonly Ring[], duration: Ms): RoundSpan[] {
-  const edges = [0, ...rings.map(({ time }) => time), duration];
-  const betweenBells = edges
-    .slice(1)
-    .map((to, place) => ({ from: edges[place]!, to, manner: 'bell' as const }))
-    .filter(({ from, to }) => rings.length > 0 && worked(hits, from, to) && isWorkedThrough(hits, from, to));
-  const rounds: RoundSpan[] = betweenBells.length > 0 ? betweenBells : betweenRests(hits, duration);
+  const rung = rings
+    .map(({ time }) => time)
+    .filter((time) => time >= 0 && time <= duration)
+    .sort((a, b) => a - b);
+  const byBell = rung.length > 0 ? betweenBells(hits, rung, duration) : [];
+  const rounds = [...byBell, ...outside(byBell, hits, duration)].sort((a, b) => a.from - b.from);
   return rounds.length > 0 ? rounds : [{ from: 0, to: duration, manner: 'free' }];
+}
+
+function betweenBells(hits: readonly Ms[], rings: readonly Ms[], duration: Ms): RoundSpan[] {
+  const pattern = bellPattern({ rings, hits, duration });
+  const byBell = ({ from, to }: { from: Ms; to: Ms }): RoundSpan => ({ from, to, manner: 'bell' });
+  if (pattern) {
+    const heard = (time: Ms): Ms => rings.find((ring) => Math.abs(ring - time) <= ringTolerance) ?? time;
+    return workOf(pattern, { rings, duration })
+      .map(({ from, to }) => byBell({ from: heard(from), to: heard(to) }))
+      .filter(({ from, to }) => worked(hits, from, to));
+  }
+  const edges = [0, ...rings.filter((_, place) => !isWarning(rings, place, hits)), duration];
+  return edges
+    .slice(1)
+    .map((to, place) => byBell({ from: edges[place]!, to }))
+    .filter(({ from, to }) => worked(hits, from, to) && isWorkedThrough(hits, from, to));
+}
+
+/** A ring warns when another one follows it shortly, and work goes on until then. */
+function isWarning(rings: readonly Ms[], place: number, hits: readonly Ms[]): boolean {
+  const [ring, next] = [rings[place]!, rings[place + 1]];
+  if (next === undefined || next - ring < shortestWarning || next - ring > longestWarning) return false;
+  const before = hitsWithin(hits, 2 * ring - next, ring).length;
+  return before > 0 && hitsWithin(hits, ring, next).length >= before / 2;
 }
 
 /** A round between bells is worked from end to end; a rest with a few hits at its start is none. */
@@ -71,7 +97,20 @@ const isWorkedThrough = (hits: readonly Ms[], from: Ms, to: Ms): boolean => {
   return inside.at(-1)! - inside[0]! > (to - from) / 2;
 };
 
-function betweenRests(hits: readonly Ms[], duration: Ms): RoundSpan[] {
+const paceOf = (hits: readonly Ms[], spans: readonly { from: Ms; to: Ms }[]): number =>
+  spans.reduce((count, { from, to }) => count + hitsWithin(hits, from, to).length, 0) /
+  spans.reduce((length, { from, to }) => length + to - from, 1);
+
+/** What was worked before, between and after these rounds, at no less than half their pace: talk and steps in a rest are slower. */
+function outside(rounds: readonly RoundSpan[], hits: readonly Ms[], duration: Ms): RoundSpan[] {
+  const edges = [0, ...rounds.flatMap(({ from, to }) => [from, to]), duration];
+  const leastPace = rounds.length > 0 ? paceOf(hits, rounds) / 2 : 0;
+  return Array.from({ length: rounds.length + 1 }, (_, gap) => [edges[2 * gap]!, edges[2 * gap + 1]!] as const)
+    .flatMap(([from, to]) => betweenRests(hitsWithin(hits, from, to === duration ? Infinity : to), from, to))
+    .filter((stretch) => paceOf(hits, [stretch]) >= leastPace);
+}
+
+function betweenRests(hits: readonly Ms[], earliest: Ms, latest: Ms): RoundSpan[] {
   const groups: Ms[][] = [];
   for (const time of hits) {
     const last = groups.at(-1)?.at(-1);
@@ -80,8 +119,8 @@ function betweenRests(hits: readonly Ms[], duration: Ms): RoundSpan[] {
   }
   return groups
     .map((group) => ({
-      from: Math.max(0, group[0]! - margin),
-      to: Math.min(duration, group.at(-1)! + margin),
+      from: Math.max(earliest, group[0]! - margin),
+      to: Math.min(latest, group.at(-1)! + margin),
       manner: 'free' as const,
     }))
     .filter(({ from, to }) => worked(hits, from, to));

@@ -1,6 +1,7 @@
 import { median, quantile } from 'd3-array';
 import type { Decibels, Ms, Ratio } from '../units.ts';
 import { bandCount, bandPowers, bandStep } from './bands.ts';
+import { finite } from './finite.ts';
 import type { Candidate } from './hit.ts';
 
 /** Two hits are never closer than this. */
@@ -124,10 +125,11 @@ interface Heard {
 /**
  * Hits on bags and pads in mono sound: short broadband bursts. Everything that could be one is told, with how far it stands out;
  * `hitsOf` cuts by sensitivity. Talk and tones are held back by their pitch and by how few bands they raise at once.
- * @param samples −1 to 1
+ * @param sound mono, −1 to 1; what is no number is silence
  * @param sampleRate samples a second, 8000 or more
  */
-export function findHits(samples: Float32Array, sampleRate: number): Candidate[] {
+export function findHits(sound: Float32Array, sampleRate: number): Candidate[] {
+  const samples = finite(sound);
   const bands = bandPowers(samples, sampleRate);
   if (bands[0]!.length < steps(before + body)) return [];
   const whole = bands[0]!.map((_, step) => bands.reduce((total, band) => total + band[step]!, 0));

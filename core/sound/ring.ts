@@ -1,5 +1,6 @@
 import FFT from 'fft.js';
 import type { Ms } from '../units.ts';
+import { finite } from './finite.ts';
 
 /** A bell, a buzzer or a timer's beep. */
 export interface Ring {
@@ -70,10 +71,10 @@ function steadyTones(samples: Float32Array, sampleRate: number): Tone[] {
 
 /**
  * Bells and beeps in a film's sound. Tones that come back within a quarter of a minute, among others, are a tune and no bell.
- * @param samples mono, −1 to 1
+ * @param samples mono, −1 to 1; what is no number is silence
  */
 export function findRings(samples: Float32Array, sampleRate: number): Ring[] {
-  const tones = steadyTones(samples, sampleRate);
+  const tones = steadyTones(finite(samples), sampleRate);
   const bells: Tone[][] = [];
   for (const tone of tones) {
     const bell = bells.find(([first]) => Math.abs(first!.hertz / tone.hertz - 1) < 0.03);

@@ -32,7 +32,10 @@ const hands = computed(() => {
     const time = timeOf(timeline, contactFrame);
     return time >= round.from && time < round.to;
   });
-  const thrown = tagged.map((strike) => handOf(catalogue.technique(thrownAs(catalogue.newest, strike)).side, stance));
+  const thrown = tagged.map((strike) => {
+    const technique = catalogue.newest.techniques.get(thrownAs(catalogue.newest, strike));
+    return technique && handOf(technique.side, stance);
+  });
   const count = (side: 'left' | 'right'): number => thrown.filter((one) => one === side).length;
   return { tagged: tagged.length, left: count('left'), right: count('right') };
 });
