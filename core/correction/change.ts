@@ -1,6 +1,6 @@
 import { seen, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
-import { chanceFell, fewestSeen } from './rate.ts';
+import { chanceFell, fewestSeen, firstSettled } from './rate.ts';
 
 /** The four things that can be said of two rates. */
 export const changes = ['better', 'worse', 'no-clear-change', 'too-few'] as const;
@@ -38,18 +38,25 @@ export function changeBetween(before: Tally, after: Tally): ChangeVerdict {
   return { change: 'no-clear-change', fell, rose };
 }
 
+/** More than this nobody marks in a session. */
+const mostWanted = 400;
+
 /**
  * How many strikes like those of `after` would have to be seen, at its present rate, before the comparison comes out clear.
- * Null when even four hundred would not settle it.
+ * Null when even `mostWanted` would not settle it, or when too few were seen before.
  */
 export function wouldSettleAt(before: Tally, after: Tally): number | null {
   const count = seen(after);
-  if (count === 0) return null;
-  for (let wanted = Math.max(fewestSeen, count + 4); wanted <= 400; wanted = Math.ceil(wanted * 1.15)) {
+  if (count === 0 || seen(before) < fewestSeen) return null;
+  const settled = firstSettled(before, grown(after), worthwhile, sureEnough);
+  return settled ? Math.round(seen(settled)) : null;
+}
+
+/** More and more strikes that are judged like those seen. */
+function* grown(tally: Tally): Iterable<Tally> {
+  const count = seen(tally);
+  for (let wanted = Math.max(fewestSeen, count + 4); wanted <= mostWanted; wanted = Math.ceil(wanted * 1.15)) {
     const scale = wanted / count;
-    const grown = { ...after, clean: after.clean * scale, watch: after.watch * scale, fault: after.fault * scale };
-    const { change } = changeBetween(before, grown);
-    if (change === 'better' || change === 'worse') return wanted;
+    yield { ...tally, clean: tally.clean * scale, watch: tally.watch * scale, fault: tally.fault * scale };
   }
-  return null;
 }

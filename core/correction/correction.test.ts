@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { tallyOf, type Tally } from '../review/index.ts';
+import { tallyOf, type Tally, type Verdict } from '../review/index.ts';
 import {
   changeBetween,
   chanceAtMost,
@@ -64,6 +64,35 @@ describe('fault rate', () => {
   it('is enough from eight seen on, not from eight marked', () => {
     expect(faultRate(tally(2, 7, 0, 5)).enough).to.equal(false);
     expect(faultRate(tally(2, 8)).enough).to.equal(true);
+  });
+
+  it('holds the true rate about nine times in ten, with any share of watches', () => {
+    let seed = 3;
+    const random = (): number => (seed = (seed * 16807) % 2147483647) / 2147483647;
+    for (const [watch, fault] of [
+      [0.2, 0.1],
+      [0.5, 0.25],
+      [0.1, 0.6],
+      [0.9, 0.05],
+      [0.3, 0],
+    ] as const) {
+      for (const count of [12, 40]) {
+        let inside = 0;
+        for (let trial = 0; trial < 600; trial++) {
+          const verdictsSeen = Array.from({ length: count }, random).map((chance): Verdict =>
+            chance < fault ? 'fault' : chance < fault + watch ? 'watch' : 'clean',
+          );
+          const { low, high } = faultRate(tallyOf(verdictsSeen));
+          if (low <= fault + watch / 2 && fault + watch / 2 <= high) inside++;
+        }
+        expect(inside / 600, `${watch} watch, ${fault} fault, ${count} seen`).to.be.within(0.84, 0.985);
+      }
+    }
+  });
+
+  it('is known the better the more was a watch for certain', () => {
+    const width = (counted: Tally): number => faultRate(counted).high - faultRate(counted).low;
+    expect(width(tally(0, 24, 24))).to.be.below(width(tally(12, 24)) / 2);
   });
 
   it('pins the bound at 0 and at 1', () => {
@@ -200,6 +229,23 @@ describe('answers of a session', () => {
     );
     expect(answer!.before!.sessionId).to.equal('a');
     expect(answer!.change!.change).to.equal('better');
+  });
+
+  it('of two sessions on one day compare the later one with the earlier, and never the other way round', () => {
+    const rows = [row('a', '2026-03-15', 3, tally(14, 24)), row('b', '2026-03-15', 3, tally(2, 24))];
+    expect(sessionAnswers(rows, { id: 'a', heldOn: '2026-03-15', rung: 3 })[0]!.before).to.equal(undefined);
+    expect(sessionAnswers(rows, { id: 'b', heldOn: '2026-03-15', rung: 3 })[0]!.before!.sessionId).to.equal('a');
+  });
+
+  it('look past a session in which hardly anything was seen, unless there is no other', () => {
+    const [full, one, none] = [
+      row('a', '2026-03-01', 3, tally(14, 24)),
+      row('b', '2026-03-08', 3, tally(1, 1)),
+      row('ba', '2026-03-09', 3, tally(0, 0, 0, 20)),
+    ];
+    const today = row('c', '2026-03-15', 3, tally(2, 24));
+    const before = (...rows: TallyOfSession[]) => sessionAnswers([...rows, today], now)[0]!.before?.sessionId;
+    expect([before(full, one, none), before(one, none), before(none)]).to.deep.equal(['a', 'b', undefined]);
   });
 
   it('say nothing of change the first time', () => {
