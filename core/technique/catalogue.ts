@@ -52,6 +52,11 @@ export function checkpointIn({ checkpoints: all }: Catalogue, id: CheckpointId):
   return found;
 }
 
+/** What a technique is called; one that the catalogue does not have goes by its id. */
+export const techniqueName = ({ techniques: all }: Catalogue, id: TechniqueId): string => all.get(id)?.name ?? id;
+/** What a checkpoint is called; one that the catalogue does not have goes by its id. */
+export const checkpointName = ({ checkpoints: all }: Catalogue, id: CheckpointId): string => all.get(id)?.name ?? id;
+
 /** A technique's rows as the club wants them; as shipped where it has not said. */
 export function rowsOf(catalogue: Catalogue, technique: TechniqueId): readonly EditedRow[] {
   return (

@@ -1,3 +1,4 @@
+import { phases } from '../strikes/phase.ts';
 import type { Band } from './band.ts';
 import { checkpointIn, rowsOf, techniqueIn, type Catalogue } from './catalogue.ts';
 import type { Checkpoint } from './checkpoint.ts';
@@ -44,6 +45,10 @@ export interface ChecklistRow {
   reason: string;
 }
 
+/** From the feet up; at each stop of the eye in the order of time. */
+const inWalkingOrder = ({ checkpoint: a }: ChecklistRow, { checkpoint: b }: ChecklistRow): number =>
+  walkStops.indexOf(a.stop) - walkStops.indexOf(b.stop) || phases.indexOf(a.phase) - phases.indexOf(b.phase);
+
 /** A technique's rows in walking order (the club's, where it has set one), as school, match-up, club and view make them. */
 export function checklistFor(catalogue: Catalogue, technique: TechniqueId, judging: Judging): ChecklistRow[] {
   const effects = effectsOf(judging.school);
@@ -54,8 +59,7 @@ export function checklistFor(catalogue: Catalogue, technique: TechniqueId, judgi
   const rows = [...asked, ...holder.map((checkpointId): EditedRow => ({ checkpointId }))]
     .filter(({ hidden }) => !hidden)
     .map((row) => rowFor(catalogue, technique, row, effects, judging));
-  const stop = ({ checkpoint }: ChecklistRow): number => walkStops.indexOf(checkpoint.stop);
-  return edited ? rows : rows.sort((a, b) => stop(a) - stop(b));
+  return edited ? rows : rows.sort(inWalkingOrder);
 }
 
 /** The checklist as it would be with nothing but the usual school, seen from everywhere: for browsing. */

@@ -1,5 +1,6 @@
 import { bandProblem, within } from './band.ts';
 import { shippedCatalogue } from './catalogue.ts';
+import { upstreamOf } from './causes.ts';
 import { ownPrefix, type ClubEdits, type EditedRow } from './club-edits.ts';
 import { fixedFor } from './schools/fixed-faults.ts';
 import { isSeries } from './series.ts';
@@ -21,12 +22,19 @@ export function editProblems(edits: ClubEdits): EditProblem[] {
   edits.checkpoints.forEach((one, place) => {
     for (const cause of one.causes)
       if (!checkpoints.has(cause)) tell(`checkpoints[${place}].causes`, `There is no checkpoint “${cause}”.`);
+    if (upstreamOf(checkpoints, one.id).has(one.id))
+      tell(`checkpoints[${place}].causes`, `“${one.name}” would bring itself about.`);
   });
   ownThings(edits.techniques, techniques, 'techniques', tell);
   edits.techniques.forEach((one, place) => {
     if (one.checkpoints.length === 0) tell(`techniques[${place}].checkpoints`, 'A technique needs at least one checkpoint.');
     for (const id of one.checkpoints)
       if (!checkpoints.has(id)) tell(`techniques[${place}].checkpoints`, `There is no checkpoint “${id}”.`);
+    for (const id of one.chain) if (!checkpoints.has(id)) tell(`techniques[${place}].chain`, `There is no checkpoint “${id}”.`);
+    for (const [id, band] of Object.entries(one.bands)) {
+      const problem = bandProblem(band);
+      if (problem) tell(`techniques[${place}].bands.${id}`, problem);
+    }
     for (const id of one.parts) {
       const part = techniques.get(id);
       if (!part) tell(`techniques[${place}].parts`, `There is no technique “${id}”.`);

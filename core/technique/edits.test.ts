@@ -85,6 +85,33 @@ describe('a club’s own checklists', () => {
     ['an id twice', { ...noClubEdits, checkpoints: [own, own] }, 'checkpoints[1].id', 'twice'],
     ['a cause that is not there', { ...noClubEdits, checkpoints: [{ ...own, causes: ['x'] }] }, 'checkpoints[0].causes', '“x”'],
     [
+      'causes that go round in a ring',
+      {
+        ...noClubEdits,
+        checkpoints: [
+          { ...own, causes: ['own.belt'] },
+          { ...own, id: 'own.belt', name: 'Belt', causes: ['st.heels', own.id] },
+        ],
+      },
+      'checkpoints[1].causes',
+      'bring itself about',
+    ],
+    [
+      'a chain through what is not there',
+      { ...noClubEdits, techniques: [{ ...technique, checkpoints: ['st.width'], chain: ['st.width', 'x.y'] }] },
+      'techniques[0].chain',
+      '“x.y”',
+    ],
+    [
+      'a band of one’s own the wrong way round',
+      {
+        ...noClubEdits,
+        techniques: [{ ...technique, checkpoints: ['st.width'], bands: { 'st.width': { clean: [2, 1], watch: [0, 3] } } }],
+      },
+      'techniques[0].bands.st.width',
+      'ends after',
+    ],
+    [
       'a technique of nothing',
       { ...noClubEdits, techniques: [{ ...technique, checkpoints: [] }] },
       'techniques[0].checkpoints',

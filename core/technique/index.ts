@@ -11,6 +11,7 @@ export * from './schools/fixed-faults.ts';
 export * from './club-edits.ts';
 export * from './edit-problems.ts';
 export * from './catalogue.ts';
+export * from './causes.ts';
 export * from './checklist.ts';
 export * from './differences.ts';
 export * from './series.ts';

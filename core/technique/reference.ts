@@ -22,7 +22,12 @@ export const schoolStill = (checkpointId: string, switchId: string, choiceId: st
 /** What shows faults of a technique besides its own pictures and, for a series, those of its strikes. */
 const shownBesides: Readonly<Record<string, readonly string[]>> = {
   'punch-step': ['jab', 'jab-cross-step'],
+  'step-back': ['step-and-recover'],
+  'step-lead-side': ['step-and-recover'],
+  'step-rear-side': ['step-and-recover'],
   'in-and-out': ['step-and-recover'],
+  'in-and-out-twice': ['in-and-out', 'step-and-recover'],
+  'in-and-out-thrice': ['in-and-out', 'step-and-recover'],
   'pad-called': ['jab', 'cross', 'lead-hook', 'holding'],
   'pad-free': ['jab', 'cross', 'slip', 'holding'],
 };

@@ -3,10 +3,12 @@ import fc from 'fast-check';
 import {
   bandProblem,
   catalogueOf,
+  causesIn,
   checklistFor,
   checkpointIn,
   checkpoints,
   families,
+  fixedFor,
   handOf,
   isMeasureId,
   matchUpOf,
@@ -20,6 +22,7 @@ import {
   techniqueKinds,
   techniques,
   usualSchool,
+  upstreamOf,
   usuallyStarred,
   verdictIn,
   views,
@@ -136,6 +139,66 @@ describe('techniques', () => {
       for (const band of Object.values(technique.bands)) expect(bandProblem(band)).to.equal(undefined);
       expect(technique.risk, technique.id).to.match(/\.$/);
     }
+  });
+
+  it('ask one thing once: no two rows of a checklist have the same number at the same moment', () => {
+    for (const { id, checkpoints: listed } of techniques) {
+      const numbers = listed
+        .map((row) => checkpointIn(shippedCatalogue, row))
+        .filter(({ measure }) => isMeasureId(measure))
+        .map(({ measure, phase }) => `${measure} at ${phase}`);
+      expect(numbers, id).to.deep.equal([...new Set(numbers)]);
+    }
+  });
+
+  it('have chains that follow the causes, row by row of their own checklist', () => {
+    for (const { id, chain, checkpoints: listed } of techniques) {
+      expect(listed, id).to.include.members([...chain]);
+      chain.slice(1).forEach((effect, place) => {
+        expect([...upstreamOf(shippedCatalogue.checkpoints, effect)], `${id}: ${chain[place]} → ${effect}`).to.include(
+          chain[place],
+        );
+      });
+    }
+  });
+
+  it('point from a fault only at causes that are looked at with it, past those that are not', () => {
+    for (const { id, checkpoints: listed } of techniques) {
+      for (const row of listed) {
+        const causes = causesIn(shippedCatalogue, id, row).map((cause) => cause.id);
+        expect(listed, `${id} ${row}`).to.include.members(causes);
+        expect([...upstreamOf(shippedCatalogue.checkpoints, row)], `${id} ${row}`).to.include.members(causes);
+      }
+    }
+    // The step is not looked at in a jab on the spot; what it rests on is.
+    expect(causesIn(shippedCatalogue, 'jab', 'st.lean').map(({ id }) => id)).to.deep.equal(['sm.range', 'st.knees']);
+  });
+
+  const every = (kind: string): readonly string[] => techniques.filter((one) => one.kind === kind).map(({ id }) => id);
+  const demanded: [kind: string, rows: readonly string[]][] = [
+    ['hand', ['sm.fist', 'gd.return-line', 'gd.other-hand', 'st.balance']],
+    ['jab-cross', ['sm.fist', 'gd.return-line', 'gd.other-hand', 'st.balance']],
+    ['elbow', ['gd.return-line', 'st.balance']],
+    ['kick', ['gd.other-hand', 'gd.kick-hand', 'sm.target', 'kk.upright']],
+    ['knee', ['gd.other-hand', 'gd.kick-hand', 'sm.target']],
+  ];
+  for (const [kind, rows] of demanded)
+    it(`of the kind ${kind} all look at ${rows.join(', ')}`, () => {
+      for (const id of every(kind)) expect(techniqueIn(shippedCatalogue, id).checkpoints, id).to.include.members(rows);
+    });
+
+  it('ask for foot with fist only where somebody steps, and a low kick for its own path', () => {
+    expect(techniqueIn(shippedCatalogue, 'jab-cross-static').checkpoints).to.not.include('pv.sync');
+    expect(techniqueIn(shippedCatalogue, 'jab-cross-step').checkpoints).to.include('pv.sync');
+    const low = techniqueIn(shippedCatalogue, 'low-kick');
+    expect(low.checkpoints).to.include('kk.path');
+    expect(low.bands['pv.support-turn']).to.not.deep.equal(techniqueIn(shippedCatalogue, 'rear-round').bands['pv.support-turn']);
+  });
+
+  it('of which hips that are poked back are a fault in every school are straights, and the trunk folds forward', () => {
+    expect(fixedFor('jab', 'st.lean')!.within).to.deep.equal([null, 25]);
+    expect(techniques.filter(({ id }) => fixedFor(id, 'st.lean')).every(({ id }) => /jab|cross/.test(id))).to.equal(true);
+    expect(fixedFor('rear-uppercut', 'st.lean')).to.equal(undefined);
   });
 
   it('leave no checkpoint out: each is looked at somewhere', () => {

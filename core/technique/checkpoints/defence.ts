@@ -162,7 +162,7 @@ export const defenceCheckpoints = [
     views: ['lead-side'],
     measure: 'time-to-base',
     leastRate: slow,
-    causes: [],
+    causes: ['df.distance'],
   },
   {
     id: 'df.distance',

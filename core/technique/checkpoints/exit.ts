@@ -18,7 +18,7 @@ export const exitCheckpoints = [
     views: everywhere,
     measure: 'exit-time',
     leastRate: slow,
-    causes: ['st.balance'],
+    causes: ['st.balance', 'pv.first-foot'],
   },
   {
     id: 'ex.angle',
@@ -36,7 +36,7 @@ export const exitCheckpoints = [
     views: across,
     measure: 'head-offset',
     leastRate: slow,
-    causes: ['ex.move'],
+    causes: ['ex.move', 'pv.first-foot', 'pv.no-cross'],
   },
   {
     id: 'ex.open-side',

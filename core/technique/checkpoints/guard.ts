@@ -106,7 +106,7 @@ export const guardCheckpoints = [
     cues: ['One hand answers the door'],
     severity: 'exposure',
     views: notRear,
-    measure: 'other-hand-drop',
+    measure: 'kick-hand-drop',
     leastRate: slow,
     causes: ['kk.upright'],
   },

@@ -54,7 +54,7 @@ export const kickCheckpoints = [
     views: sides,
     measure: 'hip-travel',
     leastRate: slow,
-    causes: ['pv.calf'],
+    causes: ['pv.calf', 'pv.switch'],
   },
   {
     id: 'kk.chamber',
@@ -126,7 +126,7 @@ export const kickCheckpoints = [
     views: everywhere,
     measure: 'eye',
     leastRate: slow,
-    causes: ['sm.range'],
+    causes: ['sm.range', 'kk.chamber'],
   },
   {
     id: 'kk.through',
@@ -144,7 +144,7 @@ export const kickCheckpoints = [
     views: sideOrQuarter,
     measure: 'overrun',
     leastRate: slow,
-    causes: ['pv.support-turn'],
+    causes: ['pv.support-turn', 'kk.chamber'],
   },
   {
     id: 'el.close',
@@ -162,7 +162,7 @@ export const kickCheckpoints = [
     views: frontOrSide,
     measure: 'reach-use',
     leastRate: slow,
-    causes: ['pv.first-foot'],
+    causes: ['pv.first-foot', 'sm.rotation'],
   },
   {
     id: 'kk.return',

@@ -54,7 +54,7 @@ export const pivotCheckpoints = [
     views: sides,
     measure: 'heel-toe',
     leastRate: quick,
-    causes: ['pv.step-size'],
+    causes: ['pv.step-size', 'st.heels'],
   },
   {
     id: 'pv.recover',
@@ -72,7 +72,7 @@ export const pivotCheckpoints = [
     views: everywhere,
     measure: 'recovery-ratio',
     leastRate: slow,
-    causes: ['pv.first-foot', 'pv.step-size'],
+    causes: ['pv.first-foot', 'pv.step-size', 'pv.outside-foot'],
   },
   {
     id: 'pv.no-cross',
@@ -126,7 +126,7 @@ export const pivotCheckpoints = [
     views: everywhere,
     measure: 'foot-hand',
     leastRate: quick,
-    causes: ['pv.step-size'],
+    causes: ['pv.step-size', 'pv.first-foot'],
   },
   {
     id: 'pv.drive',
@@ -216,7 +216,7 @@ export const pivotCheckpoints = [
     views: sideOrQuarter,
     measure: 'foot-pivot',
     leastRate: slow,
-    causes: ['sm.telegraph'],
+    causes: ['sm.telegraph', 'kk.step-off', 'pv.switch'],
   },
   {
     id: 'pv.calf',

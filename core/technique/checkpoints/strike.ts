@@ -65,7 +65,7 @@ export const strikeCheckpoints = [
     views: [...sideOrQuarter],
     measure: 'knee-angle',
     leastRate: slow,
-    causes: ['st.knees'],
+    causes: ['st.knees', 'st.heels'],
   },
   {
     id: 'sm.level',
@@ -155,7 +155,7 @@ export const strikeCheckpoints = [
     views: ['front', 'quarter', ...sides],
     measure: 'path-deviation',
     leastRate: slow,
-    causes: ['gd.elbows', 'sm.telegraph'],
+    causes: ['gd.elbows', 'sm.telegraph', 'sm.rotation'],
   },
   {
     id: 'sm.turnover',
@@ -299,7 +299,7 @@ export const strikeCheckpoints = [
     views: frontOrQuarter,
     measure: 'wind-up',
     leastRate: slow,
-    causes: ['sm.telegraph'],
+    causes: ['sm.telegraph', 'sm.rotation', 'pv.lead-turn'],
   },
   {
     id: 'sm.hook-stop',
@@ -353,7 +353,7 @@ export const strikeCheckpoints = [
     views: frontOrSide,
     measure: 'eye',
     leastRate: slow,
-    causes: ['sm.range', 'sm.level'],
+    causes: ['sm.range', 'sm.level', 'ph.narrow', 'ph.distinct'],
   },
   {
     id: 'sm.snap',
@@ -407,7 +407,7 @@ export const strikeCheckpoints = [
     views: across,
     measure: 'head-offset',
     leastRate: slow,
-    causes: ['pv.outside-foot'],
+    causes: ['pv.outside-foot', 'sm.level', 'sm.range'],
   },
   {
     id: 'sm.breath',

@@ -87,7 +87,7 @@ export const bagsAndPads = [
     lists: ['base', 'hand', 'hook'],
     beyond: ['pv.no-cross', 'st.length', 'rh.move', 'rh.sides'],
     bands: { 'sm.hook-angle': bandOf.hookElbow, 'sm.range': bandOf.hookReach, 'sm.rotation': bandOf.bodyTurn },
-    chain: ['st.knees', 'pv.no-cross'],
+    chain: ['sm.rotation', 'sm.hook-width'],
     risk: 'Upright legs are late at each end of the swing.',
   },
   {
@@ -98,7 +98,7 @@ export const bagsAndPads = [
     range: 'any',
     alsoSaid: ['structured pads', 'called round'],
     lists: ['base', 'hand', 'holder'],
-    beyond: ['pv.no-cross', 'sm.target', 'sm.fist', 'sm.through', 'rh.recipe'],
+    beyond: ['pv.no-cross', 'sm.target', 'sm.through', 'rh.recipe'],
     chain: ['ph.narrow', 'sm.target'],
     risk: 'Bad holding hurts two.',
   },
@@ -110,8 +110,8 @@ export const bagsAndPads = [
     range: 'any',
     alsoSaid: ['unstructured pads', 'free round'],
     lists: ['base', 'hand', 'holder'],
-    beyond: ['pv.no-cross', 'sm.target', 'sm.fist', 'ex.angle', 'ex.open-side', 'rh.combo', 'df.distance'],
-    chain: ['ph.distinct', 'ex.move'],
+    beyond: ['pv.no-cross', 'sm.target', 'ex.angle', 'ex.open-side', 'rh.combo', 'df.distance'],
+    chain: ['ph.distinct', 'sm.target'],
     risk: 'Feeds only at agreed power.',
   },
   {

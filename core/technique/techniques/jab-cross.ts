@@ -20,6 +20,8 @@ export const jabCrosses = [
     id: 'jab-cross-static',
     name: 'Jab–cross on the spot',
     alsoSaid: ['one-two', 'standing one-two'],
+    // Nobody steps here, so no foot lands with the fist.
+    lists: ['base', 'hand', 'straight', 'cross'],
     beyond: ['st.rear-foot', 'st.loose', 'ex.open-side'],
     chain: ['pv.rear-turn', 'sm.rotation'],
     risk: 'Three turns have to be seen: out, across, back.',
@@ -30,7 +32,7 @@ export const jabCrosses = [
     name: 'Jab–cross with a step',
     alsoSaid: ['stepping one-two', 'step in one-two'],
     beyond: ['pv.first-foot', 'pv.recover', 'pv.step-size', 'pv.land'],
-    chain: ['pv.step-size', 'pv.recover', 'sm.range'],
+    chain: ['pv.step-size', 'sm.range', 'st.balance'],
     risk: 'Too big a step runs into the answer.',
   },
   {
@@ -49,7 +51,7 @@ export const jabCrosses = [
     alsoSaid: ['slip cross', 'one-slip-two'],
     beyond: ['sm.head-off'],
     bands: { ...shared.bands, 'st.balance': bandOf.slippedBalance },
-    chain: ['df.slip', 'sm.head-off'],
+    chain: ['sm.range', 'sm.head-off'],
     risk: 'Head off the line, yet no overhand.',
   },
   {
@@ -76,7 +78,7 @@ export const jabCrosses = [
     name: 'Jab–cross going back',
     alsoSaid: ['retreating one-two'],
     beyond: ['pv.first-foot', 'pv.recover'],
-    chain: ['pv.first-foot', 'st.balance'],
+    chain: ['st.balance', 'pv.first-foot'],
     risk: 'Weight on the heels.',
   },
   {
@@ -85,7 +87,7 @@ export const jabCrosses = [
     name: 'Jab–cross with a drive',
     alsoSaid: ['drive in one-two'],
     beyond: ['pv.drive'],
-    chain: ['pv.drive', 'sm.range'],
+    chain: ['sm.range', 'st.balance'],
     risk: 'A cross in the air lands with the arm alone.',
   },
 ] as const satisfies readonly TechniqueRow[];

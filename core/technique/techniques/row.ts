@@ -44,35 +44,20 @@ export type Range = 'long' | 'middle' | 'close' | 'any';
 export const checkpointLists = {
   /** Looked at in the ready phase of every technique. */
   base: ['st.width', 'st.heels', 'st.knees', 'st.lean', 'st.chin', 'gd.height', 'gd.elbows'],
+  /** The same where the technique has a row of its own for the trunk: one number has one verdict. */
+  baseWithoutLean: ['st.width', 'st.heels', 'st.knees', 'st.chin', 'gd.height', 'gd.elbows'],
   /** In every strike with a hand. */
-  hand: ['sm.telegraph', 'gd.other-hand', 'sm.breath', 'ex.move', 'ex.reset'],
-  straight: [
-    'sm.straight',
-    'sm.turnover',
-    'sm.wrist',
-    'sm.extension',
-    'sm.range',
-    'gd.cover',
-    'gd.return-line',
-    'sm.snap',
-    'st.balance',
-  ],
+  hand: ['sm.telegraph', 'sm.fist', 'gd.return-line', 'gd.other-hand', 'st.balance', 'sm.breath', 'ex.move', 'ex.reset'],
+  straight: ['sm.straight', 'sm.turnover', 'sm.wrist', 'sm.extension', 'sm.range', 'gd.cover', 'sm.snap'],
+  /** Foot and fist together, wherever the jab is thrown with a step. */
   jab: ['pv.sync'],
   cross: ['sm.rotation', 'sm.hip-stop', 'pv.rear-turn', 'pv.knee-elbow', 'pv.rear-slide'],
-  hook: [
-    'sm.hook-angle',
-    'sm.hook-plane',
-    'sm.hook-width',
-    'sm.hook-stop',
-    'sm.wrist',
-    'sm.range',
-    'sm.rotation',
-    'gd.return-line',
-  ],
+  hook: ['sm.hook-angle', 'sm.hook-plane', 'sm.hook-width', 'sm.hook-stop', 'sm.wrist', 'sm.range', 'sm.rotation'],
   uppercut: ['sm.load', 'sm.uppercut-path', 'sm.wrist', 'sm.range', 'sm.target', 'sm.rotation'],
   bodyHook: ['sm.body-hook-order', 'sm.level', 'sm.hook-width', 'sm.target', 'sm.wrist'],
-  kick: ['sm.telegraph', 'gd.kick-hand', 'kk.upright', 'kk.return', 'ex.reset'],
-  round: ['pv.support-turn', 'kk.level-leg', 'kk.surface', 'kk.through', 'sm.rotation'],
+  kick: ['sm.telegraph', 'gd.kick-hand', 'gd.other-hand', 'sm.target', 'kk.upright', 'kk.return', 'ex.reset'],
+  /** The hip is judged by the leg that it carries: shoulders that turn with a kick tell of the arm. */
+  round: ['pv.support-turn', 'kk.level-leg', 'kk.surface', 'kk.through'],
   defence: ['ex.reset'],
   steps: ['pv.first-foot', 'pv.recover', 'pv.no-cross'],
   holder: [
@@ -140,8 +125,13 @@ export const bandOf = {
   rearBalance: between([0.4, 0.78], [0.3, 0.88]),
   /** A head that slips off the line goes over the front knee. */
   slippedBalance: between([0.4, 0.86], [0.3, 0.94]),
-  /** A leg that is out in front is held up by a little lean back. */
+  /** A leg that is out is held up by some lean back, the more the higher and the straighter it goes. */
   kickUpright: between([-12, 15], [-22, 22]),
+  highKickUpright: between([-20, 15], [-32, 22]),
+  straightKickUpright: between([-25, 15], [-38, 22]),
+  /** Comes down across the thigh, or level into it. */
+  lowPath: between([-35, 20], [-50, 35]),
+  lowSupport: above(50, 25),
   /** A kick that goes through is past the target; one that stops dead is not. */
   kickThrough: above(0.12, 0.04),
   /** An elbow lands with the hand near the head. */
@@ -153,6 +143,6 @@ export const bandOf = {
   /** Out of a sprawl the back is long over hips that are down, and the eyes are up. */
   sprawlLean: between([35, 85], [20, 95]),
   sprawlChin: upTo(28, 40),
-  /** At the launch: sunk into the leg that is going to push. */
-  loadedKnee: between([90, 122], [82, 135]),
+  /** At the launch: sunk into the leg that is going to push, which is far from half a squat. */
+  loadedKnee: between([90, 140], [82, 155]),
 } as const satisfies Record<string, Band>;

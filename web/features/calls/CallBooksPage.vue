@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { techniqueName } from '@wax-fist/core/technique';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CallSets from './CallSets.vue';
 import CallTranslator from './CallTranslator.vue';
@@ -117,7 +118,7 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
             <template v-else>
               <b class="number big">{{ row.number }}</b>
               <RouterLink :to="{ name: 'technique', params: { technique: row.technique } }">{{
-                catalogue.technique(row.technique).name
+                techniqueName(catalogue.newest, row.technique)
               }}</RouterLink>
             </template>
           </li>

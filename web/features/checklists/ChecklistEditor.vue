@@ -2,7 +2,7 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { mdiPlus, mdiRedo, mdiUndo } from '@mdi/js';
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
-import { editProblems, type Checkpoint, type ClubEdits } from '@wax-fist/core/technique';
+import { editProblems, techniqueName, type Checkpoint, type ClubEdits } from '@wax-fist/core/technique';
 import { computed, ref, shallowRef } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -71,7 +71,7 @@ async function save(): Promise<void> {
     await request(checklistEndpoints.saveChecklists, {
       body: {
         basedOn: catalogue.version,
-        note: note.value.trim() || `${catalogue.technique(technique).name} changed`,
+        note: note.value.trim() || `${techniqueName(catalogue.newest, technique)} changed`,
         edits: edits as never,
       },
     });

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { isMeasureId, measures, severityNames, viewNames, type ChecklistRow, type School } from '@wax-fist/core/technique';
+import {
+  bandSource,
+  causesIn,
+  isMeasureId,
+  measures,
+  severityNames,
+  viewNames,
+  type Catalogue,
+  type ChecklistRow,
+  type School,
+} from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import BandMark from './BandMark.vue';
 import FamilySign from './FamilySign.vue';
@@ -7,7 +17,12 @@ import StillPicture from '../stills/StillPicture.vue';
 import { schoolPicture, shippedStill } from '../stills/shipped-stills.ts';
 
 /** A checklist to be read: question, what clean is, what is said when it is not, the cue and the band. */
-const { rows, technique, school } = defineProps<{ rows: readonly ChecklistRow[]; technique: string; school: School }>();
+const { rows, catalogue, technique, school } = defineProps<{
+  rows: readonly ChecklistRow[];
+  catalogue: Catalogue;
+  technique: string;
+  school: School;
+}>();
 /** One picture for each row: as this school has it, else how it should not look, else how it should. */
 const pictures = computed(() =>
   rows.map(({ checkpoint: { id, faults } }) => {
@@ -19,7 +34,17 @@ const pictures = computed(() =>
     return told.flatMap(({ still, says }) => (still ? [{ still, says }] : []))[0];
   }),
 );
-const by = { measure: '', technique: 'this technique’s own', school: 'by the school', club: 'set by the club' } as const;
+const by = {
+  measure: bandSource,
+  technique: `this technique’s own, ${bandSource}`,
+  school: 'by the school',
+  club: 'set by the club',
+} as const;
+/** What often lies upstream of a row, among those of this checklist. */
+const causesOf = (id: string): string =>
+  causesIn(catalogue, technique, id)
+    .map(({ name }) => name.toLowerCase())
+    .join(', ');
 const readBy = (measure: string): string =>
   measure === 'ear' ? 'coach’s ear' : isMeasureId(measure) ? `${measures[measure].name}, ${measures[measure].of}` : 'coach’s eye';
 </script>
@@ -34,7 +59,9 @@ const readBy = (measure: string): string =>
         <p>
           {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
         </p>
-        <p class="quiet">{{ checkpoint.why }}</p>
+        <p class="quiet">
+          {{ checkpoint.why }}<template v-if="causesOf(checkpoint.id)"> Look first at: {{ causesOf(checkpoint.id) }}.</template>
+        </p>
         <p class="foot">
           <q>{{ checkpoint.cues[0] }}</q>
           <span class="quiet">{{ severityNames[checkpoint.severity] }}</span>
@@ -45,7 +72,7 @@ const readBy = (measure: string): string =>
       <div class="measure">
         <BandMark v-if="band" :band="band" :measure="checkpoint.measure" />
         <p class="quiet">
-          {{ readBy(checkpoint.measure) }}<template v-if="bandBy && by[bandBy]"> · {{ by[bandBy] }}</template>
+          {{ readBy(checkpoint.measure) }}<template v-if="bandBy"> · {{ by[bandBy] }}</template>
         </p>
         <p v-if="reported" class="quiet">Told only: no fault in this school.</p>
         <p v-if="fixed" class="quiet">A fault in every school.</p>

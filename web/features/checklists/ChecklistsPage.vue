@@ -10,6 +10,7 @@ import {
   techniquesWith,
   termOf,
   type School,
+  techniqueName,
 } from '@wax-fist/core/technique';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -88,7 +89,7 @@ const first = (): void => {
             in
             <template v-for="(id, place) in one.techniques.slice(0, 4)" :key="id"
               ><RouterLink :to="{ name: 'technique', params: { technique: id }, hash: `#${one.id}` }">{{
-                catalogue.technique(id).name
+                techniqueName(catalogue.newest, id)
               }}</RouterLink
               >{{ place < Math.min(3, one.techniques.length - 1) ? ', ' : '' }}</template
             >{{ one.techniques.length > 4 ? ` and ${one.techniques.length - 4} more` : '' }}

@@ -2,11 +2,12 @@
 import { familyNames, type Family } from '@wax-fist/core/technique';
 import { familyShapes } from './family-shape.ts';
 
-const { family, size = 16 } = defineProps<{ family: Family; size?: number }>();
+const { family, size = 16 } = defineProps<{ family: Family | undefined; size?: number }>();
 </script>
 
 <template>
   <svg
+    v-if="family"
     class="family"
     :class="family"
     :width="size"

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
 import { checklistEndpoints, techniqueShape } from '@wax-fist/contract/checklists';
-import { checkpointLists, ownPrefix, techniqueKindNames, techniqueKinds, type Technique } from '@wax-fist/core/technique';
+import {
+  checkpointLists,
+  ownPrefix,
+  techniqueIn,
+  techniqueKindNames,
+  techniqueKinds,
+  type Technique,
+} from '@wax-fist/core/technique';
 import { reactive, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
@@ -21,7 +28,7 @@ watch(open, (now) => now && Object.assign(draft, empty()));
 watch(
   () => draft.from,
   (id) => {
-    const { kind, side } = catalogue.technique(id);
+    const { kind, side } = techniqueIn(catalogue.newest, id);
     Object.assign(draft, { kind, side });
   },
 );
@@ -30,7 +37,7 @@ async function save(): Promise<void> {
   busy.value = true;
   failure.value = undefined;
   try {
-    const model = catalogue.technique(draft.from);
+    const model = techniqueIn(catalogue.newest, draft.from);
     const id = ownPrefix + idFromName(draft.name);
     if (catalogue.newest.techniques.has(id)) throw new Error('There is a technique of this name already.');
     const asked = {

@@ -10,6 +10,7 @@ import {
   usualSchool,
   wholeChecklist,
   type School,
+  checkpointName,
 } from '@wax-fist/core/technique';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -34,7 +35,7 @@ const schoolId = computed({
 });
 const school = computed<School>(() => catalogue.schools.find(({ id }) => id === schoolId.value) ?? club.value ?? usualSchool);
 const rows = computed(() => (found.value ? wholeChecklist(catalogue.newest, technique, school.value) : []));
-const chain = computed(() => (found.value?.chain ?? []).map((id) => catalogue.checkpoint(id).name.toLowerCase()));
+const chain = computed(() => (found.value?.chain ?? []).map((id) => checkpointName(catalogue.newest, id).toLowerCase()));
 /** Families that are not looked at, those with one reason together. */
 const without = computed(() => {
   const byReason = new Map<string, StrikeFamily[]>();
@@ -90,7 +91,7 @@ const without = computed(() => {
             No {{ families.map((family) => familyNames[family].toLowerCase()).join(', ') }}: {{ reason }}
           </p>
         </div>
-        <ChecklistRows :rows="rows" :technique="technique" :school="school" />
+        <ChecklistRows :rows="rows" :catalogue="catalogue.newest" :technique="technique" :school="school" />
       </template>
     </template>
   </div>

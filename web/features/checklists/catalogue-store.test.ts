@@ -2,6 +2,7 @@ import { messageOf } from '@wax-fist/core/message-of';
 import type { ClubEdits } from '@wax-fist/core/technique';
 import { noClubEdits, rowsOf, shippedCatalogue } from '@wax-fist/core/technique';
 import { sixCall } from '@wax-fist/core/calls';
+import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { useCatalogue } from './catalogue-store.ts';
@@ -68,7 +69,7 @@ describe('the shelf of checklists', () => {
       () => expect.fail('The server was away.'),
       (error: unknown) => expect(messageOf(error)).to.include('cannot be reached'),
     );
-    expect(shelf.technique('jab').name).to.equal('Jab');
+    expect(techniqueName(shelf.newest, 'jab')).to.equal('Jab');
     server.away = false;
     await shelf.ready();
     expect(shelf.version).to.equal(2);
@@ -77,7 +78,10 @@ describe('the shelf of checklists', () => {
   it('names by its id what it does not know', async () => {
     const shelf = useCatalogue();
     await shelf.ready();
-    expect([shelf.technique('own.gone').name, shelf.checkpoint('own.gone').name]).to.deep.equal(['own.gone', 'own.gone']);
+    expect([techniqueName(shelf.newest, 'own.gone'), checkpointName(shelf.newest, 'own.gone')]).to.deep.equal([
+      'own.gone',
+      'own.gone',
+    ]);
     expect(shelf.book('gone')).to.equal(sixCall);
     await shelf.at(9).then(
       () => expect.fail('There is no version 9.'),

@@ -3,15 +3,7 @@ import { schoolEndpoints, type SavedSchool } from '@wax-fist/contract/schools';
 import { callEndpoints, type SavedCallBook } from '@wax-fist/contract/calls';
 import { stillEndpoints, type ReferenceStill } from '@wax-fist/contract/stills';
 import { sixCall, type CallBook } from '@wax-fist/core/calls';
-import {
-  catalogueOf,
-  shippedCatalogue,
-  shippedVersion,
-  type Catalogue,
-  type Checkpoint,
-  type ClubEdits,
-  type Technique,
-} from '@wax-fist/core/technique';
+import { catalogueOf, shippedCatalogue, shippedVersion, type Catalogue, type ClubEdits } from '@wax-fist/core/technique';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../../app/request.ts';
@@ -61,15 +53,10 @@ export const useCatalogue = defineStore('catalogue', () => {
     return catalogue;
   }
 
-  /** For pages that only name things: what was taken out meanwhile is named by its id. */
-  const technique = (id: string): Technique =>
-    newest.value.techniques.get(id) ?? { ...shippedCatalogue.techniques.get('jab')!, id, name: id };
-  const checkpoint = (id: string): Checkpoint =>
-    newest.value.checkpoints.get(id) ?? { ...shippedCatalogue.checkpoints.get('sm.straight')!, id, name: id };
   /** Schools as a field offers them. */
   const schoolItems = computed(() => schools.value.map(({ id, name }) => ({ value: id, title: name })));
   const book = (id: string): CallBook => books.value.find((one) => one.id === id) ?? sixCall;
 
   void ready().catch(() => undefined);
-  return { version, newest, schools, schoolItems, books, stills, ready, again, at, editsAt, technique, checkpoint, book };
+  return { version, newest, schools, schoolItems, books, stills, ready, again, at, editsAt, book };
 });

@@ -5,7 +5,7 @@ import { footageEndpoints } from '@wax-fist/contract/footage';
 import { phaseFrames } from '@wax-fist/core/strikes';
 import { faultRate } from '@wax-fist/core/correction';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import { checklistFor, termOf, viewNames } from '@wax-fist/core/technique';
+import { checklistFor, checkpointName, techniqueName, termOf, viewNames } from '@wax-fist/core/technique';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
@@ -43,8 +43,9 @@ const {
   return {
     correction,
     evidence,
-    row: found ?? catalogue.checkpoint(correction.checkpointId),
-    technique: termOf(judgedBy, correction.technique) ?? catalogue.technique(correction.technique).name,
+    row: found ?? checklists.checkpoints.get(correction.checkpointId),
+    name: found?.name ?? checkpointName(checklists, correction.checkpointId),
+    technique: termOf(judgedBy, correction.technique) ?? techniqueName(checklists, correction.technique),
   };
 });
 
@@ -90,7 +91,7 @@ watch(
     stills.value = await Promise.all(
       wanted.map(async (strike) => {
         const { source, timeline } = await opened(strike.filmId);
-        return { verdict: strike.verdict, strike, source, index: phaseFrames(timeline, strike)[row.value!.phase] };
+        return { verdict: strike.verdict, strike, source, index: phaseFrames(timeline, strike)[row.value?.phase ?? 'contact'] };
       }),
     );
   },
@@ -105,7 +106,7 @@ const print = (): void => window.print();
 <template>
   <div class="page">
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
-      <template v-if="page && row">
+      <template v-if="page">
         <div class="tools no-print">
           <RouterLink :to="{ name: 'trainee', params: { traineeId: page.correction.traineeId } }">{{
             page.correction.traineeName
@@ -125,9 +126,9 @@ const print = (): void => window.print();
           <header>
             <div>
               <p class="who">{{ page.correction.traineeName }}</p>
-              <p>{{ page.technique }}: {{ row.name.toLowerCase() }}</p>
+              <p>{{ page.technique }}: {{ page.name.toLowerCase() }}</p>
             </div>
-            <FamilySign :family="row.family" :size="54" />
+            <FamilySign :family="row?.family" :size="54" />
           </header>
           <p class="cue">{{ page.correction.cue }}</p>
           <div class="stills">
@@ -142,7 +143,7 @@ const print = (): void => window.print();
               No strike is marked for this yet, so there is no picture.
             </p>
           </div>
-          <p class="why">{{ row.clean }} {{ row.why }}</p>
+          <p v-if="row" class="why">{{ row.clean }} {{ row.why }}</p>
           <footer>
             <div v-if="rate">
               <span class="quiet">Last counted</span><b class="number big">{{ faultsOfSeen(rate) }}</b

@@ -2,6 +2,7 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { changeNames, chanceAtMost, faultRate, worthwhile, type SessionAnswer } from '@wax-fist/core/correction';
+import { checkpointName, techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
@@ -9,20 +10,18 @@ import { faultsOfSeen, localDay, percent, rateInWords, shortDay } from '../../ap
 import FamilySign from '../checklists/FamilySign.vue';
 import ChangeSign from './ChangeSign.vue';
 import RateBand from './RateBand.vue';
-import { useCatalogue } from '../checklists/catalogue-store.ts';
 
-const catalogue = useCatalogue();
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
 const {
   correction,
   answer = undefined,
   sessionId,
-} = defineProps<{ correction: Correction; answer?: SessionAnswer; sessionId: string }>();
+  checklists,
+} = defineProps<{ correction: Correction; answer?: SessionAnswer; sessionId: string; checklists: Catalogue }>();
 const emit = defineEmits<{ changed: [] }>();
 const busy = ref(false);
 const failure = ref<string>();
 
-const row = computed(() => catalogue.checkpoint(correction.checkpointId));
 const now = computed(() => answer && faultRate(answer.tally));
 const was = computed(() => answer?.before && faultRate(answer.before.tally));
 const opened = computed(() => correction.openedIn === sessionId);
@@ -47,12 +46,13 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
 
 <template>
   <article class="answer">
-    <FamilySign :family="row.family" :size="28" />
+    <FamilySign :family="checklists.checkpoints.get(correction.checkpointId)?.family" :size="28" />
     <div>
       <p class="cue">
         “{{ correction.cue }}”
         <span class="quiet"
-          >{{ catalogue.technique(correction.technique).name.toLowerCase() }}, {{ row.name.toLowerCase() }}, aim at most
+          >{{ techniqueName(checklists, correction.technique).toLowerCase() }},
+          {{ checkpointName(checklists, correction.checkpointId).toLowerCase() }}, aim at most
           {{ percent(correction.target) }}</span
         >
       </p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
+import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { faultsOfSeen, localDay, percent, shortDay } from '../../app/format.ts';
 import FamilySign from '../checklists/FamilySign.vue';
@@ -9,7 +10,6 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
 const { correction, withName = false } = defineProps<{ correction: Correction; withName?: boolean }>();
-const row = computed(() => catalogue.checkpoint(correction.checkpointId));
 const last = computed(() => {
   const counted = correction.history.findLast(({ tally }) => tally !== null);
   return counted?.tally ? faultRate(counted.tally) : undefined;
@@ -21,14 +21,15 @@ const overdue = computed(
 
 <template>
   <li class="correction">
-    <FamilySign :family="row.family" :size="22" />
+    <FamilySign :family="catalogue.newest.checkpoints.get(correction.checkpointId)?.family" :size="22" />
     <span class="words">
       <b>“{{ correction.cue }}”</b>
       <span class="quiet">
         <RouterLink v-if="withName" :to="{ name: 'trainee', params: { traineeId: correction.traineeId } }">{{
           correction.traineeName
-        }}</RouterLink><template v-if="withName">, </template>{{ catalogue.technique(correction.technique).name.toLowerCase() }},
-        {{ row.name.toLowerCase() }}
+        }}</RouterLink><template v-if="withName">, </template
+        >{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
+        {{ checkpointName(catalogue.newest, correction.checkpointId).toLowerCase() }}
       </span>
     </span>
     <span v-if="last" class="rate">

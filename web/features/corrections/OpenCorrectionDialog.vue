@@ -2,38 +2,37 @@
 import { correctionDraftShape, correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { usualTarget } from '@wax-fist/core/correction';
-import type { TechniqueId } from '@wax-fist/core/technique';
+import { techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '../../app/format.ts';
-import { useCatalogue } from '../checklists/catalogue-store.ts';
 
-const catalogue = useCatalogue();
 /** The row that a correction is opened from; nothing keeps the dialog shut. */
 const about = defineModel<{ technique: TechniqueId; checkpointId: string } | undefined>({ required: true });
-const { session } = defineProps<{ session: SessionDetail }>();
+const { session, checklists } = defineProps<{ session: SessionDetail; checklists: Catalogue }>();
 const emit = defineEmits<{ opened: [] }>();
 
 const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
   id: '',
   sessionId: session.id,
-  technique: 'jab',
+  technique: '',
   checkpointId: '',
   cue: '',
   target: usualTarget,
   recheckOn: null as string | null,
 });
 const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });
-const row = computed(() => (about.value ? catalogue.checkpoint(about.value.checkpointId) : undefined));
+const row = computed(() => (about.value ? checklists.checkpoints.get(about.value.checkpointId) : undefined));
 const title = computed(() =>
-  about.value && row.value ? `${catalogue.technique(about.value.technique).name}: ${row.value.name.toLowerCase()}` : '',
+  about.value && row.value ? `${techniqueName(checklists, about.value.technique)}: ${row.value.name.toLowerCase()}` : '',
 );
 const targetPercent = computed({ get: () => Math.round(draft.target * 100), set: (value) => (draft.target = value / 100) });
 watch(about, (now) => {
-  if (now) Object.assign(draft, { id: uuid(), ...now, cue: row.value!.cues[0], target: usualTarget, recheckOn: localDay(7) });
+  if (now)
+    Object.assign(draft, { id: uuid(), ...now, cue: row.value?.cues[0] ?? '', target: usualTarget, recheckOn: localDay(7) });
 });
 
 const save = (): Promise<void> =>

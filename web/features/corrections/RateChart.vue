@@ -19,7 +19,7 @@ const {
   target = undefined,
   family,
   name,
-} = defineProps<{ points: RatePoint[]; target?: number; family: Family; name: string }>();
+} = defineProps<{ points: RatePoint[]; target?: number; family: Family | undefined; name: string }>();
 const emit = defineEmits<{ pick: [sessionId: string] }>();
 
 const font = 'Saira Semi Condensed';
@@ -62,6 +62,7 @@ const aim = (height: number) => ({
   },
 });
 
+const colour = (): string => cssColour(family ? `--${family}` : '--quiet');
 const option = computed<EChartsCoreOption>(() => ({
   animation: false,
   aria: {
@@ -108,10 +109,10 @@ const option = computed<EChartsCoreOption>(() => ({
       type: 'line',
       data: points.map(({ rate }, place) => (run.includes(place) ? rate.rate : '-')),
       connectNulls: true,
-      symbol: `path://${familyShapes[family]}`,
+      symbol: family ? `path://${familyShapes[family]}` : 'circle',
       symbolSize: 18,
-      lineStyle: { color: cssColour(`--${family}`), width: 2, type: 'solid' },
-      itemStyle: { color: cssColour(`--${family}`) },
+      lineStyle: { color: colour(), width: 2, type: 'solid' },
+      itemStyle: { color: colour() },
       label: {
         show: true,
         // Beside the stem, on the side from which no line comes in.
@@ -120,7 +121,7 @@ const option = computed<EChartsCoreOption>(() => ({
         padding: [1, 3],
         fontFamily: font,
         fontSize: 15,
-        color: cssColour(`--${family}`),
+        color: colour(),
         formatter: ({ dataIndex }: { dataIndex: number }) => faultsOfSeen(points[dataIndex]!.rate),
       },
       z: 3,

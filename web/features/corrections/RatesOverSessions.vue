@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionTally } from '@wax-fist/contract/review';
-import type { TechniqueId } from '@wax-fist/core/technique';
+import { checkpointName, techniqueName, type TechniqueId } from '@wax-fist/core/technique';
 import { seen } from '@wax-fist/core/review';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { ratesOverSessions } from './rates-over-sessions.ts';
@@ -26,7 +26,7 @@ const questions = computed(() => {
     const weight = (open ? 1e6 : 0) + tally.fault + (found.get(value)?.weight ?? 0) + (seen(tally) > 0 ? 0.1 : 0);
     found.set(value, {
       value,
-      title: `${catalogue.technique(technique).name}: ${catalogue.checkpoint(checkpointId).name.toLowerCase()}`,
+      title: `${techniqueName(catalogue.newest, technique)}: ${checkpointName(catalogue.newest, checkpointId).toLowerCase()}`,
       technique,
       checkpointId,
       weight,
@@ -61,7 +61,7 @@ const target = computed(
       v-if="question"
       :points="points"
       :target="target"
-      :family="catalogue.checkpoint(question.checkpointId).family"
+      :family="catalogue.newest.checkpoints.get(question.checkpointId)?.family"
       :name="question.title"
       @pick="emit('pick', $event)"
     />

@@ -18,11 +18,13 @@ import { shortDay } from '../../app/format.ts';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
+const catalogue = useCatalogue();
 const changing = ref(false);
 const remark = ref<string>();
 
@@ -39,12 +41,17 @@ const {
     ]);
     return { tallies, corrections };
   };
-  const [own, holders] = await Promise.all([saidOf(session.traineeId), session.holderId ? saidOf(session.holderId) : undefined]);
+  const [own, holders, checklists] = await Promise.all([
+    saidOf(session.traineeId),
+    session.holderId ? saidOf(session.holderId) : undefined,
+    catalogue.at(session.checklistVersion),
+  ]);
   // Of each only what they did here: the one strikes, the other holds.
   const strikes = ({ technique }: { technique: string }): boolean => technique !== holdingTechnique;
   const holds = ({ technique }: { technique: string }): boolean => technique === holdingTechnique;
   return {
     session,
+    checklists,
     tallies: [...own.tallies.filter(strikes), ...(holders?.tallies.filter(holds) ?? [])],
     corrections: [...own.corrections.filter(strikes), ...(holders?.corrections.filter(holds) ?? [])],
   };
@@ -180,7 +187,13 @@ async function removeIt(): Promise<void> {
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
         <h2 id="said">What this session says</h2>
-        <WhatSessionSays :session="page.session" :tallies="page.tallies" :corrections="page.corrections" @changed="again" />
+        <WhatSessionSays
+          :session="page.session"
+          :checklists="page.checklists"
+          :tallies="page.tallies"
+          :corrections="page.corrections"
+          @changed="again"
+        />
         <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
           <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
             <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>

@@ -4,7 +4,15 @@ import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { intervalMass } from '@wax-fist/core/units';
 import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
-import { families, holdingTechnique, type TechniqueId } from '@wax-fist/core/technique';
+import {
+  checkpointName,
+  families,
+  holdingTechnique,
+  techniqueName,
+  type Catalogue,
+  type Family,
+  type TechniqueId,
+} from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { faultsOfSeen, percent, rateInWords } from '../../app/format.ts';
 import ChangeSign from '../corrections/ChangeSign.vue';
@@ -12,11 +20,11 @@ import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
 import RateBand from '../corrections/RateBand.vue';
 import FamilySign from '../checklists/FamilySign.vue';
-import { useCatalogue } from '../checklists/catalogue-store.ts';
 
-const catalogue = useCatalogue();
-const { session, tallies, corrections } = defineProps<{
+const { session, checklists, tallies, corrections } = defineProps<{
   session: SessionDetail;
+  /** Those by which this session is judged: what was taken out of newer ones is named, and shown, here as it was. */
+  checklists: Catalogue;
   tallies: SessionTally[];
   corrections: Correction[];
 }>();
@@ -30,7 +38,8 @@ const answers = computed(() =>
     return {
       ...answer,
       technique,
-      row: catalogue.checkpoint(answer.checkpointId),
+      family: checklists.checkpoints.get(answer.checkpointId)?.family,
+      name: checkpointName(checklists, answer.checkpointId),
       now,
       was: answer.before && faultRate(answer.before.tally),
       settles:
@@ -48,17 +57,15 @@ const ofCorrections = computed(() =>
     .filter(({ state, openedOn }) => state === 'open' && openedOn <= session.heldOn)
     .map((correction) => ({ correction, answer: answers.value.find((answer) => answer.correction?.id === correction.id) })),
 );
+const placeOf = (family: Family | undefined): number => (family ? families.indexOf(family) : families.length);
 /** Most faults first; what was clean throughout comes last, in the order of the walk. */
 const byTechnique = computed(() =>
-  [...catalogue.newest.techniques.values()]
+  [...new Set([...checklists.techniques.keys(), ...answers.value.map(({ technique }) => technique)])]
     .map((technique) => ({
       technique,
       rows: answers.value
-        .filter((answer) => answer.technique === technique.id)
-        .sort(
-          (a, b) =>
-            b.now.low - a.now.low || b.now.rate - a.now.rate || families.indexOf(a.row.family) - families.indexOf(b.row.family),
-        ),
+        .filter((answer) => answer.technique === technique)
+        .sort((a, b) => b.now.low - a.now.low || b.now.rate - a.now.rate || placeOf(a.family) - placeOf(b.family)),
     }))
     .filter(({ rows }) => rows.length > 0),
 );
@@ -71,15 +78,16 @@ const byTechnique = computed(() =>
     :correction="correction"
     :answer="answer"
     :session-id="session.id"
+    :checklists="checklists"
     @changed="emit('changed')"
   />
   <div v-if="byTechnique.length === 0" class="empty">
     Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.
   </div>
-  <section v-for="{ technique, rows } in byTechnique" :key="technique.id">
+  <section v-for="{ technique, rows } in byTechnique" :key="technique">
     <h3>
-      {{ technique.name
-      }}<template v-if="technique.id === holdingTechnique && session.holder">: {{ session.holder.name }}</template>
+      {{ techniqueName(checklists, technique)
+      }}<template v-if="technique === holdingTechnique && session.holder">: {{ session.holder.name }}</template>
     </h3>
     <table>
       <thead>
@@ -92,9 +100,9 @@ const byTechnique = computed(() =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ row, now, was, before, change, correction, settles } in rows" :key="row.id">
+        <tr v-for="{ checkpointId, family, name, now, was, before, change, correction, settles } in rows" :key="checkpointId">
           <td>
-            <span class="what"><FamilySign :family="row.family" /> {{ row.name }}</span>
+            <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
           <td class="figure number">{{ faultsOfSeen(now) }}</td>
           <td>
@@ -115,15 +123,13 @@ const byTechnique = computed(() =>
           </td>
           <td class="no-print act">
             <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
-            <VBtn v-else size="small" variant="outlined" @click="opening = { technique: technique.id, checkpointId: row.id }"
-              >Open a correction</VBtn
-            >
+            <VBtn v-else size="small" variant="outlined" @click="opening = { technique, checkpointId }">Open a correction</VBtn>
           </td>
         </tr>
       </tbody>
     </table>
   </section>
-  <OpenCorrectionDialog v-model="opening" :session="session" @opened="emit('changed')" />
+  <OpenCorrectionDialog v-model="opening" :session="session" :checklists="checklists" @opened="emit('changed')" />
 </template>
 
 <style scoped>
