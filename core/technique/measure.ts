@@ -133,12 +133,12 @@ const table = {
     band: upTo(0.08, 0.2),
   },
   'elbow-angle': {
-    name: 'Elbow at contact',
+    name: 'Elbow at its longest',
     unit: 'degrees',
-    of: 'shoulder, elbow, wrist',
+    // The bag is often met at 140° to 165°, while the arm still opens.
+    of: 'shoulder, elbow, wrist, where the arm is longest',
     from: 'pins',
-    // The bag is often met at 140° to 165°, before the arm is at its longest: that is one to watch, and no fault.
-    band: band([165, 178], [140, 178]),
+    band: band([165, 178], [158, 178]),
   },
   'wrist-bend': { name: 'Wrist bend', unit: 'degrees', of: 'knuckles from the forearm line', from: 'pins', band: upTo(10, 18) },
   'reach-use': {
@@ -202,10 +202,10 @@ const table = {
   'hip-fist-lag': {
     name: 'Hip to fist',
     unit: 'milliseconds',
-    of: 'the fist after the hip, between their fastest moments',
+    of: 'the hip after the fist, between their fastest moments',
     from: 'track',
-    // What is nearer to the middle comes first; a fist that is ahead has left the hip behind.
-    band: band([-20, 80], [-60, 120]),
+    // What is nearer to the middle comes first: a hip that is fastest after the fist came late.
+    band: band([-80, 20], [-120, 60]),
   },
   'shoulder-turn': { name: 'Shoulder turn', unit: 'degrees', of: 'launch to contact', from: 'pins' },
   'foot-lane': { name: 'Foot lane', unit: 'ratio', of: 'foot, outside of the partner’s lead foot', from: 'pins' },

@@ -94,7 +94,9 @@ describe('mechanics of everything that is thrown', () => {
   }
 
   it('throws everything that the catalogue has, but for holding', () => {
-    const ids = [...shippedCatalogue.techniques.keys()].filter((id) => id !== 'holding');
+    // A drill of several phases is the same once more; it is put together where it is filmed.
+    const left = ['holding', 'in-and-out-twice', 'in-and-out-thrice'];
+    const ids = [...shippedCatalogue.techniques.keys()].filter((id) => !left.includes(id));
     expect(everythingThrown).to.have.members(ids);
     for (const technique of everythingThrown)
       for (const part of partsOf(technique)) expect(techniqueIn(shippedCatalogue, part).id).to.equal(part);

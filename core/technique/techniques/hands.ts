@@ -45,6 +45,7 @@ export const hands = [
     lists: ['base', 'hand', 'hook'],
     beyond: ['pv.lead-turn'],
     bands: {
+      'st.balance': bandOf.hookBalance,
       'sm.hook-angle': bandOf.hookElbow,
       'sm.range': bandOf.hookReach,
       'pv.lead-turn': bandOf.leadTurn,
@@ -66,6 +67,7 @@ export const hands = [
     lists: ['base', 'hand', 'hook'],
     beyond: ['pv.rear-turn'],
     bands: {
+      'st.balance': bandOf.rearBalance,
       'sm.hook-angle': bandOf.hookElbow,
       'sm.range': bandOf.hookReach,
       'pv.rear-turn': bandOf.rearTurn,
@@ -104,6 +106,7 @@ export const hands = [
     lists: ['base', 'hand', 'uppercut'],
     beyond: ['pv.rear-turn'],
     bands: {
+      'st.balance': bandOf.rearBalance,
       'sm.load': bandOf.loadedKnee,
       'sm.range': bandOf.uppercutReach,
       'sm.rotation': bandOf.smallTurn,
@@ -217,7 +220,7 @@ export const hands = [
     alsoSaid: ['liver hook', 'left hook to the body'],
     lists: ['base', 'hand', 'bodyHook'],
     beyond: ['pv.lead-turn'],
-    bands: { 'pv.lead-turn': bandOf.leadTurn },
+    bands: { 'st.balance': bandOf.hookBalance, 'pv.lead-turn': bandOf.leadTurn },
     zones: ['ribs'],
     chain: ['st.knees', 'sm.level', 'sm.body-hook-order'],
     risk: 'Never behind the side seam, never below the belt line.',
@@ -233,7 +236,7 @@ export const hands = [
     alsoSaid: ['right hook to the body'],
     lists: ['base', 'hand', 'bodyHook'],
     beyond: ['pv.rear-turn'],
-    bands: { 'pv.rear-turn': bandOf.rearTurn },
+    bands: { 'st.balance': bandOf.rearBalance, 'pv.rear-turn': bandOf.rearTurn },
     zones: ['ribs'],
     chain: ['st.knees', 'sm.level', 'sm.body-hook-order'],
     risk: 'Never behind the side seam, never below the belt line.',
@@ -268,6 +271,7 @@ export const hands = [
     lists: ['base', 'hand', 'bodyHook', 'hook'],
     beyond: ['pv.lead-turn'],
     bands: {
+      'st.balance': bandOf.hookBalance,
       'sm.hook-angle': bandOf.hookElbow,
       'sm.range': bandOf.hookReach,
       'pv.lead-turn': bandOf.leadTurn,

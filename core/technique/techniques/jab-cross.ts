@@ -50,7 +50,7 @@ export const jabCrosses = [
     name: 'Jab, slip and cross',
     alsoSaid: ['slip cross', 'one-slip-two'],
     beyond: ['sm.head-off'],
-    bands: { ...shared.bands, 'st.balance': bandOf.slippedBalance },
+    bands: { ...shared.bands, 'st.balance': bandOf.forwardBalance },
     chain: ['sm.range', 'sm.head-off'],
     risk: 'Head off the line, yet no overhand.',
   },

@@ -123,12 +123,14 @@ export const bandOf = {
   risingElbow: between([100, 130], [85, 145]),
   /** A rear hand that carries the body lands with the weight further forward than a jab. */
   rearBalance: between([0.4, 0.78], [0.3, 0.88]),
-  /** A head that slips off the line goes over the front knee. */
-  slippedBalance: between([0.4, 0.86], [0.3, 0.94]),
+  /** A hook turns on the front foot, and takes some of the weight there. */
+  hookBalance: between([0.35, 0.78], [0.25, 0.88]),
+  /** A head that slips off the line, or works close up, goes over the front knee. */
+  forwardBalance: between([0.4, 0.86], [0.3, 0.94]),
   /** A leg that is out is held up by some lean back, the more the higher and the straighter it goes. */
   kickUpright: between([-12, 15], [-22, 22]),
-  highKickUpright: between([-20, 15], [-32, 22]),
-  straightKickUpright: between([-25, 15], [-38, 22]),
+  highKickUpright: between([-18, 15], [-28, 22]),
+  straightKickUpright: between([-20, 15], [-28, 22]),
   /** Comes down across the thigh, or level into it. */
   lowPath: between([-35, 20], [-50, 35]),
   lowSupport: above(50, 25),
@@ -144,5 +146,5 @@ export const bandOf = {
   sprawlLean: between([35, 85], [20, 95]),
   sprawlChin: upTo(28, 40),
   /** At the launch: sunk into the leg that is going to push, which is far from half a squat. */
-  loadedKnee: between([90, 140], [82, 155]),
+  loadedKnee: between([90, 135], [82, 145]),
 } as const satisfies Record<string, Band>;

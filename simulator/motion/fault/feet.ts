@@ -3,7 +3,8 @@ import type { Limb, MotionPart } from '../part.ts';
 import type { Thrown } from '../technique/thrown.ts';
 import type { FaultModel, Footstep } from './model.ts';
 
-const steppingMoves = ['step-and-recover', 'shuffle'] as const;
+const stepsAndRecovers = ['step-and-recover', 'step-back', 'step-lead-side', 'step-rear-side'] as const;
+const steppingMoves = [...stepsAndRecovers, 'shuffle'] as const;
 const steppingSeries = [
   'jab-cross-step',
   'jab-cross-closed-side',
@@ -93,7 +94,7 @@ export const feetFaults: readonly FaultModel[] = [
   {
     id: 'giant-step',
     checkpoint: 'pv.step-size',
-    of: ['step-and-recover', 'jab-cross-step', 'jab-cross-diagonal', 'punch-step'],
+    of: [...stepsAndRecovers, 'jab-cross-step', 'jab-cross-diagonal', 'punch-step'],
     reshapeParts: (parts, strength) =>
       parts.map((part) => (isLift(part) ? part : { ...part, change: times(part.change, 1 + 1.3 * strength) })),
     alsoShows: ['pv.no-cross', 'st.length', 'st.balance', 'st.width'],

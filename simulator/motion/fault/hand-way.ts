@@ -130,7 +130,7 @@ export const handWayFaults: readonly FaultModel[] = [
     checkpoint: 'sm.range',
     of: [...hooks, ...uppercuts, 'speed-bag-side'],
     reshapeHand: (model, strength) => ({ ...model, elbowAngle: model.elbowAngle + 80 * strength }),
-    alsoShows: ['sm.hook-angle', 'sm.hook-plane', 'sm.uppercut-path'],
+    alsoShows: ['sm.hook-angle', 'sm.hook-plane', 'sm.uppercut-path', 'st.balance'],
   },
   {
     id: 'too-close',

@@ -41,12 +41,12 @@ export const kickFaults: readonly FaultModel[] = [
         'pelvis.pitch': (model.body['pelvis.pitch'] ?? 0) - 16 * strength,
       },
     }),
-    alsoShows: ['st.lean'],
   },
   {
     id: 'both-hands-drop',
     checkpoint: 'gd.kick-hand',
     of: kickTechniques,
+    alsoShows: ['gd.other-hand'],
     around: ({ launch, contact, leave, home }, strength) => [
       {
         change: {
@@ -97,7 +97,7 @@ export const kickFaults: readonly FaultModel[] = [
       body: { ...model.body, 'pelvis.roll': (model.body['pelvis.roll'] ?? 0) * (1 - strength) },
       leg: { ...model.leg, [`${model.foot}Foot.y`]: (model.leg[`${model.foot}Foot.y`] ?? 0) + 0.3 * strength },
     }),
-    alsoShows: ['kk.upright', 'st.lean'],
+    alsoShows: ['kk.upright'],
   },
   {
     id: 'comes-flat',
@@ -138,7 +138,7 @@ export const kickFaults: readonly FaultModel[] = [
     checkpoint: 'kn.drive',
     of: ['rear-knee', 'switch-knee'],
     reshapeKick: (model, strength) => ({ ...model, crowded: 0.8 * strength }),
-    alsoShows: ['kk.upright', 'st.lean'],
+    alsoShows: ['kk.upright'],
   },
   {
     id: 'kicks-from-the-line',
@@ -163,16 +163,6 @@ export const kickFaults: readonly FaultModel[] = [
     checkpoint: 'sm.range',
     of: ['low-kick', 'push-kick', 'thrust-kick'],
     reshapeKick: (model, strength) => ({ ...model, crowded: 0.95 * strength }),
-    alsoShows: ['st.balance'],
-  },
-  {
-    id: 'shoulders-stay',
-    checkpoint: 'sm.rotation',
-    of: rounds,
-    reshapeKick: (model, strength) => ({
-      ...model,
-      body: { ...model.body, 'chest.yaw': (model.body['chest.yaw'] ?? 0) * (1 - 0.9 * strength) },
-    }),
-    alsoShows: ['gd.kick-hand', 'kk.upright', 'st.lean'],
+    alsoShows: ['st.balance', 'kk.path'],
   },
 ];

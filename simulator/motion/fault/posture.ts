@@ -78,7 +78,7 @@ export const postureFaults: readonly FaultModel[] = [
   {
     id: 'short-stance',
     checkpoint: 'st.length',
-    of: ['step-and-recover', 'shuffle', 'in-and-out', 'swing-shuffle'],
+    of: ['step-and-recover', 'step-back', 'step-lead-side', 'step-rear-side', 'shuffle', 'in-and-out', 'swing-shuffle'],
     held: true,
     around: throughout((strength) => ({ 'leadFoot.z': -0.19 * strength, 'rearFoot.z': 0.17 * strength })),
     alsoShows: ['pv.no-cross', 'st.knees'],

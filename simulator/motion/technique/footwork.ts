@@ -96,12 +96,10 @@ export function swap(come: readonly [number, number], go: readonly [number, numb
 }
 
 export const footworkModels = {
-  'step-and-recover': [
-    stepping('lead', { z: size }),
-    stepping('rear', { z: -size }),
-    stepping('lead', { x: size }),
-    stepping('rear', { x: -size }),
-  ],
+  'step-and-recover': [stepping('lead', { z: size })],
+  'step-back': [stepping('rear', { z: -size })],
+  'step-lead-side': [stepping('lead', { x: size })],
+  'step-rear-side': [stepping('rear', { x: -size })],
   shuffle: [hop(1), hop(-1)],
   'quarter-turn': [quarterTurn],
   'stance-swap': [{ ...times, outTime: 0.32, dwellTime: 0.5, returnTime: 0.34, parts: swap([0, 1], [0, 1]) }],
