@@ -6,7 +6,8 @@ import { eq } from 'drizzle-orm';
 import { film, filmStep } from '../server/db/schema/index.ts';
 import { addSteps, workOnFilm } from '../server/jobs/work-on-film.ts';
 import { runMedia } from '../server/media/program.ts';
-import { reviewPicture } from '../server/media/review-copy.ts';
+import { probe } from '../server/media/probe.ts';
+import { reviewEncoding, reviewFilters } from '../server/media/review-copy.ts';
 import { ffmpeg } from '../server/test/films.ts';
 import { addScene, startServer } from '../server/test/server-under-test.ts';
 import type { Line } from './table.ts';
@@ -51,6 +52,7 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
     await work();
     return performance.now() - begun;
   };
+  const { picture } = await probe(source);
   const ratios: number[] = [];
   const whole: number[] = [];
   for (let round = 0; round < rounds; round++) {
@@ -69,7 +71,9 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
         '96k',
         '-ac',
         '1',
-        ...reviewPicture,
+        '-vf',
+        reviewFilters(picture),
+        ...reviewEncoding,
         '-f',
         'mp4',
         join(folder, 'bare.mp4'),

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { shownTimes, writeSound } from '../server/media/inspect.ts';
 import { MediaFailure } from '../server/media/program.ts';
+import { channelsOf } from '../server/media/probe.ts';
 
 /** A file that cannot be used, with the reason in words. */
 export class BadFile extends Error {}
@@ -37,7 +38,7 @@ export function soundOf(path: string): Promise<Sound> {
     const folder = await mkdtemp(join(tmpdir(), 'wax-fist-sound-'));
     try {
       const [firstFrameAt = 0] = await shownTimes(path, 1).catch(() => []);
-      await writeSound(path, join(folder, 'sound.wav'), firstFrameAt);
+      await writeSound(path, join(folder, 'sound.wav'), { from: firstFrameAt, channels: await channelsOf(path) });
       return soundOfWave(await readFile(join(folder, 'sound.wav')));
     } finally {
       await rm(folder, { recursive: true });

@@ -1,7 +1,7 @@
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, filledPath } from './endpoint.ts';
-import { count, id } from './shapes.ts';
+import { count, id, line } from './shapes.ts';
 
 /** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
 export const filmStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
@@ -70,7 +70,7 @@ export const filmDraftShape = object({
   uploadId: string()
     .matches(/^[\w-]+$/)
     .required(),
-  fileName: string().trim().max(255).required(),
+  fileName: line('File name', 255).required('File name: something is needed.'),
   view: string().oneOf(views, 'From where was it filmed?').required(),
 });
 export type FilmDraft = InferType<typeof filmDraftShape>;
@@ -115,6 +115,9 @@ export const filmFileUrl = (filmId: string, file: DerivedFile): string =>
 /** Where resumable uploads (the open tus protocol) go. */
 export const uploadPath = '/api/uploads';
 /** Endings that the chooser offers; what a file really is, the server finds out. */
-export const videoEndings = ['.mp4', '.mov', '.m4v', '.webm', '.mkv', '.avi', '.ts', '.mts', '.m2ts', '.3gp'] as const;
+export const videoEndings = [
+  ...['.mp4', '.mov', '.m4v', '.3gp', '.webm', '.mkv', '.avi', '.ts', '.mts', '.m2ts'],
+  ...['.mpg', '.mpeg', '.ogv', '.flv', '.wmv', '.asf', '.mxf', '.dv'],
+] as const;
 /** Bytes. */
 export const largestUpload = 8 * 1024 ** 3;

@@ -26,8 +26,10 @@ const kept = () =>
   string()
     .matches(/^[^\0]*$/, 'This text holds a letter that cannot be kept.')
     .trim();
+/** A line of text, of at most so many letters. */
+export const line = (what: string, most: number) => kept().max(most, `${what}: at most ${most} letters.`);
 /** A name or another short line, at most 120 letters. */
-export const shortText = (what: string) => kept().max(120, `${what}: at most 120 letters.`);
+export const shortText = (what: string) => line(what, 120);
 /** Free text, at most 2,000 letters. */
 export const note = () => kept().max(2000, 'A note can have at most 2,000 letters.');
 /** The greatest whole number that the database keeps. */
@@ -38,7 +40,7 @@ export const count = () => number().integer().min(0).max(greatest, 'This number 
 export const frame = count;
 
 /** One line of free text. */
-export const textLine = (what: string) => kept().max(200, `${what}: at most 200 letters.`);
+export const textLine = (what: string) => line(what, 200);
 /** A time within a film, in milliseconds from its first frame. */
 export const milliseconds = () => number().min(0).required();
 /** The version of something that is saved as a whole. */

@@ -2,18 +2,20 @@ import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints, importSteps, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
 import { and, eq, sql } from 'drizzle-orm';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { v7 as uuid } from 'uuid';
-import { film, filmStep } from '../db/schema/index.ts';
+import { film, filmStep, workerSign } from '../db/schema/index.ts';
 import { blows, ffmpeg, made } from '../test/films.ts';
 import { eventually } from '../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
 import { openQueue } from './queue.ts';
 import { importRules } from './import-steps.ts';
+import { tidyDrafts } from './tidy-drafts.ts';
 import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
 
 describe('the steps of an import', () => {
@@ -106,6 +108,11 @@ describe('workers', function () {
   const stepOf = (film: Film, step: ImportStep) => film.steps.find((one) => one.step === step)!;
   const until = (filmId: string, holds: (seen: Film) => boolean): Promise<Film> =>
     eventually('the import', () => shown(filmId), holds, 90_000);
+  /** Encoders that work on a film. */
+  async function working(filmId: string): Promise<number[]> {
+    const { stdout } = await promisify(execFile)('pgrep', ['-f', `ffmpeg.*${filmId}`]).catch(() => ({ stdout: '' }));
+    return stdout.split('\n').filter(Boolean).map(Number);
+  }
   const halfWay = (film: Film): boolean => stepOf(film, 'review-copy').progress > 0.05;
   const over = (film: Film): boolean => film.steps.every(({ state }) => state !== 'waiting' && state !== 'working');
 
@@ -115,6 +122,12 @@ describe('workers', function () {
     const film = await until(filmId, halfWay);
     expect(stepOf(film, 'review-copy').left).to.be.above(0);
     await killed(worker, 'SIGKILL');
+    await eventually(
+      'the end of its child',
+      () => working(filmId),
+      (left) => left.length === 0,
+      5000,
+    );
     startWorker();
     const done = await until(filmId, over);
     expect(done.state).to.equal('ready');
@@ -125,6 +138,27 @@ describe('workers', function () {
       .where(eq(filmStep.filmId, filmId));
     expect(attempts.find(({ step }) => step === 'review-copy')!.attempts).to.equal(2);
     expect(attempts.find(({ step }) => step === 'probe')!.attempts).to.equal(1);
+  });
+
+  it('an encoder that is killed is not the fault of the film: the step is tried again, and the film is whole', async () => {
+    startWorker();
+    const filmId = await queued(longFilm);
+    await until(filmId, halfWay);
+    for (const pid of await working(filmId)) process.kill(pid, 'SIGKILL');
+    const done = await until(filmId, over);
+    expect([done.state, done.remark, done.frames]).to.deep.equal(['ready', null, 300]);
+  });
+
+  it('what workers that are gone left half made is removed, and nothing of those that are there', async () => {
+    const { db, settings } = server.services;
+    for (const name of ['gone', 'here']) await mkdir(join(settings.home, 'drafts', name, 'a-film'), { recursive: true });
+    await db.insert(workerSign).values({ worker: 'here', seenAt: new Date() });
+    expect(await tidyDrafts(db, settings.home))
+      .to.include('gone')
+      .and.not.include('here');
+    expect(await readdir(join(settings.home, 'drafts')))
+      .to.include('here')
+      .and.not.include('gone');
   });
 
   it('a worker that is told to end gives its step back at once', async () => {

@@ -41,7 +41,10 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
       await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${filmId} ${part}` });
     },
     async work(onImport) {
-      await boss.work<Job>(importQueue, { pollingIntervalSeconds: 0.5, batchSize: 1, priority: true }, async ([job]) => {
+      const options = { pollingIntervalSeconds: 0.5, batchSize: 1, priority: true };
+      const worker: string = await boss.work<Job>(importQueue, options, async ([job]) => {
+        // Where one was, there may be more: the next is looked for at once, and not when the interval is over.
+        boss.notifyWorker(worker);
         if (job) await onImport(job.data.filmId, job.data.part);
       });
     },

@@ -1,6 +1,6 @@
 import { and, eq, inArray, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
-import { filmStep } from '../db/schema/index.ts';
+import { film, filmStep } from '../db/schema/index.ts';
 import type { Queue } from './queue.ts';
 import { giveUp, mostAttempts } from './work-on-film.ts';
 
@@ -34,6 +34,15 @@ export async function rescue(db: Database, queue: Queue): Promise<number> {
     .where(and(inArray(filmStep.state, ['waiting']), lt(filmStep.touchedAt, sql`now() - ${forgottenAfter}`)))
     .returning({ filmId: filmStep.filmId });
   const films = new Set([...broken, ...forgotten].map(({ filmId }) => filmId));
-  for (const filmId of films) await queue.importFilm(filmId);
+  // Whoever has a review already waits behind those who have none: otherwise every rescue would put all of them in front again.
+  const reviewable =
+    films.size === 0
+      ? []
+      : await db
+          .select({ id: film.id })
+          .from(film)
+          .where(and(inArray(film.id, [...films]), eq(film.state, 'ready')));
+  const behind = new Set(reviewable.map(({ id }) => id));
+  for (const filmId of films) await queue.importFilm(filmId, behind.has(filmId) ? 'rest' : 'review');
   return films.size;
 }

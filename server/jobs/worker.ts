@@ -8,6 +8,7 @@ import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import { openQueue } from './queue.ts';
 import { takeJobs } from './take-jobs.ts';
+import { tidyDrafts } from './tidy-drafts.ts';
 
 /** How often a worker says that it is alive. */
 const signEvery = 4000;
@@ -31,6 +32,7 @@ const sign = async (): Promise<void> => {
 await sign();
 const signing = setInterval(() => void sign(), signEvery);
 
+await tidyDrafts(db, settings.home);
 await takeJobs({ db, storage: storageFrom(settings), home: settings.home, worker, ending: ending.signal }, queue, log);
 log.info('worker is ready');
 

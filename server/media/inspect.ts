@@ -1,14 +1,37 @@
-import { runMedia } from './program.ts';
-import { listeningRate } from './review-copy.ts';
+import type { Ms } from '@wax-fist/core/units';
+import { reading, runMedia } from './program.ts';
+import { listeningRate, monoFilter } from './review-copy.ts';
 
-/** Presentation times of all frames of a review copy in milliseconds, as they stand in the file, in order of showing. */
-export function frameTimes(film: string): Promise<number[]> {
-  return readTimes(['-show_entries', 'packet=pts_time', film]);
+/**
+ * Presentation times of the pictures of a film in milliseconds, as they stand in the file, in order of showing. Nothing is decoded;
+ * pictures that an edit list cuts away are left out.
+ */
+export async function frameTimes(film: string, signal?: AbortSignal): Promise<Ms[]> {
+  const times: Ms[] = [];
+  await runMedia(
+    'ffprobe',
+    ['-select_streams', 'V:0', '-of', 'csv=p=0', '-show_entries', 'packet=pts_time,flags', ...reading(film)],
+    {
+      signal,
+      onLine: (line) => {
+        const [time = '', flags = ''] = line.split(',');
+        const seconds = Number.parseFloat(time);
+        if (Number.isFinite(seconds) && !flags.includes('D')) times.push(seconds * 1000);
+      },
+    },
+  );
+  return times.sort((a, b) => a - b);
 }
 
-async function readTimes(words: string[]): Promise<number[]> {
-  const times: number[] = [];
-  await runMedia('ffprobe', ['-select_streams', 'v:0', '-of', 'csv=p=0', ...words], {
+/**
+ * When frames are shown, in milliseconds, of any film: decoded, so that what an edit list cuts away is not counted.
+ * @param most no more frames than this
+ */
+export async function shownTimes(film: string, most?: number): Promise<Ms[]> {
+  const interval = most === undefined ? [] : ['-read_intervals', `%+#${most}`];
+  const times: Ms[] = [];
+  const words = ['-select_streams', 'V:0', '-of', 'csv=p=0', '-show_entries', 'frame=best_effort_timestamp_time'];
+  await runMedia('ffprobe', [...interval, ...words, ...reading(film)], {
     onLine: (line) => {
       const seconds = Number.parseFloat(line);
       if (Number.isFinite(seconds)) times.push(seconds * 1000);
@@ -17,21 +40,19 @@ async function readTimes(words: string[]): Promise<number[]> {
   return times.sort((a, b) => a - b);
 }
 
-/**
- * When frames are shown, in milliseconds, of any film: decoded, so that what an edit list cuts away is not counted.
- * @param most no more frames than this
- */
-export function shownTimes(film: string, most?: number): Promise<number[]> {
-  const interval = most === undefined ? [] : ['-read_intervals', `%+#${most}`];
-  return readTimes([...interval, '-show_entries', 'frame=best_effort_timestamp_time', film]);
+/** Whether there is any sound at all; a track of it may be empty. */
+export async function isHeard(film: string): Promise<boolean> {
+  let any = false;
+  const first = ['-select_streams', 'a:0', '-read_intervals', '%+#1', '-show_entries', 'packet=pts_time', '-of', 'csv=p=0'];
+  await runMedia('ffprobe', [...first, ...reading(film)], { onLine: (line) => (any ||= line !== '') });
+  return any;
 }
 
 /** Width and height of the picture in pixels. */
 export async function pictureSize(film: string): Promise<{ width: number; height: number }> {
   let text = '';
-  await runMedia('ffprobe', ['-select_streams', 'v:0', '-show_entries', 'stream=width,height', '-of', 'csv=p=0', film], {
-    onLine: (line) => (text += line),
-  });
+  const words = ['-select_streams', 'V:0', '-show_entries', 'stream=width,height', '-of', 'csv=p=0', ...reading(film)];
+  await runMedia('ffprobe', words, { onLine: (line) => (text += line) });
   const [width = 0, height = 0] = text.split(',').map(Number);
   return { width, height };
 }
@@ -41,55 +62,36 @@ export const stripPictures = 48;
 export const stripHeight = 54;
 
 /** One row of small pictures, evenly over the film, from key frames only (fast, and near enough for a strip). */
-export async function makeFilmStrip(film: string, strip: string, duration: number): Promise<void> {
+export async function makeFilmStrip(film: string, strip: string, duration: Ms, signal?: AbortSignal): Promise<void> {
   const every = duration / 1000 / stripPictures;
-  await runMedia('ffmpeg', [
-    '-y',
-    '-skip_frame',
-    'nokey',
-    '-i',
-    film,
-    '-map',
-    '0:v:0',
-    '-vf',
-    `fps=fps=${1 / every}:round=up:start_time=0,scale=-2:${stripHeight},tpad=stop_mode=clone:stop=${stripPictures},tile=${stripPictures}x1`,
-    '-frames:v',
-    '1',
-    '-q:v',
-    '5',
-    '-f',
-    'image2',
-    strip,
-  ]);
+  const tiled = `fps=fps=${1 / every}:round=up:start_time=0,scale=-2:${stripHeight},tpad=stop_mode=clone:stop=${stripPictures},tile=${stripPictures}x1`;
+  const picture = ['-map', '0:V:0', '-vf', tiled, '-frames:v', '1', '-q:v', '5', '-f', 'image2', strip];
+  await runMedia('ffmpeg', ['-y', '-skip_frame', 'nokey', ...reading(film), ...picture], { signal });
+}
+
+/** A span of a film's sound, in milliseconds of the file. */
+export interface SoundSpan {
+  /** When the first frame is shown. */
+  from: Ms;
+  /** When the last one has been shown; open where nobody counted. */
+  to?: Ms;
+  channels: number;
 }
 
 /**
- * The sound of a film as it is listened to: mono, 16 kHz, 16 bit, from the first frame on (`firstFrameAt` milliseconds into the
- * file). Where the sound begins later than the picture, silence stands before it.
+ * The sound of a film as it is listened to: mono, 16 kHz, 16 bit, from the first frame to the last. Where the sound begins later than
+ * the picture, silence stands before it; sound that only begins after the picture is none.
  */
-export async function writeSound(film: string, wave: string, firstFrameAt: number, signal?: AbortSignal): Promise<void> {
-  await runMedia(
-    'ffmpeg',
-    [
-      '-y',
-      '-i',
-      film,
-      '-map',
-      '0:a:0',
-      '-af',
-      `aresample=async=1:first_pts=0,atrim=start=${firstFrameAt / 1000}`,
-      '-ac',
-      '1',
-      '-ar',
-      String(listeningRate),
-      '-c:a',
-      'pcm_s16le',
-      '-f',
-      'wav',
-      wave,
-    ],
-    { signal },
-  );
+export async function writeSound(
+  film: string,
+  wave: string,
+  { from, to, channels }: SoundSpan,
+  signal?: AbortSignal,
+): Promise<void> {
+  const end = to === undefined ? '' : `atrim=end=${to / 1000},`;
+  const filters = `${end}${await monoFilter(film, channels)},aresample=async=1:first_pts=0,atrim=start=${from / 1000}`;
+  const form = ['-ar', String(listeningRate), '-c:a', 'pcm_s16le', '-f', 'wav', wave];
+  await runMedia('ffmpeg', ['-y', ...reading(film), '-map', '0:a:0', '-af', filters, ...form], { signal });
 }
 
 /** Each picture's brightness, `width` × `height`, row by row, in order of showing. */
@@ -104,10 +106,9 @@ export async function eachPicture(
   await runMedia(
     'ffmpeg',
     [
-      '-i',
-      film,
+      ...reading(film),
       '-map',
-      '0:v:0',
+      '0:V:0',
       '-fps_mode',
       'passthrough',
       '-vf',

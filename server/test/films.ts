@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { truncate, writeFile } from 'node:fs/promises';
+import { readFile, truncate, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 
@@ -75,6 +75,104 @@ export const goodFilms: Record<string, Maker> = {
   'tiny.mp4': (path) => ffmpeg(...pattern(1, '16x16'), ...h264, path),
 };
 
+/** A film that is odd and can be played all the same: how it has to be worked in, where it differs from what it seems. */
+export interface OddFilm {
+  make: Maker;
+  size?: readonly [width: number, height: number];
+  hasSound?: boolean;
+  frames?: number | readonly [from: number, to: number];
+  /** What is said of it; nothing of a film that is whole. */
+  remark?: RegExp;
+}
+
+/** Writes over part of a file, `from` and `length` in shares of it. */
+async function spoiled(path: string, from: number, length: number): Promise<void> {
+  const bytes = await readFile(path);
+  const [first, last] = [from, from + length].map((share) => Math.round(share * bytes.length)) as [number, number];
+  for (let at = first; at < last; at++) bytes[at] = (at * 7919) % 251;
+  await writeFile(path, bytes);
+}
+/** The same name of four letters, wherever it stands, becomes another. */
+async function renamed(path: string, from: string, to: string): Promise<void> {
+  const text = (await readFile(path)).toString('latin1').replaceAll(from, to);
+  await writeFile(path, Buffer.from(text, 'latin1'));
+}
+/** Two channels that say the opposite of each other. */
+const opposite = ['-f', 'lavfi', '-i', "aevalsrc='0.5*sin(600*t)|-0.5*sin(600*t)':d=2:s=44100"];
+
+export const oddFilms: Record<string, OddFilm> = {
+  'stretched.mp4': { make: (path) => ffmpeg(...pattern(1, '240x240'), '-vf', 'setsar=2', ...h264, path), size: [480, 240] },
+  'cover-first.mkv': {
+    make: async (path) => {
+      await ffmpeg(...pattern(1, '64x64'), '-frames:v', '1', `${path}.png`);
+      await ffmpeg(...pattern(1), ...h264, `${path}.film.mp4`);
+      const both = ['-i', `${path}.png`, '-i', `${path}.film.mp4`, '-map', '0', '-map', '1', '-c', 'copy'];
+      await ffmpeg(...both, '-disposition:v:0', 'attached_pic', '-f', 'mp4', path);
+    },
+    size: [320, 240],
+    frames: 30,
+  },
+  'long-sound.mp4': { make: (path) => ffmpeg(...pattern(1), ...beeps(6), ...h264, '-c:a', 'aac', path), hasSound: true },
+  'late-picture.mkv': {
+    make: (path) => ffmpeg(...beeps(6), '-itsoffset', '3', ...pattern(3), '-map', '0', '-map', '1', ...h264, '-c:a', 'aac', path),
+    hasSound: true,
+    frames: 90,
+  },
+  'strange-sound.mp4': {
+    make: async (path) => {
+      await ffmpeg(...pattern(1), ...beeps(1), ...h264, '-c:a', 'aac', path);
+      await renamed(path, 'mp4a', 'zzzz');
+      await renamed(path, 'esds', 'zsds');
+    },
+    hasSound: false,
+    remark: /sound is in a form that cannot be read/,
+    frames: 30,
+  },
+  'opposite-sides.mp4': {
+    make: (path) => ffmpeg(...pattern(2), ...opposite, ...h264, '-c:a', 'aac', '-ac', '2', path),
+    hasSound: true,
+  },
+  'bright.mp4': {
+    make: (path) =>
+      ffmpeg(
+        ...['-f', 'lavfi', '-i', 'color=c=gray:s=320x240:r=30:d=1', '-c:v', 'libx265', '-pix_fmt', 'yuv420p10le'],
+        ...['-x265-params', 'log-level=none:transfer=smpte2084:colorprim=bt2020:colormatrix=bt2020nc', '-tag:v', 'hvc1', path],
+      ),
+    frames: 30,
+  },
+  'two-sizes.ts': {
+    make: async (path) => {
+      const part = (name: string, size: string) => ffmpeg(...pattern(1, size), ...h264, '-f', 'mpegts', `${path}.${name}`);
+      await part('a', '320x240');
+      await ffmpeg(...pattern(1, '640x360'), ...h264, '-output_ts_offset', '1', '-f', 'mpegts', `${path}.b`);
+      await writeFile(path, Buffer.concat([await readFile(`${path}.a`), await readFile(`${path}.b`)]));
+    },
+    size: [320, 240],
+    frames: [58, 60],
+  },
+  'hurt-inside.mp4': {
+    make: async (path) => {
+      await ffmpeg(...pattern(4), ...h264, '-g', '30', path);
+      await spoiled(path, 0.45, 0.1);
+    },
+    remark: /damaged/,
+  },
+  'crowded.mp4': {
+    make: (path) =>
+      ffmpeg(
+        ...[...pattern(2), '-vf', "settb=1/90000,setpts='3000*N-if(mod(N,10),0,2960)*gt(N,0)'", '-fps_mode', 'passthrough'],
+        ...['-enc_time_base', '1:90000', ...h264, '-bf', '0', '-video_track_timescale', '90000', path],
+      ),
+    frames: 55,
+    remark: /5 of 60 pictures are left out/,
+  },
+  'sound-of-tomorrow.mkv': {
+    make: (path) =>
+      ffmpeg(...pattern(1), '-itsoffset', '60000', ...beeps(1), '-map', '0', '-map', '1', ...h264, '-c:a', 'aac', path),
+    frames: 30,
+  },
+};
+
 /** What cannot, with a word of the reason that must be given. */
 export const badFilms: Record<string, { make: Maker; reason: RegExp }> = {
   'text.mp4': { make: (path) => writeFile(path, 'Dear coach, this is no film.\n'.repeat(200)), reason: /not a video/ },
@@ -91,6 +189,24 @@ export const badFilms: Record<string, { make: Maker; reason: RegExp }> = {
   'picture.mp4': {
     make: (path) => ffmpeg(...pattern(1), '-frames:v', '1', '-f', 'image2', '-c:v', 'png', path),
     reason: /single picture/,
+  },
+  'playlist.mp4': {
+    make: async (path) => {
+      await ffmpeg(...pattern(2), ...h264, '-f', 'mpegts', `${path}.secret.ts`);
+      await writeFile(path, `#EXTM3U\n#EXT-X-TARGETDURATION:2\n#EXTINF:2,\n${path}.secret.ts\n#EXT-X-ENDLIST\n`);
+    },
+    reason: /not a video/,
+  },
+  'endless.mp4': {
+    make: (path) => writeFile(path, `#EXTM3U\n#EXT-X-TARGETDURATION:1\n#EXT-X-MEDIA-SEQUENCE:1\n#EXTINF:1,\nendless.mp4\n`),
+    reason: /not a video/,
+  },
+  'list.mp4': { make: (path) => writeFile(path, "ffconcat version 1.0\nfile '/etc/hostname'\n"), reason: /not a video/ },
+  'animated.gif': { make: (path) => ffmpeg(...pattern(1), path), reason: /animated picture/ },
+  'thin.mp4': { make: (path) => ffmpeg(...pattern(1, '640x20'), ...h264, path), reason: /too narrow/ },
+  'vast.mov': {
+    make: (path) => ffmpeg('-f', 'lavfi', '-i', 'color=s=9000x6000:r=2:d=1', '-c:v', 'png', '-compression_level', '1', path),
+    reason: /larger than any film|not a video/,
   },
   'index-missing.mp4': {
     make: async (path) => {

@@ -2,12 +2,14 @@ import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } 
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
+import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { v7 as uuid } from 'uuid';
-import { badFilms, brokenOff, ffmpeg, goodFilms, made, timesShown } from '../../test/films.ts';
+import { badFilms, brokenOff, ffmpeg, goodFilms, made, oddFilms, timesShown } from '../../test/films.ts';
 import { thrown } from '../../test/marks.ts';
 import { eventually } from '../../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
@@ -94,6 +96,37 @@ describe('footage', function () {
     expect([film.width, film.height]).to.deep.equal([240, 320]);
   });
 
+  for (const [name, { make, ...odd }] of Object.entries(oddFilms)) {
+    it(`${name} is odd, and worked in as it is meant`, async () => {
+      const film = await wholly((await imported(await made(folder, name, make), name)).id);
+      expect(film.state, film.remark ?? '').to.equal('ready');
+      expect(film.steps.filter(({ state }) => state === 'failed')).to.deep.equal([]);
+      if (odd.remark) expect(film.remark).to.match(odd.remark);
+      else expect(film.remark).to.equal(null);
+      if (odd.size) expect([film.width, film.height]).to.deep.equal(odd.size);
+      if (odd.hasSound !== undefined) expect(film.hasSound).to.equal(odd.hasSound);
+      const [least, most] = [odd.frames ?? 0].flat();
+      if (odd.frames) expect(film.frames).to.be.within(least!, most ?? least!);
+      if (!film.hasSound) return;
+      const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.filmLoudness, { filmId: film.id });
+      if (odd.hasSound) expect(Math.max(...new Uint8Array(body)), 'it is heard').to.be.above(40);
+    });
+  }
+
+  it('bright.mp4, a high dynamic range, is as bright as it was meant', async () => {
+    const film = await imported(await made(folder, 'bright-again.mp4', oddFilms['bright.mp4']!.make), 'bright-again.mp4');
+    const { body } = await coach.ask<ArrayBuffer>(footageEndpoints.filmFile, { filmId: film.id, file: 'film.mp4' });
+    const copy = join(folder, 'bright-copy.mp4');
+    await writeFile(copy, new Uint8Array(body));
+    const { stdout } = await promisify(execFile)(
+      'ffmpeg',
+      ['-v', 'error', '-i', copy, '-frames:v', '1', '-vf', 'scale=1:1', '-f', 'rawvideo', '-pix_fmt', 'gray', '-'],
+      { encoding: 'buffer' },
+    );
+    // Half of the code range of this curve is the white of a page, and not grey.
+    expect(stdout[0]).to.be.above(150);
+  });
+
   for (const [name, { make, reason }] of Object.entries(badFilms)) {
     it(`${name} is refused with a reason`, async () => {
       const film = await imported(await made(folder, name, make), name);
@@ -119,6 +152,16 @@ describe('footage', function () {
     expect(await answer.text()).to.match(/no room for this film.*Nothing was sent/);
     await full.stop();
     expect((await begun(coach, 9 * 1024 ** 3)).status).to.equal(413);
+  });
+
+  it('a name that is too long or cannot be kept is refused where it stands', async () => {
+    for (const fileName of ['a'.repeat(300), 'round\0.mp4', '   ']) {
+      const { status, body } = await add(uuid(), fileName);
+      expect([status, (body as unknown as { fields: { field: string }[] }).fields[0]!.field], fileName).to.deep.equal([
+        422,
+        'fileName',
+      ]);
+    }
   });
 
   it('an empty file is refused at once', async () => {

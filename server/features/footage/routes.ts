@@ -1,10 +1,11 @@
-import { derivedFiles, footageEndpoints, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { derivedFiles, footageEndpoints, importSteps, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
+import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { film, filmStep } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
+import { importRules } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 import { addFilm } from './add-film.ts';
 import { filmsOf, filmsKnownBy } from './queries.ts';
@@ -13,6 +14,10 @@ import type { Uploads } from './uploads.ts';
 /** What was made from a film stays as it is; a browser may keep it for an hour, a shared cache may not. */
 const keepForAnHour = 'private, max-age=3600';
 
+const isEssential = inArray(
+  filmStep.step,
+  importSteps.filter((step) => importRules[step].essential),
+);
 /** Steps that go on only when a coach says so. */
 const broken: StepState[] = ['failed', 'stopped'];
 
@@ -46,10 +51,12 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     if (!steps.some((step) => broken.includes(step.state)))
       throw new Refusal(409, 'Nothing failed here, so there is nothing to try again.');
     await db.transaction(async (tx) => {
+      // What a broken film was made of may be the cause: it is made anew, from the original.
+      const again = state === 'ready' ? inArray(filmStep.state, broken) : or(inArray(filmStep.state, broken), isEssential);
       await tx
         .update(filmStep)
         .set({ state: 'waiting', attempts: 0, reason: null, touchedAt: sql`now()` })
-        .where(and(eq(filmStep.filmId, params.filmId), inArray(filmStep.state, broken)));
+        .where(and(eq(filmStep.filmId, params.filmId), again));
       if (state !== 'ready') await tx.update(film).set({ state: 'waiting', remark: null }).where(eq(film.id, params.filmId));
     });
     await queue.importFilm(params.filmId);

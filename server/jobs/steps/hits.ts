@@ -1,16 +1,20 @@
-import { hitsOf, listenTo, noHitEdits, soundOfWave } from '@wax-fist/core/sound';
+import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import { isHeard, proposedRounds } from '@wax-fist/core/rounds';
 import { eq } from 'drizzle-orm';
-import { readFile } from 'node:fs/promises';
+import { MessageChannel } from 'node:worker_threads';
 import { v7 as uuid } from 'uuid';
 import { filmHits, round, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { heavily } from '../heavy.ts';
 import type { StepWork } from '../import-step.ts';
 
 /** Finds hits and bells in the sound, and cuts rounds where no coach has cut any. */
-export async function hitsStep({ db, storage, film, progress }: StepWork): Promise<void> {
-  const { samples, sampleRate } = soundOfWave(await readFile(await storage.bring(film.id, 'sound.wav')));
-  const { hits: sound, rings } = listenTo(samples, sampleRate, progress);
+export async function hitsStep({ db, storage, film, progress, signal }: StepWork): Promise<void> {
+  const wave = await storage.bring(film.id, 'sound.wav');
+  const { port1: told, port2: heard } = new MessageChannel();
+  heard.on('message', progress);
+  const listening = heavily('listen', { wave, told }, { signal, transferList: [told] });
+  const { hits: sound, rings } = await listening.finally(() => heard.close());
   const { kind } = found(
     await db.select({ kind: trainingSession.roundKind }).from(trainingSession).where(eq(trainingSession.id, film.sessionId)),
     'session',

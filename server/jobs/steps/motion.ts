@@ -1,11 +1,11 @@
-import { findMotion, motionColumns, motionRows, movementOf } from '@wax-fist/core/strikes';
-import { unpackTimeline } from '@wax-fist/core/film';
+import { motionColumns, motionRows, movementOf } from '@wax-fist/core/strikes';
 import { createWriteStream } from 'node:fs';
-import { mkdir, readFile } from 'node:fs/promises';
+import { mkdir } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { once } from 'node:events';
 import { filmHits } from '../../db/schema/index.ts';
 import { eachPicture } from '../../media/inspect.ts';
+import { heavily } from '../heavy.ts';
 import type { StepWork } from '../import-step.ts';
 
 /** Four by four pixels a cell are enough to see that an arm went by. */
@@ -30,7 +30,7 @@ export async function motionStep({ db, storage, film, draft, progress, signal }:
   );
   out.end();
   await once(out, 'finish');
-  const motion = findMotion(await readFile(target), unpackTimeline(film.timeline!));
+  const motion = await heavily('motion', { movement: target, timeline: film.timeline! }, { signal });
   await storage.keep(target, film.id, 'motion.bin');
   await db.insert(filmHits).values({ filmId: film.id, motion }).onConflictDoUpdate({ target: filmHits.filmId, set: { motion } });
 }

@@ -1,0 +1,5 @@
+// A thread begins without what reads TypeScript in the process that started it.
+import { register } from 'tsx/esm/api';
+
+register();
+export const { align, listen, loudness, motion } = await import('./heavy-work.ts');

@@ -1,0 +1,68 @@
+import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
+import { packTimeline, timelineOf } from '@wax-fist/core/film';
+import { expect } from 'chai';
+import { eq, ne, sql } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import pino from 'pino';
+import { film, filmStep } from '../db/schema/index.ts';
+import { eventually } from '../test/eventually.ts';
+import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
+import { importRules } from './import-steps.ts';
+import { rescue } from './rescue.ts';
+import { takeJobs } from './take-jobs.ts';
+
+describe('many films that wait for one worker', function () {
+  this.timeout(120_000);
+  let server: ServerUnderTest;
+  const runs = Object.entries(importRules).map(([step, { run }]) => ({ step: step as ImportStep, run }));
+  before(async () => (server = await startServer({ works: false })));
+  after(async () => {
+    for (const { step, run } of runs) importRules[step].run = run;
+    await server.stop();
+  });
+
+  it('300 films come to their end, those that nobody can review yet before what only adds to others, rescue or not', async () => {
+    const { db, storage, queue, settings } = server.services;
+    const { sessionId, filmId: scene } = await addScene(server);
+    const films = Array.from({ length: 300 }, () => uuid());
+    /** What the steps would have found; here they find nothing, and only tell that it is their turn. */
+    const timeline = Buffer.from(packTimeline(timelineOf([0, 20])));
+    const looked = { hasSound: true, duration: 40, frames: 2, firstFrameAt: 0, width: 2, height: 2, timeline };
+    await db
+      .insert(film)
+      .values(films.map((id) => ({ id, sessionId, view: 'front' as const, fileName: 'round.mp4', bytes: 1, ...looked })));
+    await db.insert(filmStep).values(films.flatMap((filmId) => importSteps.map((step) => ({ filmId, step }))));
+    for (const id of films) await queue.importFilm(id);
+    const done: { id: string; step: ImportStep }[] = [];
+    for (const { step } of runs) {
+      importRules[step].run = ({ film: { id } }) => {
+        done.push({ id, step });
+        return Promise.resolve();
+      };
+    }
+    const ending = new AbortController();
+    const rescuing = setInterval(() => {
+      // As if every step had waited for longer than anybody should: all are asked for again and again.
+      void db
+        .update(filmStep)
+        .set({ touchedAt: sql`now() - interval '1 hour'` })
+        .where(eq(filmStep.state, 'waiting'))
+        .then(() => rescue(db, queue))
+        .catch(() => undefined);
+    }, 1500);
+    const log = pino({ level: 'silent' });
+    await takeJobs({ db, storage, home: settings.home, worker: 'one', ending: ending.signal }, queue, log);
+    await eventually(
+      'the end of every film',
+      async () => db.$count(filmStep, sql`${filmStep.state} = 'waiting' and ${filmStep.filmId} <> ${scene}`),
+      (left) => left === 0,
+      100_000,
+    ).finally(() => clearInterval(rescuing));
+    ending.abort();
+    expect(done.filter(({ id }) => id !== scene)).to.have.length(300 * importSteps.length);
+    const lastReview = done.findLastIndex(({ step }) => importRules[step].essential);
+    const firstRest = done.findIndex(({ step }) => !importRules[step].essential);
+    expect(lastReview, 'all can be reviewed before anything is added to one').to.be.below(firstRest + 1);
+    expect(await db.$count(film, ne(film.id, scene))).to.equal(300);
+  });
+});
