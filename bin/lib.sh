@@ -59,8 +59,11 @@ start_database() {
   local bin data password_file
   bin="$(find /usr/lib/postgresql -maxdepth 2 -name bin | sort -V | tail -1)"
   data="$(database_home)"
-  pg_ctl="$bin/pg_ctl" pg_data="$data"
+  pg_ctl="$bin/pg_ctl"
   if [ "$(id -u)" = 0 ]; then install -d -o postgres -g postgres -m 700 "$data"; else mkdir -p "$data"; fi
+  if [ -f "$data/PG_VERSION" ] && [ ! -f "$WAX_HOME/database-password" ]; then
+    fail "The folder $WAX_HOME is new, but its database is still there, and its password is gone with the old folder. Put the folder back, or remove $data to begin anew."
+  fi
   if [ ! -f "$WAX_HOME/database-password" ]; then
     (umask 077 && head -c 18 /dev/urandom | base64 | tr '+/' '-_' >"$WAX_HOME/database-password")
   fi
@@ -81,9 +84,19 @@ start_database() {
   as_database_owner "$pg_ctl" -D "$data" -l "$data/log" -w -t 60 \
     -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null \
     || fail "The database did not start; see $data/log"
+  # Only what was started here is stopped here.
+  pg_data="$data"
   export WAX_DATABASE_URL="postgresql://wax:$(cat "$WAX_HOME/database-password")@127.0.0.1:$WAX_PG_PORT/postgres"
 }
 
+# Whether the database answers; what was started here and is gone is started again.
+keep_database() {
+  as_database_owner "$pg_ctl" -D "$pg_data" status >/dev/null 2>&1 && return
+  say 'The database has stopped; it is started again.'
+  as_database_owner "$pg_ctl" -D "$pg_data" -l "$pg_data/log" -w -t 60 \
+    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null || true
+}
+
 stop_database() {
-  if [ -n "${pg_ctl:-}" ]; then as_database_owner "$pg_ctl" -D "$pg_data" -m fast -w stop >/dev/null 2>&1 || true; fi
+  if [ -n "${pg_data:-}" ]; then as_database_owner "$pg_ctl" -D "$pg_data" -m fast -w stop >/dev/null 2>&1 || true; fi
 }

@@ -1,6 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import { endpoint, roles, signedIn } from './endpoint.ts';
-import { id } from './shapes.ts';
+import { id, text } from './shapes.ts';
 
 /** Somebody who signs in, as the pages may know them: no password, no hash. */
 export const accountShape = object({
@@ -13,7 +13,10 @@ export type Account = InferType<typeof accountShape>;
 
 /** What is typed at the door. The address is compared without regard to case and spaces. */
 export const signInShape = object({
-  email: string().trim().lowercase().required('Your e-mail address is needed.').email('This is not an e-mail address.'),
+  email: text()
+    .transform((email: unknown) => (typeof email === 'string' ? email.toLowerCase() : email))
+    .required('Your e-mail address is needed.')
+    .email('This is not an e-mail address.'),
   password: string().required('Your password is needed.').max(500),
 });
 

@@ -1,6 +1,6 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { id, recordOf, shortText } from './shapes.ts';
+import { id, recordOf, shortText, text } from './shapes.ts';
 
 /** A call book as it is written: which technique each number calls, by technique id. */
 export const callBookDraftShape = object({
@@ -21,7 +21,7 @@ export const callSetShape = object({
   id: id(),
   name: shortText('Name').required('What is this set called?'),
   /** In words, so that it means the same with every book. */
-  recipe: string().trim().max(1000, 'A set has at most 1,000 letters.').required('What is called?'),
+  recipe: text().max(1000, 'A set has at most 1,000 letters.').required('What is called?'),
 });
 export type CallSet = InferType<typeof callSetShape>;
 

@@ -14,7 +14,7 @@ import { phases } from '@wax-fist/core/strikes';
 import { array, boolean, mixed, number, object, string, tuple, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
-import { count, recordOf, shortText, textLine } from './shapes.ts';
+import { count, recordOf, shortText, text, textLine } from './shapes.ts';
 
 /** A number, or null where it is open. */
 const end = () => number().typeError('An end of a band is a number, or empty for open.').nullable().defined();
@@ -82,7 +82,7 @@ export const techniqueShape = object({
   kind: oneOf(techniqueKinds, 'The kind'),
   side: oneOf(['lead', 'rear', 'both'], 'The side'),
   range: oneOf(['long', 'middle', 'close', 'any'], 'The range'),
-  alsoSaid: array(string().trim().required()).default([]),
+  alsoSaid: array(text().required()).default([]),
   /** Of a series, the strikes in their order. */
   parts: array(string().required()).max(100, 'A series has at most 100 strikes.').default([]),
   checkpoints: array(string().required()).required('What is looked at in it?'),

@@ -3,7 +3,7 @@ import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
-import { day, frame, id, instant, note } from './shapes.ts';
+import { day, frame, id, instant, note, text } from './shapes.ts';
 import { tallyShape } from './review.ts';
 
 /** One line of a correction's history. */
@@ -45,7 +45,7 @@ export const correctionDraftShape = object({
   sessionId: id(),
   checkpointId: string().required(),
   technique: string().max(80).required(),
-  cue: string().trim().required('A cue is needed: one short sentence.').max(80, 'A cue has to be short: at most 80 letters.'),
+  cue: text().required('A cue is needed: one short sentence.').max(80, 'A cue has to be short: at most 80 letters.'),
   target: number()
     .typeError('The target is a percentage.')
     .min(0, 'The target cannot be below 0%.')

@@ -2,7 +2,7 @@ import { hitSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { id, milliseconds, shortText, version } from './shapes.ts';
+import { id, milliseconds, shortText, text, version } from './shapes.ts';
 
 /** A share of a whole, 0 to 1. */
 const share = () => number().min(0).max(1).required();
@@ -47,7 +47,7 @@ export const roundShape = object({
   kind: string().oneOf(roundKinds).required(),
   manner: string().oneOf(roundManners).required(),
   /** What was planned for it, as a recipe of calls; empty when nothing was. */
-  planned: string().trim().max(1000, 'A plan has at most 1,000 letters.').default(''),
+  planned: text().max(1000, 'A plan has at most 1,000 letters.').default(''),
   /** Found by the program and not yet looked at by a coach. */
   proposed: boolean().required(),
 }).test('lasts', 'A round begins before it ends.', ({ from, to }) => from < to);

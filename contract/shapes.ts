@@ -22,16 +22,16 @@ export const instant = () =>
     .required()
     .test('instant', 'This is not a moment in time.', (text) => date().isValidSync(text));
 /** Text as the database can keep it: without the one letter that PostgreSQL has no place for. */
-const kept = () =>
+export const text = () =>
   string()
-    .matches(/^[^\0]*$/, 'This text holds a letter that cannot be kept.')
-    .trim();
+    .transform((text: unknown) => (typeof text === 'string' ? text.trim() : text))
+    .matches(/^[^\0]*$/, 'This text holds a letter that cannot be kept.');
 /** A line of text, of at most so many letters. */
-export const line = (what: string, most: number) => kept().max(most, `${what}: at most ${most} letters.`);
+export const line = (what: string, most: number) => text().max(most, `${what}: at most ${most} letters.`);
 /** A name or another short line, at most 120 letters. */
 export const shortText = (what: string) => line(what, 120);
 /** Free text, at most 2,000 letters. */
-export const note = () => kept().max(2000, 'A note can have at most 2,000 letters.');
+export const note = () => text().max(2000, 'A note can have at most 2,000 letters.');
 /** The greatest whole number that the database keeps. */
 const greatest = 2 ** 31 - 1;
 /** A whole number from 0. */

@@ -2,7 +2,7 @@ import { stances } from '@wax-fist/core/technique';
 import { number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
-import { count, id, note, shortText } from './shapes.ts';
+import { count, id, note, shortText, text } from './shapes.ts';
 
 /** How far somebody has come; what is proposed to them depends on it. */
 export const grades = ['beginner', 'improver', 'advanced'] as const;
@@ -36,7 +36,7 @@ export type TraineeRow = InferType<typeof traineeRowShape>;
 export const traineeEndpoints = {
   /** In order of their names; `find` looks for a part of the name. */
   listTrainees: endpoint('GET', '/api/trainees', coaches, {
-    query: pageQuery.shape({ find: string().trim().max(120).optional() }),
+    query: pageQuery.shape({ find: text().max(120).optional() }),
     reply: pageOf(traineeRowShape.required()),
   }),
   saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),

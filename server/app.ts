@@ -19,15 +19,17 @@ import { todayRoutes } from './features/today/routes.ts';
 import { traineeRoutes } from './features/trainees/routes.ts';
 import { pages, strictHeaders } from './http/pages.ts';
 import { notFound, Refusal } from './http/refusal.ts';
-import { ownPagesOnly, signInCookies } from './http/sign-in.ts';
+import { knownTrouble } from './http/known-trouble.ts';
+import { accountAsItIs, ownPagesOnly, signInCookies } from './http/sign-in.ts';
 import type { Services } from './services.ts';
 
 /** The whole server, without a port: the tests put it on one of their own. */
 export function appOf(services: Services, webFolder: string): Express {
-  const { log, pool, settings } = services;
+  const { db, log, pool, settings } = services;
   const uploads = uploadsIn(settings);
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', settings.trustProxy);
   const router = Router();
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url === '/api/health' }, quietReqLogger: true }));
   strictHeaders(router);
@@ -37,9 +39,9 @@ export function appOf(services: Services, webFolder: string): Express {
     next();
   });
   healthRoutes(router, services);
-  router.use('/api', signInCookies(pool, settings), ownPagesOnly);
+  router.use('/api', signInCookies(pool, settings), accountAsItIs(db), ownPagesOnly);
   uploads.mount(router);
-  router.use('/api', express.json({ limit: '1mb' }));
+  router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
   traineeRoutes(router, services);
   checklistRoutes(router, services);
@@ -63,6 +65,10 @@ export function appOf(services: Services, webFolder: string): Express {
   return app;
 }
 
+/** Names by which an object would change what it is are no fields of anything here. */
+const withoutTricks = (name: string, value: unknown): unknown =>
+  name === '__proto__' || name === 'constructor' ? undefined : value;
+
 /** Every failure answers in words; only what we did not expect is logged. */
 const answerFailure: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error);
@@ -73,6 +79,8 @@ const answerFailure: ErrorRequestHandler = (error: unknown, request, response, n
 
 function told(error: unknown): { status: number; failure: RefusalAnswer } {
   if (error instanceof Refusal) return { status: error.status, failure: { message: error.message, fields: error.fields } };
+  const known = knownTrouble(error);
+  if (known) return { status: known.status, failure: { message: known.message } };
   const status = (error as { status?: unknown } | undefined)?.status;
   if (status === 413) return { status, failure: { message: 'This is too much at once.' } };
   if (typeof status === 'number' && status < 500) return { status, failure: { message: 'This request cannot be read.' } };

@@ -7,6 +7,8 @@ import { openQueue } from './jobs/queue.ts';
 import { settingsFrom } from './settings.ts';
 import { storageFrom } from './storage/open.ts';
 
+// Films, sound and logs are for the account that runs this, and for nobody else on the machine.
+process.umask(0o077);
 const settings = settingsFrom(process.env);
 const log = pino({ level: settings.logLevel, name: 'server' });
 const connection = connect(settings.databaseUrl);

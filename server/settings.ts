@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
 import type { S3Settings } from './storage/s3.ts';
 
@@ -11,6 +12,8 @@ export interface Settings {
   secret: string;
   /** Only over https; off for the loopback start. */
   secureCookie: boolean;
+  /** Proxies in front of this server whose word is taken for who asks and whether by https: a number of them, or their addresses. */
+  trustProxy: number | string[] | false;
   logLevel: string;
   /** Bytes of the disk that films never fill. */
   spare: number;
@@ -44,6 +47,16 @@ export function keptSecret(home: string, name: string): string {
   return readFileSync(file, 'utf8').trim();
 }
 
+/** @throws Error for what is neither a number of proxies nor a list of their addresses */
+function trustedFrom(told: string | undefined): Settings['trustProxy'] {
+  if (!told || told === '0') return false;
+  if (/^[1-9]$/.test(told)) return Number(told);
+  const addresses = told.split(',').map((one) => one.trim());
+  const isAddress = (one: string): boolean => one === 'loopback' || one === 'uniquelocal' || isIP(one.split('/')[0]!) > 0;
+  if (!addresses.every(isAddress)) throw new Error('WAX_TRUST_PROXY is the number of proxies in front, or their addresses.');
+  return addresses;
+}
+
 /** @throws Error naming the variable that is missing or wrong. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const home = resolve(environment.WAX_HOME ?? '.local');
@@ -59,6 +72,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     databaseUrl,
     secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
     secureCookie: environment.WAX_SECURE_COOKIE === '1',
+    trustProxy: trustedFrom(environment.WAX_TRUST_PROXY),
     logLevel: environment.WAX_LOG ?? 'info',
     spare: spareGigabytes * 1e9,
     s3: s3From(environment),

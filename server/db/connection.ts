@@ -16,6 +16,8 @@ export function connect(databaseUrl: string, connections = 10): Connection {
   const pool = new Pool({ connectionString: databaseUrl, max: connections });
   // A server that restarts breaks idle connections; the pool replaces them, so this is news and not a crash.
   pool.on('error', () => undefined);
+  // One that is at work when it breaks tells its query; without a listener it would take the process with it as well.
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool, close: () => pool.end() };
 }
 

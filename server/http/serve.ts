@@ -43,7 +43,7 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
   router[method](endpoint.path, requireRole(endpoint.allowed), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
-      if (name.endsWith('Id') && !isUuid(value)) throw notFound(name.replace(/Id$/, ''));
+      if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
     const answer: unknown = await Promise.resolve(
       handler({
         params: request.params as ParamsOf<E>,

@@ -2,7 +2,10 @@ import type { Allowed, Role } from '@wax-fist/contract/endpoint';
 import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session from 'express-session';
+import { eq } from 'drizzle-orm';
 import type { Pool } from 'pg';
+import type { Database } from '../db/connection.ts';
+import { account } from '../db/schema/index.ts';
 import type { Settings } from '../settings.ts';
 import { Refusal } from './refusal.ts';
 
@@ -28,12 +31,26 @@ export function signInCookies(pool: Pool, settings: Settings): RequestHandler {
   return session({
     name: cookieName,
     secret: settings.secret,
-    store: new Store({ pool, tableName: 'sign_in', pruneSessionInterval: 3600 }),
+    // To look something up writes nothing: a sign-in ends two weeks after it was made.
+    store: new Store({ pool, tableName: 'sign_in', pruneSessionInterval: 3600, disableTouch: true }),
     resave: false,
     saveUninitialized: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: settings.secureCookie, maxAge: twoWeeks },
   });
 }
+
+/** Who has signed in, as the club has them now: whoever was removed since is signed out, whoever has another role has that. */
+export const accountAsItIs =
+  (db: Database): RequestHandler =>
+  async (request, _response, next) => {
+    const before = request.session.account;
+    if (!before) return next();
+    const columns = { id: account.id, email: account.email, name: account.name, role: account.role };
+    const [now] = await db.select(columns).from(account).where(eq(account.id, before.id));
+    if (now) request.session.account = now;
+    else await new Promise<void>((resolve) => request.session.regenerate(() => resolve()));
+    next();
+  };
 
 export const requireRole =
   (allowed: Allowed): RequestHandler =>

@@ -13,6 +13,8 @@ import { tidyDrafts } from './tidy-drafts.ts';
 /** How often a worker says that it is alive. */
 const signEvery = 4000;
 
+// Films, sound and logs are for the account that runs this, and for nobody else on the machine.
+process.umask(0o077);
 const settings = settingsFrom(process.env);
 const log = pino({ level: settings.logLevel, name: 'worker' });
 const connection = connect(settings.databaseUrl);

@@ -1,4 +1,4 @@
-import { index, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { bigint, index, integer, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { roles } from '@wax-fist/contract/endpoint';
 import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
@@ -17,6 +17,14 @@ export const account = pgTable(
   },
   (table) => [index('account_of_trainee').on(table.traineeId), isListed('role_is_known', table.role, roles)],
 );
+
+/** Wrong passwords, counted for a while; the columns are those of rate-limiter-flexible. */
+export const signInTry = pgTable('sign_in_try', {
+  key: text().primaryKey(),
+  points: integer().notNull().default(0),
+  /** Milliseconds since 1970. */
+  expire: bigint({ mode: 'number' }),
+});
 
 /** Signed-in browsers; the columns are those of connect-pg-simple. */
 export const signIn = pgTable(

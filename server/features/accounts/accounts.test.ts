@@ -41,6 +41,11 @@ describe('sign-in', () => {
     expect(body.fields.map(({ field }: { field: string }) => field)).to.have.members(['email', 'password']);
   });
 
+  it('takes nothing for an address or a password but texts', async () => {
+    for (const email of [[], {}, ['coach@club.example'], 7, null, 'a\0@club.example'])
+      expect((await server.visitor().ask(accountEndpoints.signIn, {}, { email, password: { length: 9 } })).status).to.equal(422);
+  });
+
   it('ends with signing out, also for whoever has kept the cookie', async () => {
     const visitor = await server.as('coach');
     await visitor.ask(accountEndpoints.signOut);

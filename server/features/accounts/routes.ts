@@ -1,41 +1,25 @@
 import { accountEndpoints } from '@wax-fist/contract/accounts';
 import { eq } from 'drizzle-orm';
-import type { RequestHandler, Router } from 'express';
-import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
+import type { Router } from 'express';
 import { account } from '../../db/schema/index.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import { cookieName } from '../../http/sign-in.ts';
 import type { Services } from '../../services.ts';
 import { passwordFits } from './passwords.ts';
+import { slowDownIn } from './slow-down.ts';
 
-/** Wrong passwords in a quarter of an hour for one address from one machine. */
-const triesAllowed = 10;
-
-/** Counted in this process; several servers behind one address need a shared store. */
-const slowDown = (): RequestHandler =>
-  rateLimit({
-    windowMs: 15 * 60 * 1000,
-    limit: triesAllowed,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    keyGenerator: ({ ip, body }) => {
-      const email: unknown = (body as { email?: unknown } | undefined)?.email;
-      return `${ipKeyGenerator(ip ?? '')} ${typeof email === 'string' ? email.trim().toLowerCase().slice(0, 200) : ''}`;
-    },
-    handler: () => {
-      throw new Refusal(429, 'Too many wrong passwords. Wait a quarter of an hour, then try again.');
-    },
-  });
-
-export function accountRoutes(router: Router, { db }: Services): void {
-  router.post(accountEndpoints.signIn.path, slowDown());
+export function accountRoutes(router: Router, { db, pool }: Services): void {
+  const guesses = slowDownIn(pool);
   serve(router, accountEndpoints.signIn, async ({ body, request }) => {
+    const machine = request.ip ?? '';
+    await guesses.mayTry(body.email, machine);
     const [known] = await db.select().from(account).where(eq(account.email, body.email));
     if (!(await passwordFits(known?.passwordHash, body.password))) {
+      await guesses.wasWrong(body.email, machine);
       throw new Refusal(401, 'This e-mail address and password do not belong together.');
     }
+    await guesses.wasRight(body.email, machine);
     const { id, email, name, role } = known!;
     await new Promise<void>((resolve, reject) =>
       request.session.regenerate((error: Error | null) => (error ? reject(error) : resolve())),

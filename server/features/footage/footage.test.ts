@@ -4,7 +4,7 @@ import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, rm, statfs, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -152,6 +152,38 @@ describe('footage', function () {
     expect(await answer.text()).to.match(/no room for this film.*Nothing was sent/);
     await full.stop();
     expect((await begun(coach, 9 * 1024 ** 3)).status).to.equal(413);
+  });
+
+  it('an upload is for whoever began it, and for our own pages', async () => {
+    const location = await begin(10);
+    const other = await server.as('head-coach');
+    expect((await other.fetch(location, { method: 'HEAD', headers: tus })).status).to.equal(404);
+    const stolen = await other.fetch(location, {
+      method: 'PATCH',
+      headers: { ...chunk, 'upload-offset': '0' },
+      body: new Uint8Array(10),
+    });
+    expect(stolen.status).to.equal(404);
+    const asked = await coach.fetch(location, { method: 'HEAD', headers: { ...tus, origin: server.base } });
+    expect([asked.status, asked.headers.get('upload-offset')]).to.deep.equal([200, '0']);
+    expect([...asked.headers.keys()].filter((name) => name.startsWith('access-control'))).to.deep.equal([]);
+  });
+
+  it('room that was promised to other uploads is not promised again', async () => {
+    const { bavail, bsize } = await statfs(server.services.settings.home);
+    const half = Math.floor((bavail * bsize) / 1e9 / 2);
+    const tight = await startServer({ works: false, environment: { WAX_SPARE_GB: String(half) } });
+    const sender = await tight.as('coach');
+    // Each of these would fit by itself, both together do not.
+    const bytes = Math.floor(Math.min(7.9 * 1024 ** 3, (bavail * bsize - half * 1e9) / 1.5 / 1.6));
+    const statuses: number[] = [];
+    for (let one = 0; one < 60 && !statuses.includes(507); one++)
+      statuses.push(
+        (await sender.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes) } })).status,
+      );
+    await tight.stop();
+    expect(statuses[0]).to.equal(201);
+    expect(statuses.at(-1)).to.equal(507);
   });
 
   it('a name that is too long or cannot be kept is refused where it stands', async () => {

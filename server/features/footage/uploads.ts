@@ -4,10 +4,10 @@ import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
 import type { Response, Router } from 'express';
 import { mkdirSync } from 'node:fs';
-import { statfs } from 'node:fs/promises';
+import { readdir, statfs } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Refusal } from '../../http/refusal.ts';
-import { requireRole } from '../../http/sign-in.ts';
+import { requireRole, type SignedIn } from '../../http/sign-in.ts';
 import type { Settings } from '../../settings.ts';
 
 const twoDays = 48 * 3600 * 1000;
@@ -43,10 +43,31 @@ function endsWithCallback(response: Response): void {
   }) as Response['end'];
 }
 
+/** The upload server answers every site; ours answers its own pages only. */
+function forOwnPages(response: Response): void {
+  const setHeader = response.setHeader.bind(response);
+  response.setHeader = (name, value) => (/^access-control-/i.test(name) ? response : setHeader(name, value));
+}
+
+/** What uploads that have begun may still send, and their review copies: room that is spoken for. */
+async function promised(store: FileStore): Promise<number> {
+  const ids = await readdir(store.directory).catch(() => []);
+  const uploads = await Promise.all(
+    ids.filter((id) => !id.endsWith('.json')).map((id) => store.getUpload(id).catch(() => undefined)),
+  );
+  return uploads.reduce((sum, upload) => sum + Math.max(0, (upload?.size ?? 0) * copiesNeeded - (upload?.offset ?? 0)), 0);
+}
+
+/** Who sends, as sign-in has it. */
+const senderOf = (request: unknown): string => {
+  const { runtime } = request as { runtime?: { node?: { req?: { session?: { account?: SignedIn } } } } };
+  return runtime?.node?.req?.session?.account?.id ?? '';
+};
+
 /** Files on their way in, below `<home>/uploads`; a lid may be closed in the middle. `spare` bytes of the disk stay free. */
 export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Uploads {
   const directory = join(home, 'uploads');
-  mkdirSync(directory, { recursive: true });
+  mkdirSync(directory, { recursive: true, mode: 0o700 });
   const store = new FileStore({ directory, expirationPeriodInMilliseconds: twoDays });
   const tus = new Server({
     path: uploadPath,
@@ -54,18 +75,26 @@ export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Up
     maxSize: largestUpload,
     relativeLocation: true,
     // Said before the first byte is sent, not after the last.
-    async onUploadCreate(_request, upload) {
-      const room = await roomIn(directory, spare);
+    async onUploadCreate(request, upload) {
+      const room = Math.max(0, (await roomIn(directory, spare)) - (await promised(store)));
       if ((upload.size ?? 0) * copiesNeeded > room) {
         throw Object.assign(new Error('There is no room.'), { status_code: 507, body: noRoom(upload.size ?? 0, room) });
       }
-      return {};
+      return { metadata: { ...upload.metadata, sentBy: senderOf(request) } };
+    },
+    // Whoever knows the id of an upload must not write into it, nor ask how far it is.
+    async onIncomingRequest(request, uploadId) {
+      if (request.method === 'POST') return;
+      const upload = await store.getUpload(uploadId).catch(() => undefined);
+      if (upload && upload.metadata?.sentBy !== senderOf(request))
+        throw Object.assign(new Error('Not here.'), { status_code: 404, body: 'This upload is not here.' });
     },
   });
   return {
     mount(router) {
       router.all([uploadPath, `${uploadPath}/*id`], requireRole(coaches), (request, response) => {
         endsWithCallback(response);
+        forOwnPages(response);
         return tus.handle(request, response);
       });
     },
