@@ -5,6 +5,7 @@ import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchImport } from './import.ts';
+import { benchServer } from './server.ts';
 import { print, type Line } from './table.ts';
 
 type What = 'step' | 'jump' | 'next strike' | 'mark';
@@ -117,6 +118,7 @@ async function benchBench(): Promise<void> {
 
 const parts: Record<string, () => void | Promise<void>> = {
   bench: benchBench,
+  server: async () => print('Server', await benchServer()),
   import: async () => print('Import', await benchImport()),
   hits: () => print('Hits, against the truth of the simulated practice', benchHits()),
   alignment: () => print('Two microphones on one round', benchAlignment()),

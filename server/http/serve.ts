@@ -4,6 +4,7 @@ import { type Request, type Response } from 'express';
 import { ValidationError, type InferType, type Schema } from 'yup';
 import { validate as isUuid } from 'uuid';
 import { requireRole, type SignedIn } from './sign-in.ts';
+import { declaredOf } from './declared.ts';
 import { notFound, Refusal } from './refusal.ts';
 
 /** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
@@ -40,6 +41,7 @@ async function checked<Shape extends Schema | undefined>(
 
 /** Puts one endpoint of the contract on the router: who may, which shape, and what it does. */
 export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void {
+  const declared = endpoint.reply && declaredOf(endpoint.reply);
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
   router[method](endpoint.path, requireRole(endpoint.allowed), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
@@ -56,7 +58,7 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
       }),
     );
     if (response.headersSent || response.writableEnded) return;
-    if (endpoint.reply) response.json(answer);
+    if (declared) response.json(declared(answer));
     else response.status(204).end();
   });
 }

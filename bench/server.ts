@@ -1,0 +1,81 @@
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { reviewEndpoints } from '@wax-fist/contract/review';
+import { todayEndpoints } from '@wax-fist/contract/today';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { gzipSync } from 'node:zlib';
+import { v7 as uuid } from 'uuid';
+import { observed, roundOfMarks, thrown } from '../server/test/marks.ts';
+import { addScene, startServer } from '../server/test/server-under-test.ts';
+import type { Line } from './table.ts';
+
+const kilobytes = (bytes: number): string => `${(bytes / 1024).toFixed(0)} kB`;
+const connections = 50;
+const seconds = 6;
+/** Strikes of a round of three minutes, each judged once. */
+const strikesOfRound = 150;
+
+/** How many requests a second are answered, with so many that wait for their answer at any moment. */
+async function requestsASecond(ask: () => Promise<Response>): Promise<number> {
+  const end = performance.now() + seconds * 1000;
+  let answered = 0;
+  await Promise.all(
+    Array.from({ length: connections }, async () => {
+      while (performance.now() < end) {
+        const response = await ask();
+        await response.arrayBuffer();
+        if (!response.ok) throw new Error(`It answered ${response.status}.`);
+        answered++;
+      }
+    }),
+  );
+  return answered / seconds;
+}
+
+/** What the server answers in a second, asked by as many as a large club on one evening; server and askers share the machine. */
+export async function benchServer(): Promise<Line[]> {
+  const server = await startServer({ works: false });
+  const coach = await server.as('coach');
+  const { filmId } = await addScene(server);
+  for (let more = 0; more < 40; more++) await addScene(server);
+  const strikeId = uuid();
+  const put = (marks: unknown[]): Promise<Response> =>
+    coach.fetch(filledPath(reviewEndpoints.writeMarks.path, { filmId }), {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ marks }),
+    });
+  await put([thrown(strikeId)]);
+  const round = Array.from({ length: Math.ceil(strikesOfRound / 50) }, () =>
+    roundOfMarks(Array.from({ length: 50 }, () => 'clean' as const)),
+  ).flat();
+  await put(round);
+  const get = (path: string) => () => coach.fetch(path);
+  const rates: [what: string, rate: number][] = [
+    ['today', await requestsASecond(get(todayEndpoints.filmsToReview.path))],
+    ['trainees, a page', await requestsASecond(get(traineeEndpoints.listTrainees.path))],
+    ['review of a round', await requestsASecond(get(filledPath(reviewEndpoints.showReview.path, { filmId })))],
+    ['one mark', await requestsASecond(() => put([observed(strikeId, 'clean')]))],
+  ];
+  const review = await (await coach.fetch(filledPath(reviewEndpoints.showReview.path, { filmId }))).text();
+  const packed = gzipSync(review).length;
+  const many = Array.from({ length: 250 }, () => uuid()).flatMap((one) => [thrown(one), observed(one, 'clean')]);
+  const begun = performance.now();
+  await put(many);
+  const took = performance.now() - begun;
+  await server.stop();
+  return [
+    ...rates.map(([what, rate]) => ({
+      what: `${what}, ${connections} at once`,
+      measured: `${rate.toFixed(0)} a second`,
+      target: '',
+      reached: true,
+    })),
+    {
+      what: `review of ${strikesOfRound + 1} strikes, as JSON`,
+      measured: `${kilobytes(review.length)}, packed ${kilobytes(packed)}`,
+      target: '≤ 30 kB on the way',
+      reached: packed <= 30 * 1024,
+    },
+    { what: '500 marks in one request', measured: `${took.toFixed(0)} ms`, target: '≤ 500 ms', reached: took <= 500 },
+  ];
+}
