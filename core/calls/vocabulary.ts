@@ -41,7 +41,9 @@ function spelled(catalogue: Catalogue): ReadonlyMap<string, TechniqueId> {
   // Names before what is also said, so that nobody's other name hides a name.
   for (const { id, alsoSaid } of names) for (const name of alsoSaid) words.set(plainWords(name), id);
   for (const { id, name } of names) words.set(wordsWithCommas(name), id).set(plainWords(name), id).set(plainWords(id), id);
-  const unlessSaid = (name: string, id: TechniqueId): void => void (words.has(name) || words.set(name, id));
+  const unlessSaid = (name: string, id: TechniqueId): void => {
+    if (!words.has(name)) words.set(name, id);
+  };
   // The side may be told of whatever has one, as in “left jab”; names first, here as well.
   for (const { id, side, name, alsoSaid } of names)
     if (side !== 'both') for (const one of [name, ...alsoSaid]) unlessSaid(`${side} ${withoutSide(plainWords(one))}`, id);

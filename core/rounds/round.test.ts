@@ -93,7 +93,9 @@ describe('proposed rounds', () => {
       const [count, begin] = [oneOf([2, 3, 4, 6]), 2000 + random() * 20_000];
       const rings: number[] = [];
       const hits: number[] = [];
-      const ring = (time: number): void => void (random() < 0.93 && rings.push(time + 60 * (random() - 0.5)));
+      const ring = (time: number): void => {
+        if (random() < 0.93) rings.push(time + 60 * (random() - 0.5));
+      };
       for (let round = 0; round < count; round++) {
         const from = begin + round * (work + rested);
         ring(from);

@@ -31,11 +31,7 @@ export function knownTrouble(error: unknown): Trouble | undefined {
     const { code, message } = saidOf(one);
     const known = typeof code === 'string' ? troubles[code] : undefined;
     if (known) return known;
-    if (
-      /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(
-        message ?? '',
-      )
-    )
+    if (/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(message))
       return away;
   }
   return undefined;

@@ -35,7 +35,7 @@ const hostilePlaces = ['%00', 'x', '2147483648', '-1', '__proto__', 'a'.repeat(4
 
 /** Something that a field would take, as far as its shape says. */
 function plausible(name: string, field: SchemaFieldDescription, scene: ClubScene): unknown {
-  const { type, oneOf = [] } = field as SchemaDescription;
+  const { type, oneOf } = field as SchemaDescription;
   if (name in scene) return scene[name as keyof ClubScene];
   if (oneOf.length > 0) return oneOf[0];
   if (type === 'object') return plausibleOf(field as SchemaObjectDescription, scene);
@@ -45,7 +45,7 @@ function plausible(name: string, field: SchemaFieldDescription, scene: ClubScene
   if (/id$/i.test(name)) return uuid();
   return /on$/i.test(name) ? '2026-03-01' : 'jab';
 }
-const plausibleOf = ({ fields = {} }: Partial<SchemaObjectDescription>, scene: ClubScene): Record<string, unknown> =>
+const plausibleOf = ({ fields }: SchemaObjectDescription, scene: ClubScene): Record<string, unknown> =>
   Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, plausible(name, field, scene)]));
 
 describe('whatever strangers send', function () {

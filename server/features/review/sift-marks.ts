@@ -33,8 +33,8 @@ const problems: { readonly [Kind in MarkKind]: (mark: Extract<Mark, { kind: Kind
       : 'This checkpoint is not in the checklist.';
   },
 };
-export const problemOf = <Kind extends MarkKind>(mark: { kind: Kind }, desk: Desk): string | undefined =>
-  problems[mark.kind](mark as Extract<Mark, { kind: Kind }>, desk);
+export const problemOf = (mark: Mark, desk: Desk): string | undefined =>
+  (problems[mark.kind] as (one: Mark, at: Desk) => string | undefined)(mark, desk);
 
 /** Marks on their way into the log: each is taken or refused by itself, with its reason. */
 export class Sieve {
@@ -45,7 +45,7 @@ export class Sieve {
   constructor(sent: readonly unknown[], now = Date.now()) {
     sent.forEach((one, place) => {
       try {
-        const mark = markShape.validateSync(one, { stripUnknown: true }) as Mark;
+        const mark = markShape.validateSync(one, { stripUnknown: true });
         this.told.push({ place, mark, saidAt: new Date(Math.min(now, Date.parse(mark.saidAt))) });
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error;
