@@ -34,8 +34,8 @@ const said = computed(() => {
   <section aria-label="Say it another way">
     <h2>Say it another way</h2>
     <p class="quiet mb-5">
-      In {{ book.name }}: <code>-</code> or a space between, a comma after a name, <code>b</code> to the body, <code>f</code> a feint,
-      <code>x3</code> three times, brackets, <code>+</code> together, and every name.
+      In {{ book.name }}: <code>-</code> or a space between, a comma after a name, <code>b</code> to the body, <code>f</code> a
+      feint, <code>x3</code> three times, brackets, <code>+</code> together, and every name.
     </p>
     <CombinationField v-model="text" label="Combination" :book="book" :catalogue="catalogue" />
     <dl>
