@@ -1,12 +1,16 @@
 import { onScopeDispose, ref, watch, type Ref, type ShallowRef } from 'vue';
 
 const quietest = -60;
+/** Milliseconds from one look to the next. */
+const every = 100;
+/** Samples that are looked at: more than come in between, or a short blow would fall through every time it is as regular as the looks. */
+const samplesSeen = 8192;
 
 /** How loud the microphone hears it, 0 to 1 over the upper 60 dB: proof that it hears at all. */
 export function useLevel(stream: ShallowRef<MediaStream | undefined>): Ref<number> {
   const level = ref(0);
   const context = new AudioContext();
-  const analyser = new AnalyserNode(context, { fftSize: 2048 });
+  const analyser = new AnalyserNode(context, { fftSize: samplesSeen });
   const samples = new Float32Array(analyser.fftSize);
   let source: MediaStreamAudioSourceNode | undefined;
   watch(
@@ -24,7 +28,7 @@ export function useLevel(stream: ShallowRef<MediaStream | undefined>): Ref<numbe
     analyser.getFloatTimeDomainData(samples);
     const peak = samples.reduce((highest, value) => Math.max(highest, Math.abs(value)), 0);
     level.value = Math.max(0, 1 - (20 * Math.log10(peak + 1e-6)) / quietest);
-  }, 100);
+  }, every);
   onScopeDispose(() => {
     clearInterval(timer);
     void context.close();
