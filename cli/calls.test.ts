@@ -18,11 +18,11 @@ describe('bin/wax call, checklist and match', function () {
 
   it('say what the other book has no number for', async () => {
     const { out, said: warned, code } = await wax('call', '1-4', '--to', 'eight');
-    expect([code, out]).to.deep.equal([0, '1-rear hook\n']);
+    expect([code, out]).to.deep.equal([0, '1, rear hook\n']);
     expect(warned).to.include('Eight-call has no number for: rear hook');
     const { out: json } = await wax('call', '1-4', '--to', 'eight', '--json');
     expect(JSON.parse(json)).to.deep.equal({
-      said: '1-rear hook',
+      said: '1, rear hook',
       techniques: ['jab', 'rear-hook'],
       withoutNumber: ['rear hook'],
     });

@@ -1,7 +1,7 @@
 import type { CheckpointId } from '@wax-fist/core/technique';
 import { padFloor, upstairs, type DemoSession, type DemoTrainee, type DemoWord } from '../person.ts';
 
-const rows: readonly CheckpointId[] = ['pv.support-turn', 'st.lean', 'kk.through', 'kk.return', 'gd.height'];
+const rows: readonly CheckpointId[] = ['pv.support-turn', 'kk.upright', 'kk.through', 'kk.return', 'gd.height'];
 const standingFoot = { technique: 'rear-round', checkpointId: 'pv.support-turn' } as const;
 const film = (place: number) => [{ name: `edda-${place}-lead-side`, view: 'lead-side', rows, done: true }] as const;
 const kick = { place: upstairs, kit: 'Shin guards', roundKind: 'long bag', rung: 3 } as const;
