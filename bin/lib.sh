@@ -55,6 +55,11 @@ port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 database_home() { if [ "$(id -u)" = 0 ]; then printf '/var/lib/postgresql/wax-fist-%s' "$(printf '%s' "$WAX_HOME" | sha256sum | cut -c1-12)"; else printf '%s/postgres' "$WAX_HOME"; fi; }
 as_database_owner() { if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi; }
 
+run_database() {
+  as_database_owner "$pg_ctl" -D "$1" -l "$1/log" -w -t 60 \
+    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null
+}
+
 start_database() {
   local bin data password_file
   bin="$(find /usr/lib/postgresql -maxdepth 2 -name bin | sort -V | tail -1)"
@@ -81,9 +86,7 @@ start_database() {
     fail "The database of $WAX_HOME is running already: another copy uses this folder. Stop it, or set WAX_HOME to another one."
   fi
   if port_taken "$WAX_PG_PORT"; then fail "Port $WAX_PG_PORT is taken; set WAX_PG_PORT to a free one."; fi
-  as_database_owner "$pg_ctl" -D "$data" -l "$data/log" -w -t 60 \
-    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null \
-    || fail "The database did not start; see $data/log"
+  run_database "$data" || fail "The database did not start; see $data/log"
   # Only what was started here is stopped here.
   pg_data="$data"
   export WAX_DATABASE_URL="postgresql://wax:$(cat "$WAX_HOME/database-password")@127.0.0.1:$WAX_PG_PORT/postgres"
@@ -93,8 +96,7 @@ start_database() {
 keep_database() {
   as_database_owner "$pg_ctl" -D "$pg_data" status >/dev/null 2>&1 && return
   say 'The database has stopped; it is started again.'
-  as_database_owner "$pg_ctl" -D "$pg_data" -l "$pg_data/log" -w -t 60 \
-    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null || true
+  run_database "$pg_data" || true
 }
 
 stop_database() {

@@ -13,13 +13,13 @@ const full: Trouble = {
   message: 'The disk of the server is full, or cannot be written. Nothing was kept of this; make room, then try again.',
 };
 
+const among = (codes: readonly string[], trouble: Trouble): Record<string, Trouble> =>
+  Object.fromEntries(codes.map((code) => [code, trouble]));
 /** By the code that the system or PostgreSQL gives. */
 const troubles: Readonly<Record<string, Trouble>> = {
-  ...Object.fromEntries(
-    ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '53300'].map((code) => [code, away]),
-  ),
-  ...Object.fromEntries(['08000', '08001', '08003', '08006', '08P01'].map((code) => [code, away])),
-  ...Object.fromEntries(['ENOSPC', 'EROFS', 'EDQUOT', 'EACCES', '53100'].map((code) => [code, full])),
+  ...among(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '53300'], away),
+  ...among(['08000', '08001', '08003', '08006', '08P01'], away),
+  ...among(['ENOSPC', 'EROFS', 'EDQUOT', 'EACCES', '53100'], full),
 };
 
 const saidOf = (error: unknown): { code?: unknown; message: string; cause?: unknown } =>

@@ -152,7 +152,6 @@ async function writeObservations(
   catalogues: ReadonlyMap<number, Catalogue>,
 ): Promise<void> {
   if (told.length === 0) return;
-  const rowOf = (strikeId: string, checkpointId: string): string => `${strikeId} ${checkpointId}`;
   const counting = await desk.transaction
     .select({
       id: observation.id,
@@ -168,7 +167,7 @@ async function writeObservations(
     ...counting.map(({ id, saidAt, ...about }) => ({ id, saidAt: saidAt.toISOString(), ...about })),
     ...told.map(asSaid),
   ];
-  const latest = latestBy(words, ({ strikeId, checkpointId }) => rowOf(strikeId, checkpointId));
+  const latest = latestBy(words, ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`);
   const counts = new Set([...latest.values()].map(({ id }) => id));
   const overruled = counting.filter(({ id }) => !counts.has(id)).map(({ id }) => id);
   if (overruled.length > 0) {

@@ -29,20 +29,22 @@ export async function reviewCopyStep(work: StepWork): Promise<void> {
   const stored = await timesOf(source, signal);
   const order = { source, film: copy, found, pictureEnd: stored.at(-1) ?? film.duration ?? 0, onProgress: work.progress, signal };
   const heard = found.channels > 0;
-  let made = await madeFrom(order, false);
+  const whole = await madeFrom(order, false);
   // A sound that breaks the copy off must not take the picture with it.
-  const silent = heard && (made.failed || made.times.length < 2) ? await madeFrom(order, true) : undefined;
-  const withoutSound = silent !== undefined && silent.times.length > made.times.length;
-  if (withoutSound) made = silent;
-  else if (silent) made = await madeFrom(order, false);
+  const silent =
+    heard && (whole.failed || whole.times.length < 2) ? await madeFrom({ ...order, film: `${copy}.silent` }, true) : whole;
+  const withoutSound = silent.times.length > whole.times.length;
+  const made = withoutSound ? silent : whole;
   if (made.times.length < 2) throw new NotFootage(unreadable);
-  const hasSound = heard && !withoutSound && (await isHeard(copy));
-  await storage.keep(copy, film.id, 'film.mp4');
+  const hasSound = heard && !withoutSound && (await isHeard(made.film));
+  await storage.keep(made.film, film.id, 'film.mp4');
   const remarks = remarksOn(stored, made, { ...found, unreadableSound: found.unreadableSound || withoutSound });
   await updateFilm(work, { hasSound, remark: remarks.join(' ') || null });
 }
 
 interface Made {
+  /** Where it lies. */
+  film: string;
   times: Ms[];
   failed: boolean;
   said: string;
@@ -56,7 +58,7 @@ async function madeFrom(order: Omit<Parameters<typeof makeReviewCopy>[0], 'silen
       return { said: error.said, failed: true };
     },
   );
-  return { ...result, times: await timesOf(order.film, order.signal) };
+  return { ...result, film: order.film, times: await timesOf(order.film, order.signal) };
 }
 
 /** When its pictures are shown; nothing of a file in which none is found. */
