@@ -89,6 +89,25 @@ describe('marking', function () {
     ]);
   });
 
+  it('the body is drawn over the picture, with what the row in hand is read from, and its number with a doubt', async () => {
+    await page.goto(`/review/${await demoFilmId('maren-second-lead-side')}`);
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+    await press(page, 'x y');
+    const body = page.locator('svg[data-body]');
+    await body.locator('line').first().waitFor({ state: 'attached' });
+    await page.locator('[data-row="st.lean"]').click();
+    await page.getByText(/\d° ± \d+°/).waitFor();
+    expect(await body.locator('circle.about').count()).to.equal(4);
+    // The points lie on the picture: the middle of the drawn hips is inside of it.
+    const box = await page.locator('.stage canvas').boundingBox();
+    const dot = await body.locator('circle.about').first().boundingBox();
+    expect(dot!.x).to.be.within(box!.x, box!.x + box!.width);
+    expect(dot!.y).to.be.within(box!.y, box!.y + box!.height);
+    await press(page, 'y');
+    await body.waitFor({ state: 'detached' });
+    await press(page, 'x');
+  });
+
   it('marks made while the server is away wait in the browser and arrive once', async () => {
     const club = await runningClub();
     await open();

@@ -62,7 +62,9 @@ describe('schools, checklists and calls', function () {
     await goTo(page, 190);
     await press(page, 'Shift+O x');
     await page.locator('[data-row="sm.snap"]').click();
-    await row('sm.snap').getByText('Proposed: fault', { exact: true }).waitFor();
+    await row('sm.snap')
+      .getByText(/± .*proposed: fault/)
+      .waitFor();
     await press(page, 'r');
     await row('sm.snap').getByRole('button', { name: 'Fault', pressed: true }).waitFor();
     await press(page, 'z');

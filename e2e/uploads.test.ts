@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { copyFile, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { CDPSession, Page } from 'playwright-core';
@@ -116,6 +116,18 @@ describe('uploads', function () {
     expect(await page.locator('.film', { hasText: 'two.avi' }).count()).to.equal(1);
   });
 
+  it('the same bytes under two names, chosen at once, are sent once', async () => {
+    const path = await film('first.avi', 200);
+    await copyFile(path, join(folder, 'second.avi'));
+    await page.locator('input[type=file]').setInputFiles([path, join(folder, 'second.avi')]);
+    await page.getByText(/The same film as (first|second)\.avi, which is on its way already\./).waitFor();
+    expect(await page.getByRole('button', { name: 'Send all the same' }).count()).to.equal(1);
+    await page
+      .getByRole('button', { name: /^Drop (first|second)\.avi/ })
+      .last()
+      .click();
+  });
+
   it('work on a film is stopped when told to, and goes on', async () => {
     await ffmpeg(
       '-f',
@@ -134,6 +146,11 @@ describe('uploads', function () {
     await page.getByRole('button', { name: 'Stop working on long.mp4' }).click();
     await row.getByText('Stopped. The original is safe').waitFor();
     await row.getByRole('button', { name: 'Go on' }).click();
-    await row.getByRole('link', { name: 'Review', exact: true }).waitFor({ timeout: 90_000 });
+    // That it comes to its end is tried with a smaller film on the server.
+    await row.getByText('making the review copy').waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Stop working on long.mp4' }).click();
+    await page.getByRole('button', { name: 'Remove long.mp4' }).click();
+    await page.getByRole('button', { name: 'Remove it' }).click();
+    await row.waitFor({ state: 'detached' });
   });
 });
