@@ -12,7 +12,7 @@ import {
 } from '@wax-fist/core/technique';
 import { phases } from '@wax-fist/core/strikes';
 import { array, boolean, mixed, number, object, string, tuple, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, headCoachOnly } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, recordOf, shortText, text, textLine } from './shapes.ts';
 
@@ -140,7 +140,7 @@ export const checklistEndpoints = {
     reply: versionShape.shape({ edits: clubEditsShape }),
   }),
   /** A new version made from the one told; refused when somebody else has made one meanwhile. */
-  saveChecklists: endpoint('POST', '/api/checklists', coaches, {
+  saveChecklists: endpoint('POST', '/api/checklists', headCoachOnly, {
     body: object({ basedOn: count(), note: textLine('The note').default(''), edits: clubEditsShape }),
     reply: versionShape,
   }),

@@ -4,12 +4,24 @@ import type { InferType, Schema } from 'yup';
 export const roles = ['head-coach', 'coach', 'trainee'] as const;
 export type Role = (typeof roles)[number];
 
-/** Who may call: everyone, or the signed-in with one of these roles. */
-export type Allowed = 'anyone' | readonly Role[];
+/** How far somebody reaches: over all of the club, or over what they have added and what is said of themselves. */
+export type Scope = 'club' | 'own';
+/** Who may call and how far each role reaches. A role that is not named may not. */
+export type Allowed = 'anyone' | Readonly<Partial<Record<Role, Scope>>>;
 /** Whoever films and judges. */
-export const coaches: Allowed = ['head-coach', 'coach'];
-/** Everybody who has signed in. */
-export const signedIn: Allowed = roles;
+export const coaches: Allowed = { 'head-coach': 'club', coach: 'club' };
+/** What holds for the whole club: by what it judges. */
+export const headCoachOnly: Allowed = { 'head-coach': 'club' };
+/** What cannot be taken back: each coach with what they added, the head coach with everything. */
+export const whoAddedIt: Allowed = { 'head-coach': 'club', coach: 'own' };
+/** Everybody who has signed in, about themselves. */
+export const signedIn: Allowed = { 'head-coach': 'own', coach: 'own', trainee: 'own' };
+
+/** How far a role reaches at an endpoint; undefined when it may not call it. Without a role one is nobody. */
+export function scopeOf(allowed: Allowed, role: Role | undefined): Scope | undefined {
+  if (allowed === 'anyone') return 'own';
+  return role && allowed[role];
+}
 
 /** Names after a colon in a path. */
 type ParamNames<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`

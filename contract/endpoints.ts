@@ -5,6 +5,7 @@ import { checklistEndpoints } from './checklists.ts';
 import { correctionEndpoints } from './corrections.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
+import { measureEndpoints } from './measures.ts';
 import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
@@ -23,6 +24,7 @@ export const endpoints = {
   ...alignmentEndpoints,
   ...reviewEndpoints,
   ...correctionEndpoints,
+  ...measureEndpoints,
   ...todayEndpoints,
   ...checklistEndpoints,
   ...schoolEndpoints,

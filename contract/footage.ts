@@ -1,12 +1,22 @@
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, filledPath } from './endpoint.ts';
+import { coaches, endpoint, filledPath, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
 
 /** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
 export const filmStates = ['waiting', 'working', 'ready', 'failed', 'stopped'] as const;
 /** What is done with a film, in the order in which one worker would do it. A later version may know more of them. */
-export const importSteps = ['probe', 'review-copy', 'timeline', 'film-strip', 'sound', 'hits', 'views', 'motion'] as const;
+export const importSteps = [
+  'probe',
+  'review-copy',
+  'timeline',
+  'film-strip',
+  'sound',
+  'hits',
+  'views',
+  'motion',
+  'pose',
+] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */
 export const stepStates = ['waiting', 'working', 'done', 'skipped', 'failed', 'stopped'] as const;
@@ -39,6 +49,8 @@ export const stripShape = object({ pictures: count(), width: count(), height: co
 export const filmShape = object({
   id: id(),
   sessionId: id(),
+  /** The account that added it; null when that is gone. */
+  addedBy: string().nullable().defined(),
   view: string().oneOf(views).required(),
   fileName: string().required(),
   bytes: number().required(),
@@ -72,6 +84,8 @@ export const filmDraftShape = object({
     .required(),
   fileName: line('File name', 255).required('File name: something is needed.'),
   view: string().oneOf(views, 'From where was it filmed?').required(),
+  /** As the sender worked it out, so that the same bytes sent right after are known; the import takes it again. */
+  sha256: string().matches(/^[0-9a-f]{64}$/),
 });
 export type FilmDraft = InferType<typeof filmDraftShape>;
 
@@ -98,7 +112,7 @@ export const footageEndpoints = {
   retryFilm: endpoint('POST', '/api/films/:filmId/retry', coaches, { reply: filmShape }),
   stopFilm: endpoint('POST', '/api/films/:filmId/stop', coaches, { reply: filmShape }),
   filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
-  removeFilm: endpoint('DELETE', '/api/films/:filmId', coaches),
+  removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt),
   sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', coaches, { reply: array(filmShape.required()).required() }),
   /** Bytes of a derived file, by range. */
   filmFile: endpoint('GET', '/api/films/:filmId/files/:file', coaches),
@@ -106,6 +120,8 @@ export const footageEndpoints = {
   filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', coaches),
   /** See `loudnessOf`. */
   filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', coaches),
+  /** Where the body was in every frame, see `packTrack`; a frame that was not looked at yet has nobody in it. */
+  filmPoints: endpoint('GET', '/api/films/:filmId/points', coaches),
 };
 
 /** The address of a derived file. */

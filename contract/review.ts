@@ -96,8 +96,9 @@ export const historyShape = array(
   object({ mark: observationMarkShape.required(), saidBy: string().required(), counts: boolean().required() }).required(),
 ).required();
 
-/** How often each verdict was given. */
-export const tallyShape = object({ clean: count(), watch: count(), fault: count(), cantSee: count() });
+/** How often each verdict was given; not in whole numbers where measures count as well. */
+const times = () => number().min(0).required();
+export const tallyShape = object({ clean: times(), watch: times(), fault: times(), cantSee: times() });
 
 /** Tally of one technique's checkpoint in one session, as judged from one view. */
 export const sessionTallyShape = object({
@@ -108,6 +109,8 @@ export const sessionTallyShape = object({
   checkpointId: string().required(),
   view: string().oneOf(views).required(),
   tally: tallyShape.required(),
+  /** How many strikes of it nobody has judged, so that what was measured of them counts. */
+  byMeasure: count().optional(),
 });
 export type SessionTally = InferType<typeof sessionTallyShape>;
 

@@ -7,11 +7,26 @@ import { count, id, note, shortText, text } from './shapes.ts';
 /** How far somebody has come; what is proposed to them depends on it. */
 export const grades = ['beginner', 'improver', 'advanced'] as const;
 
+/** How old somebody is, as far as it matters for what is asked of them. */
+export const ageGroups = ['child', 'youth', 'adult'] as const;
+export type AgeGroup = (typeof ageGroups)[number];
+
+/** Centimetres of a body, or nothing. @param what it is called where it is wrong */
+const centimetres = (what: string, least: number, most: number) => {
+  const says = `${what}: between ${least} and ${most} cm.`;
+  return number().typeError(says).min(least, says).max(most, says).nullable().default(null);
+};
+
 const traineeFields = {
   name: shortText('Name').required('A name is needed.'),
   stance: string().oneOf(stances, 'Orthodox or southpaw.').required('Which foot leads?'),
   grade: string().oneOf(grades).required(),
   note: note().default(''),
+  /** Centimetres. Lengths are told in centimetres where it is known. */
+  stature: centimetres('Stature', 90, 230),
+  /** Centimetres from the shoulder to the knuckles of a straight arm. */
+  reach: centimetres('Reach', 30, 110),
+  ageGroup: string().oneOf(ageGroups, 'Child, youth or adult.').nullable().default(null),
   /** The school of this trainee; the club’s when none. */
   schoolId: id().nullable().default(null),
 };

@@ -14,8 +14,12 @@ export type Metres = Unit<'m'>;
 export type FrameIndex = Unit<'frame'>;
 /** A share between 0 and 1. */
 export type Ratio = Unit<'ratio'>;
+/** Centimetres of a body. */
+export type Centimetres = Unit<'cm'>;
 /** Pixels of the picture. */
 export type Px = Unit<'px'>;
+/** Degrees of a turn. */
+export type Degrees = Unit<'degrees'>;
 /** A ratio of powers, ten times the logarithm. */
 export type Decibels = Unit<'decibels'>;
 

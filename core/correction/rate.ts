@@ -1,7 +1,7 @@
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { sum } from 'd3-array';
-import { seen, weightedFaults, type Tally } from '../review/index.ts';
+import { emptyTally, seen, weightedFaults, type Tally } from '../review/index.ts';
 import { intervalTail as tail, type Ratio } from '../units.ts';
 
 /** Fewer strikes than this say nothing about a rate. */
@@ -26,6 +26,16 @@ export interface Posterior {
 
 /** Of Jeffreys' prior: half a strike of each verdict was seen before any was. */
 const prior = 0.5;
+
+/**
+ * What measures alone say of a rate, as if so many strikes had been judged: clean ones and faults whose posterior is the same. They
+ * are fewer than were measured, by as much as a measure knows less than a coach.
+ */
+export const tallyByMeasures = ({ posterior: { alpha, beta } }: { posterior: Posterior }): Tally => ({
+  ...emptyTally,
+  clean: Math.max(0, beta - prior),
+  fault: Math.max(0, alpha - prior),
+});
 
 /**
  * What a tally says of the fault rate, a watch counting half of a fault and *can’t see* not at all. Without watches it is Jeffreys'

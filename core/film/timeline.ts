@@ -39,7 +39,8 @@ export const clampFrame = (timeline: FrameTimeline, frame: number): FrameIndex =
 /** When a frame is shown, in milliseconds from the first. A frame beyond the film counts as its last. */
 export const timeOf = (timeline: FrameTimeline, frame: FrameIndex): Ms => timeline[clampFrame(timeline, frame)]!;
 
-function lastNotAfter(timeline: FrameTimeline, time: Ms): FrameIndex {
+/** The last frame whose time is not after `time`, exactly; the first where there is none. */
+export function lastNotAfter(timeline: FrameTimeline, time: Ms): FrameIndex {
   let low = 0;
   let high = timeline.length - 1;
   while (low < high) {

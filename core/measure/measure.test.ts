@@ -69,6 +69,16 @@ describe('a proposal', () => {
     expect(proposalFor(band, { value: 1.31, doubt: 0 })).to.deep.equal({ verdict: 'watch', sure: 1 });
   });
 
+  it('is not made of what spreads wider than a band with two ends: most of it lies outside, whatever is true', () => {
+    const narrow: Band = { clean: [10, 14], watch: [8, 16] };
+    expect(proposalFor(narrow, { value: 12, doubt: 40 })).to.deep.equal({
+      verdict: undefined,
+      sure: sharesIn(narrow, 12, 40).fault,
+    });
+    expect(proposalFor(narrow, { value: 30, doubt: 2 })!.verdict).to.equal('fault');
+    expect(proposalFor(band, { value: 60, doubt: 40 })!.verdict, 'with one end').to.equal('fault');
+  });
+
   it('shares out the whole spread, and is never surer than it', () => {
     const number = fc.double({ min: -3, max: 5, noNaN: true });
     fc.assert(
@@ -76,7 +86,7 @@ describe('a proposal', () => {
         const shares = sharesIn({ clean: [0.8, 1.3], watch: [0.5, 1.8] }, value, doubt);
         expect(shares.clean + shares.watch + shares.fault).to.be.closeTo(1, 1e-9);
         const proposal = proposalFor({ clean: [0.8, 1.3], watch: [0.5, 1.8] }, { value, doubt })!;
-        expect(proposal.verdict !== undefined).to.equal(proposal.sure >= leastSure);
+        if (proposal.sure < leastSure) expect(proposal.verdict).to.equal(undefined);
       }),
     );
   });

@@ -1,4 +1,19 @@
+import { guessedOf, moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
+
+/** A number with its doubt. */
+export interface MeasuredValue {
+  value: number;
+  /** Standard error, in the unit of the measure. */
+  doubt: number;
+  /** What of the doubt all strikes of a film have in common: more of them do not make it less. */
+  shared: number;
+}
 /** A number with its doubt, or why there is none. */
-export type Measured =
-  | { value: number; /** Standard error, in the unit of the measure. */ doubt: number }
-  | { value: undefined; /** Why there is none, and what to film instead. */ reason: string };
+export type Measured = MeasuredValue | { value: undefined; /** Why there is none, and what to film instead. */ reason: string };
+
+/** Why there is no number where one of these moments is only guessed: it would measure the guess. Undefined where all are known. */
+export function whyNotByGuesses(strike: StrikeMoments, needed: readonly Moment[] = moments): string | undefined {
+  const guessed = guessedOf(strike).filter((moment) => needed.includes(moment));
+  if (guessed.length === 0) return undefined;
+  return `Guessed so far: ${guessed.join(' and ')}. Set ${guessed.length > 1 ? 'them' : 'it'} to have it measured.`;
+}

@@ -1,7 +1,7 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { verdictIn, type Band, type BandVerdict, type Span } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
-import type { Measured } from './measured.ts';
+import type { Measured, MeasuredValue } from './measured.ts';
 
 /** A verdict is proposed only when so much of the spread lies in its band. */
 export const leastSure: Ratio = 0.8;
@@ -28,10 +28,16 @@ export function sharesIn({ clean, watch }: Band, value: number, doubt: number): 
   return { clean: inClean, watch: inWatch, fault: Math.max(0, 1 - inClean - inWatch) };
 }
 
+/** Wider than this, of what is clean or to be watched, a doubt says nothing about a band with two ends. */
+const mostOfBand: Ratio = 1 / 3;
+/** Whether a measure is too coarse for a band: what spreads wide lies mostly outside of it, whatever is true. */
+export const tooCoarse = ({ watch: [from, to] }: Band, doubt: number): boolean =>
+  from !== null && to !== null && doubt > (to - from) * mostOfBand;
+
 /** What the measure proposes, if it is sure enough. Never a mark by itself. */
-export function proposalFor(band: Band, measured: Measured): Proposal | undefined {
+export function proposalFor(band: Band, measured: Measured | Pick<MeasuredValue, 'value' | 'doubt'>): Proposal | undefined {
   if (measured.value === undefined) return undefined;
   const shares = Object.entries(sharesIn(band, measured.value, measured.doubt)) as [BandVerdict, Ratio][];
   const [verdict, sure] = shares.reduce((best, one) => (one[1] > best[1] ? one : best));
-  return { verdict: sure >= leastSure ? verdict : undefined, sure };
+  return { verdict: sure >= leastSure && !tooCoarse(band, measured.doubt) ? verdict : undefined, sure };
 }

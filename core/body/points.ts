@@ -1,0 +1,63 @@
+/** Side of the body, as the person has it. */
+export type BodySide = 'left' | 'right';
+export const bodySides: readonly BodySide[] = ['left', 'right'];
+export const otherSideOf = (side: BodySide): BodySide => (side === 'left' ? 'right' : 'left');
+
+/** Points of the body that are looked for in every frame, in the order in which the pose model tells them. */
+export const pointNames = [
+  'nose',
+  'leftInnerEye',
+  'leftEye',
+  'leftOuterEye',
+  'rightInnerEye',
+  'rightEye',
+  'rightOuterEye',
+  'leftEar',
+  'rightEar',
+  'leftMouth',
+  'rightMouth',
+  'leftShoulder',
+  'rightShoulder',
+  'leftElbow',
+  'rightElbow',
+  'leftWrist',
+  'rightWrist',
+  'leftLittleKnuckle',
+  'rightLittleKnuckle',
+  'leftIndexKnuckle',
+  'rightIndexKnuckle',
+  'leftThumb',
+  'rightThumb',
+  'leftHip',
+  'rightHip',
+  'leftKnee',
+  'rightKnee',
+  'leftAnkle',
+  'rightAnkle',
+  'leftHeel',
+  'rightHeel',
+  'leftToe',
+  'rightToe',
+] as const;
+export type PointName = (typeof pointNames)[number];
+
+/** Place of a point in every list of points. */
+export const pointAt = Object.fromEntries(pointNames.map((name, place) => [name, place])) as Readonly<Record<PointName, number>>;
+export const pointCount = pointNames.length;
+
+/** Points that are joined when a body is drawn. */
+export const limbs: readonly (readonly [PointName, PointName])[] = [
+  ['leftShoulder', 'rightShoulder'],
+  ['leftHip', 'rightHip'],
+  ...bodySides.flatMap((side): [PointName, PointName][] => [
+    [`${side}Shoulder`, `${side}Elbow`],
+    [`${side}Elbow`, `${side}Wrist`],
+    [`${side}Wrist`, `${side}IndexKnuckle`],
+    [`${side}Shoulder`, `${side}Hip`],
+    [`${side}Hip`, `${side}Knee`],
+    [`${side}Knee`, `${side}Ankle`],
+    [`${side}Ankle`, `${side}Heel`],
+    [`${side}Heel`, `${side}Toe`],
+    [`${side}Ankle`, `${side}Toe`],
+  ]),
+];

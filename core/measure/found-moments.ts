@@ -1,0 +1,190 @@
+import { pointAt, pointCount, type BodySize, type PointName } from '../body/index.ts';
+import { frameNearest, timeOf } from '../film/index.ts';
+import { guessedOf, type StrikeMoments } from '../strikes/index.ts';
+import { handOf, type Technique } from '../technique/index.ts';
+import type { FrameIndex, Ms, Px, Ratio } from '../units.ts';
+import { nearSide, strikePoints, type StrikePoints } from './sight.ts';
+import type { FollowedFilm } from './followed-film.ts';
+
+/** A moment that the path of a limb tells. */
+export type FoundName = 'launch' | 'home';
+/** What throws, and how it lies to the camera: along, it comes towards it or goes away. */
+export type Thrower = 'near hand' | 'far hand' | 'hand along' | 'foot';
+
+/** By how much a moment is found too late in trials, and what of it is doubted then: more than they say, as gyms are harder. */
+interface Found {
+  late: Ms;
+  doubt: Ms;
+}
+/**
+ * What trials say of moments on the path of a limb. What is not here is not found well enough, or was tried on too few people: from
+ * the front nobody sees when a hand is home, and only one of the people kicks. Printed and checked by `bin/bench measures`.
+ */
+export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName, Found>>>>> = {
+  'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -14, doubt: 45 } },
+  'far hand': { launch: { late: 55, doubt: 60 }, home: { late: -19, doubt: 35 } },
+  'hand along': { launch: { late: 41, doubt: 50 } },
+  foot: {},
+};
+const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
+/** What is doubted of a found moment where nobody knows how it was seen. */
+export const widestDoubt: Readonly<Record<FoundName, Ms>> = { launch: widest('launch'), home: widest('home') };
+
+/** How long before and after contact is looked, and how near to it neither can be. */
+const [outAtMost, backAtMost, outAtLeast, backAtLeast]: readonly [Ms, Ms, Ms, Ms] = [480, 750, 50, 80];
+const step: Ms = 5;
+/** A limb that goes less far, in trunks, is followed no better than it jitters. */
+const leastWay: Ratio = 0.3;
+/** A way that fits worse, as a share of its length, is another movement. */
+const mostOff: Ratio = 0.15;
+
+/** Begins and ends at rest: 3u² − 2u³. */
+const smooth = (u: Ratio): Ratio => (u <= 0 ? 0 : u >= 1 ? 1 : u * u * (3 - 2 * u));
+
+/** Places of a limb against the hips, in trunks, and when. */
+interface Path {
+  times: readonly Ms[];
+  places: readonly (readonly [Ratio, Ratio])[];
+}
+
+function pathOf({ times, places }: StrikePoints, limb: PointName, size: BodySize, from: Ms, to: Ms): Path {
+  const at = (frame: number, point: PointName): [Px, Px] => {
+    const place = (frame * pointCount + pointAt[point]) * 2;
+    return [places[place]!, places[place + 1]!];
+  };
+  const frames = [...times.keys()].filter(
+    (frame) => times[frame]! >= from && times[frame]! <= to && !Number.isNaN(at(frame, limb)[0]),
+  );
+  return {
+    times: frames.map((frame) => times[frame]!),
+    places: frames.map((frame) => {
+      const [x, y] = at(frame, limb);
+      const [left, right] = [at(frame, 'leftHip'), at(frame, 'rightHip')];
+      return [(x - (left[0] + right[0]) / 2) / size.torso, (y - (left[1] + right[1]) / 2) / size.torso];
+    }),
+  };
+}
+
+/** What a path that goes along `shares` of one straight way is off by, and how long that way is; what lies far off weighs less (Huber 1964). */
+function fitOf({ places }: Path, shares: readonly Ratio[]): { off: number; way: Ratio } {
+  const tolerance = 0.05;
+  let weights = places.map(() => 1);
+  let way = 0;
+  let off = Infinity;
+  for (let round = 0; round < 3; round++) {
+    let [all, s, ss] = [0, 0, 0];
+    const [p, sp] = [
+      [0, 0],
+      [0, 0],
+    ] as [[number, number], [number, number]];
+    for (const [place, share] of shares.entries()) {
+      const weight = weights[place]!;
+      all += weight;
+      s += weight * share;
+      ss += weight * share * share;
+      for (const one of [0, 1] as const) {
+        p[one] += weight * places[place]![one];
+        sp[one] += weight * share * places[place]![one];
+      }
+    }
+    const whole = all * ss - s * s;
+    if (whole < 1e-9) return { off: Infinity, way: 0 };
+    const begin = ([0, 1] as const).map((one) => (p[one] * ss - sp[one] * s) / whole);
+    const along = ([0, 1] as const).map((one) => (all * sp[one] - s * p[one]) / whole);
+    const misses = places.map(([x, y], place) =>
+      Math.hypot(x - begin[0]! - along[0]! * shares[place]!, y - begin[1]! - along[1]! * shares[place]!),
+    );
+    weights = misses.map((miss) => (miss < tolerance ? 1 : tolerance / miss));
+    off = misses.reduce((sum, miss) => sum + (miss < tolerance ? miss ** 2 / 2 : tolerance * (miss - tolerance / 2)), 0);
+    way = Math.hypot(along[0]!, along[1]!);
+  }
+  return { off: off / places.length, way };
+}
+
+/**
+ * When a limb sets out for the contact, or is home from it: of a way that begins and ends at rest, and before or after which it
+ * rests, the instant that fits its path best. Undefined where it goes nowhere, or otherwise.
+ */
+function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
+  if (path.times.length < 6) return undefined;
+  const share =
+    name === 'launch'
+      ? (time: Ms, moment: Ms) => smooth((time - moment) / (contact - moment))
+      : (time: Ms, moment: Ms) => 1 - smooth((time - contact) / (moment - contact));
+  const [from, to] =
+    name === 'launch' ? [contact - outAtMost + 50, contact - outAtLeast] : [contact + backAtLeast, contact + backAtMost - 120];
+  let best = { moment: 0, off: Infinity, way: 0 };
+  for (let moment = from; moment <= to; moment += step) {
+    const fit = fitOf(
+      path,
+      path.times.map((time) => share(time, moment)),
+    );
+    if (fit.off < best.off) best = { moment, ...fit };
+  }
+  const { moment, off, way } = best;
+  return way >= leastWay && Math.sqrt(2 * off) <= mostOff * way ? moment : undefined;
+}
+
+/** What throws a strike, as a camera sees it; undefined where nothing can be followed. */
+function throwerOf(
+  { view, stance }: Pick<FollowedFilm, 'view' | 'stance'>,
+  { side, kind }: Pick<Technique, 'side' | 'kind'>,
+): { thrower: Thrower; point: PointName } | undefined {
+  const limb = handOf(side, stance);
+  if (!limb || view === 'quarter') return undefined;
+  const near = nearSide(view, handOf('lead', stance)!);
+  if (kind === 'kick') return near && { thrower: 'foot', point: `${limb}Ankle` };
+  if (kind !== 'hand') return undefined;
+  return { thrower: near ? (limb === near ? 'near hand' : 'far hand') : 'hand along', point: `${limb}Wrist` };
+}
+
+/** What is doubted of a moment that was found in this film. */
+export function doubtOfFound(
+  film: Pick<FollowedFilm, 'view' | 'stance'>,
+  technique: Pick<Technique, 'side' | 'kind'>,
+): Readonly<Record<FoundName, Ms>> {
+  const found = foundIn[throwerOf(film, technique)?.thrower ?? 'foot'];
+  return { launch: found.launch?.doubt ?? widestDoubt.launch, home: found.home?.doubt ?? widestDoubt.home };
+}
+
+/** What the path of a limb says of a strike, before any trial corrects it, and what went along it; undefined where nothing is followed. */
+export function momentsOnPath(
+  film: FollowedFilm,
+  strike: StrikeMoments,
+  technique: Pick<Technique, 'side' | 'kind'>,
+  points = strikePoints(film, strike),
+): { thrower: Thrower; at: (name: FoundName) => Ms | undefined } | undefined {
+  const thrown = throwerOf(film, technique);
+  if (!thrown) return undefined;
+  const contact = timeOf(film.timeline, strike.contactFrame);
+  return {
+    thrower: thrown.thrower,
+    at(name) {
+      const [from, to] = name === 'launch' ? [contact - outAtMost, contact] : [contact, contact + backAtMost];
+      return findMoment(pathOf(points, thrown.point, film.size, from, to), contact, name);
+    },
+  };
+}
+
+/** A strike with what is guessed of its moments found on the path of its limb, where that tells; all else stays as it is. */
+export function withFoundMoments<Strike extends StrikeMoments>(
+  film: FollowedFilm,
+  strike: Strike,
+  technique: Pick<Technique, 'side' | 'kind'>,
+  points?: StrikePoints,
+): Strike {
+  if (strike.contactOrigin === 'guessed' || guessedOf(strike).length === 0) return strike;
+  const path = momentsOnPath(film, strike, technique, points);
+  if (!path) return strike;
+  const frameOf = (name: FoundName): FrameIndex | undefined => {
+    const found = foundIn[path.thrower][name];
+    const time = found && strike[`${name}Origin`] === 'guessed' ? path.at(name) : undefined;
+    return time === undefined ? undefined : frameNearest(film.timeline, time - found!.late);
+  };
+  const [launch, home] = [frameOf('launch'), frameOf('home')];
+  return {
+    ...strike,
+    ...(launch !== undefined && { launchFrame: Math.min(launch, strike.contactFrame), launchOrigin: 'found' }),
+    ...(home !== undefined && { homeFrame: Math.max(home, strike.contactFrame), homeOrigin: 'found' }),
+  };
+}

@@ -1,0 +1,44 @@
+import { chinHeight, type PointName } from '../body/index.ts';
+import type { Degrees, Ms, Px } from '../units.ts';
+import type { Sight, Spot } from './sight.ts';
+
+const degrees = 180 / Math.PI;
+/** How closely an instant is looked for between two others. */
+const step: Ms = 8;
+
+export const between = ([x, y]: Spot, [u, v]: Spot): Px => Math.hypot(u - x, v - y);
+export const middleOf = ([x, y]: Spot, [u, v]: Spot): Spot => [(x + u) / 2, (y + v) / 2];
+
+/** The middle of both sides of a part of the body. */
+export const middle = (sight: Sight, part: 'Shoulder' | 'Hip' | 'Ankle' | 'Ear' | 'Mouth', time: Ms): Spot =>
+  middleOf(sight.at(`left${part}`, time), sight.at(`right${part}`, time));
+
+/** Angle at a joint, 180° where it is straight. */
+export function jointAngle(first: Spot, joint: Spot, last: Spot): Degrees {
+  const [a, b] = [Math.atan2(first[1] - joint[1], first[0] - joint[0]), Math.atan2(last[1] - joint[1], last[0] - joint[0])];
+  const turn = Math.abs(a - b) * degrees;
+  return turn > 180 ? 360 - turn : turn;
+}
+/** How far a line rises, from level, when its true length is known: it may point towards the camera. −90° to 90°. */
+export const riseOf = (from: Spot, to: Spot, length: Px): Degrees =>
+  Math.asin(Math.max(-1, Math.min(1, (to[1] - from[1]) / Math.max(length, between(from, to))))) * degrees;
+/** From upright, towards the target. */
+export const leanOf = (low: Spot, high: Spot): Degrees => Math.atan2(high[0] - low[0], high[1] - low[1]) * degrees;
+
+/** Instants from one time to another, both included. */
+export function instants(from: Ms, to: Ms): Ms[] {
+  const count = Math.max(1, Math.ceil((to - from) / step));
+  return Array.from({ length: count + 1 }, (_, place) => from + ((to - from) * place) / count);
+}
+/** The most that something comes to between two times. */
+export const mostOf = (from: Ms, to: Ms, value: (time: Ms) => number): number =>
+  instants(from, to).reduce((most, time) => Math.max(most, value(time)), -Infinity);
+
+/** The chin, drawn in a little from the mouth. */
+export function chin(sight: Sight, time: Ms): Spot {
+  const [mouth, nose] = [middle(sight, 'Mouth', time), sight.at('nose', time)];
+  return [mouth[0] - 0.05 * sight.size.head, chinHeight(mouth[1], nose[1])];
+}
+/** The knuckles, between those of index and little finger. */
+export const knuckles = (sight: Sight, side: 'left' | 'right', time: Ms): Spot =>
+  middleOf(sight.at(`${side}IndexKnuckle` as PointName, time), sight.at(`${side}LittleKnuckle` as PointName, time));

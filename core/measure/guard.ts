@@ -1,0 +1,53 @@
+import type { Ratio } from '../units.ts';
+import { bodySides } from '../body/index.ts';
+import { chin, knuckles, middle, mostOf, riseOf } from './geometry.ts';
+import type { Sight } from './sight.ts';
+
+/** The lower of the two fists over the chin, before anything begins, in heads. */
+export const guardHeight = (sight: Sight): Ratio =>
+  Math.min(...bodySides.map((side) => knuckles(sight, side, sight.ready)[1] - chin(sight, sight.ready)[1])) / sight.size.head;
+
+/**
+ * Largest fall of the hand that has nothing to do, launch to home, in heads. Against the chin, so that whoever changes level is not
+ * said to drop the hand.
+ */
+export function otherHandDrop(sight: Sight): Ratio {
+  const { idle, ready, launch, home, size, guard } = sight;
+  const underChin = (time: number): number => chin(sight, time)[1] - sight.at(`${idle}Wrist`, time)[1];
+  // In the middle of a combination it has not come home yet from the strike before: then it falls from where it usually is.
+  return (mostOf(launch, home, underChin) - Math.max(underChin(ready), guard[idle])) / size.head;
+}
+
+/** Largest fall of the striking hand under the straight line from where it landed to where it is home, in forearms. */
+export function returnDrop(sight: Sight): Ratio {
+  const { striking, contact, home, size } = sight;
+  const [from, to] = [sight.at(`${striking}Wrist`, contact), sight.at(`${striking}Wrist`, home)];
+  const [across, up] = [to[0] - from[0], to[1] - from[1]];
+  const length = across ** 2 + up ** 2;
+  const under = (time: number): number => {
+    const [x, y] = sight.at(`${striking}Wrist`, time);
+    const share = Math.max(0, Math.min(1, ((x - from[0]) * across + (y - from[1]) * up) / length));
+    return from[1] + up * share - y;
+  };
+  return mostOf(contact, home, under) / size.forearm;
+}
+
+/** Gap between chin and the shoulder that covers it, at contact, in heads. */
+export const shoulderChin = (sight: Sight): Ratio =>
+  (chin(sight, sight.contact)[1] - sight.at(`${sight.striking}Shoulder`, sight.contact)[1]) / sight.size.head;
+
+/** Fist over elbow at contact, in forearms. */
+export const fistElbow = (sight: Sight): Ratio =>
+  (sight.at(`${sight.striking}Wrist`, sight.contact)[1] - sight.at(`${sight.striking}Elbow`, sight.contact)[1]) /
+  sight.size.forearm;
+
+/** Of the elbow that is further out: how far the upper arm hangs away from the body, before anything begins. */
+export const elbowFlare = (sight: Sight): number =>
+  Math.max(
+    ...bodySides.map((side) => {
+      const [shoulder, elbow] = [sight.at(`${side}Shoulder`, sight.ready), sight.at(`${side}Elbow`, sight.ready)];
+      // Sideways of what is known to be as long as an upper arm; outwards is away from the middle of the shoulders.
+      const outwards = Math.sign(shoulder[0] - middle(sight, 'Shoulder', sight.ready)[0]);
+      return riseOf([0, 0], [0, outwards * (elbow[0] - shoulder[0])], sight.size.upperArm);
+    }),
+  );

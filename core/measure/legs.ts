@@ -1,0 +1,57 @@
+import type { Degrees, Ratio } from '../units.ts';
+import { bodySides, type BodySide } from '../body/index.ts';
+import { jointAngle, middle, mostOf, riseOf } from './geometry.ts';
+import type { Sight } from './sight.ts';
+
+const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
+  jointAngle(sight.at(`${side}Hip`, time), sight.at(`${side}Knee`, time), sight.at(`${side}Ankle`, time));
+
+/** Front to back between the ankles, before anything begins, in trunks. */
+export const stanceLength = (sight: Sight): Ratio =>
+  Math.abs(sight.at('leftAnkle', sight.ready)[0] - sight.at('rightAnkle', sight.ready)[0]) / sight.size.torso;
+/** Sideways between the ankles, before anything begins, in widths of the shoulders. */
+export const stanceWidth = (sight: Sight): Ratio =>
+  Math.abs(sight.at('leftAnkle', sight.ready)[0] - sight.at('rightAnkle', sight.ready)[0]) / sight.size.shoulderWidth;
+
+/** The leg that is bent less, before anything begins. */
+export const kneeAngle = (sight: Sight): Degrees => Math.max(...bodySides.map((side) => kneeAt(sight, side, sight.ready)));
+/** How far the leg on the striking side is bent when the strike is launched. */
+export const loadedKnee = (sight: Sight): Degrees => kneeAt(sight, sight.striking, sight.launch);
+
+/** Heel over its own toe, in feet. */
+const heelHeight = (sight: Sight, side: BodySide, time: number): Ratio =>
+  (sight.at(`${side}Heel`, time)[1] - sight.at(`${side}Toe`, time)[1]) / sight.size.foot;
+const rearOf = ({ lead }: Sight): BodySide => (lead === 'left' ? 'right' : 'left');
+/** Of the rear foot, before anything begins. */
+export const rearHeel = (sight: Sight): Ratio => heelHeight(sight, rearOf(sight), sight.ready);
+/** Of the foot one stands on, at contact. */
+export const standingHeel = (sight: Sight): Ratio => heelHeight(sight, sight.idle, sight.contact);
+
+/** How far the ball of the rear foot slides, launch to contact, in feet; its heel turns, which is no slide. */
+export const rearSlide = (sight: Sight): Ratio => {
+  const toe = `${rearOf(sight)}Toe` as const;
+  return Math.abs(sight.at(toe, sight.contact)[0] - sight.at(toe, sight.launch)[0]) / sight.size.foot;
+};
+
+/** The shin of the kicking leg from level, at contact. */
+export const legTilt = (sight: Sight): Degrees =>
+  riseOf(sight.at(`${sight.striking}Knee`, sight.contact), sight.at(`${sight.striking}Ankle`, sight.contact), sight.size.shin);
+
+const floor = (sight: Sight): number =>
+  Math.min(...bodySides.map((side) => Math.min(sight.at(`${side}Heel`, sight.ready)[1], sight.at(`${side}Toe`, sight.ready)[1])));
+/** A leg bent as far as this is folded, and one bent no further than that is straight. Degrees. */
+const [foldedKnee, straightKnee] = [95, 110];
+/** How high the knee comes while the leg is folded, against the height of the hips; a leg that is half folded counts half. */
+export function chamber(sight: Sight): Ratio {
+  const { striking, launch, contact, ready } = sight;
+  const ground = floor(sight);
+  const folded = (time: number): Ratio =>
+    Math.max(0, Math.min(1, (straightKnee - kneeAt(sight, striking, time)) / (straightKnee - foldedKnee)));
+  const lifted = (time: number): number => folded(time) * (sight.at(`${striking}Knee`, time)[1] - ground);
+  return mostOf(launch, contact, lifted) / (middle(sight, 'Hip', ready)[1] - ground);
+}
+/** How high the lead knee is at contact, against the height of the hips. */
+export function kneeLift(sight: Sight): Ratio {
+  const ground = floor(sight);
+  return (sight.at(`${sight.lead}Knee`, sight.contact)[1] - ground) / (middle(sight, 'Hip', sight.ready)[1] - ground);
+}

@@ -1,0 +1,26 @@
+import type { FrameTimeline } from '../film/index.ts';
+import type { StrikeMoments } from '../strikes/index.ts';
+import { isMeasureId, type Checkpoint } from '../technique/index.ts';
+import { measureByPoints, widerThanTrials, type MeasurableStrike } from './measured-points.ts';
+import type { Measured } from './measured.ts';
+import { measuresOfMoments } from './timing.ts';
+import { trials } from './trials.ts';
+
+/**
+ * What can be measured of a checkpoint on one strike; undefined where nothing tells of it.
+ * @param points the strike as it is seen, where the body was followed
+ */
+export function measureOf(
+  timeline: FrameTimeline,
+  strike: StrikeMoments,
+  points: MeasurableStrike | undefined,
+  { id, measure }: Pick<Checkpoint, 'id' | 'measure'>,
+): Measured | undefined {
+  const read = isMeasureId(measure) ? measuresOfMoments[measure] : undefined;
+  return read ? read(timeline, points?.strike ?? strike, points?.doubts) : points && measureByPoints(points, id);
+}
+
+/** Changes whenever what is measured comes out otherwise: with every new trial. FNV-1a of 32 bits (Fowler, Noll and Vo 1991). */
+export const measuresVersion: string = Array.from(JSON.stringify([trials, widerThanTrials]))
+  .reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 0x01000193), 0x811c9dc5 | 0)
+  .toString(36);

@@ -1,0 +1,75 @@
+import type { Moment } from '../strikes/index.ts';
+import { across, sides, views, type CheckpointId, type ShippedCheckpointId, type View } from '../technique/index.ts';
+import { dwell, elbowAngle, forearmTilt, preMove, reachUse } from './arm.ts';
+import { elbowFlare, fistElbow, guardHeight, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
+import {
+  chamber,
+  kneeAngle,
+  kneeLift,
+  legTilt,
+  loadedKnee,
+  rearHeel,
+  rearSlide,
+  stanceLength,
+  stanceWidth,
+  standingHeel,
+} from './legs.ts';
+import type { Sight } from './sight.ts';
+import { baseFraction, headPitch, hipTravel, legsShare, trunkLean } from './trunk.ts';
+
+/** How a checkpoint is read from points. */
+export interface PointMeasure {
+  /** From where it can be seen. */
+  views: readonly View[];
+  /** The moments that it is read at; what is guessed of them is not measured. */
+  moments: readonly Moment[];
+  /** Whose limb it is about: seen from across, it tells something only where that limb is the nearer one. */
+  of: 'striking' | 'idle' | 'rear' | undefined;
+  /** In the unit of its measure; undefined where this strike does not show it. */
+  read: (sight: Sight) => number | undefined;
+}
+const row = (
+  from: readonly View[],
+  moments: readonly Moment[],
+  read: PointMeasure['read'],
+  of?: PointMeasure['of'],
+): PointMeasure => ({ views: from, moments, read, of });
+/** From the front, from behind and askew nothing hides both hands at once. */
+const notAcross: readonly View[] = [...across, 'quarter'];
+
+/** What is read from points, by checkpoint. A height is a height from wherever one looks. */
+export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMeasure>>> = {
+  'st.width': row(across, ['launch'], stanceWidth),
+  'st.length': row(sides, ['launch'], stanceLength),
+  'st.heels': row(sides, ['launch'], rearHeel, 'rear'),
+  'st.knees': row(sides, ['launch'], kneeAngle),
+  'st.lean': row(sides, ['contact'], trunkLean),
+  'st.balance': row(sides, ['contact'], baseFraction),
+  'st.chin': row(sides, ['contact'], headPitch),
+  'gd.height': row(notAcross, ['launch'], guardHeight),
+  'gd.elbows': row(across, ['launch'], elbowFlare),
+  'gd.other-hand': row(views, ['launch', 'home'], otherHandDrop, 'idle'),
+  'gd.return-line': row(sides, ['contact', 'home'], returnDrop, 'striking'),
+  'gd.cover': row(views, ['contact'], shoulderChin, 'striking'),
+  'gd.fist-elbow-level': row(views, ['contact'], fistElbow, 'striking'),
+  'pv.calf': row(sides, ['contact'], standingHeel, 'idle'),
+  'pv.rear-slide': row(sides, ['launch', 'contact'], rearSlide, 'rear'),
+  'sm.telegraph': row(sides, ['launch'], preMove, 'striking'),
+  'sm.extension': row(sides, ['contact'], elbowAngle, 'striking'),
+  'sm.range': row(sides, ['contact'], reachUse, 'striking'),
+  'sm.through': row(sides, ['launch', 'contact', 'home'], dwell, 'striking'),
+  'sm.hook-plane': row(views, ['contact'], forearmTilt, 'striking'),
+  'sm.load': row(sides, ['launch'], loadedKnee, 'striking'),
+  'sm.level': row(views, ['launch', 'contact'], legsShare),
+  'el.close': row(sides, ['contact'], reachUse, 'striking'),
+  'kk.chamber': row(views, ['launch', 'contact'], chamber),
+  'kk.level-leg': row(views, ['contact'], legTilt),
+  'kn.drive': row(sides, ['launch', 'contact'], hipTravel),
+  'df.weave': row(views, ['launch', 'contact'], legsShare),
+  'df.level': row(views, ['launch', 'contact'], legsShare),
+  'df.pull-back': row(sides, ['contact'], trunkLean),
+  'df.check': row(views, ['launch', 'contact'], kneeLift),
+};
+/** How a checkpoint is read from points; undefined where it is not, or not yet. */
+export const pointMeasureOf = (id: CheckpointId): PointMeasure | undefined =>
+  (pointMeasures as Readonly<Record<CheckpointId, PointMeasure | undefined>>)[id];

@@ -1,0 +1,237 @@
+import { expect } from 'chai';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName } from '../body/index.ts';
+import { timelineOf } from '../film/index.ts';
+import type { StrikeMoments } from '../strikes/index.ts';
+import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
+import {
+  followedFilm,
+  foundIn,
+  measurable,
+  measureByPoints,
+  measureOf,
+  pointMeasures,
+  rawMeasure,
+  trialOf,
+  widerThanTrials,
+  withFoundMoments,
+  type FollowedFilm,
+} from './index.ts';
+
+/** Ahead and up of the hips, in trunks of a hundred pixels, of somebody who stands still with both hands at the chin. */
+const still = (name: PointName): [ahead: number, up: number] => {
+  const front = name.startsWith('left') ? 1 : -1;
+  const places: [RegExp, number, number][] = [
+    [/Shoulder/, 0, 1],
+    [/Elbow/, 0.35, 0.6],
+    [/Wrist|Knuckle|Thumb/, 0.4, 1.15],
+    [/Hip/, 0, 0],
+    [/Knee/, front * 0.3, -0.8],
+    [/Ankle/, front * 0.45, -1.6],
+    [/Heel/, front * 0.45 - 0.1, -1.65],
+    [/Toe/, front * 0.45 + 0.4, -1.65],
+    [/Mouth/, 0.2, 1.3],
+    [/nose/, 0.25, 1.4],
+    [/Ear/, 0, 1.42],
+  ];
+  const [, ahead, up] = places.find(([part]) => part.test(name)) ?? [/./, 0.2, 1.45];
+  return [ahead, up];
+};
+const rate = 60;
+const [launchFrame, contactFrame, homeFrame] = [60, 75, 95];
+const moments: StrikeMoments = {
+  ...{ launchFrame, contactFrame, homeFrame },
+  ...{ launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' },
+};
+type Moving = (name: PointName, frame: number) => [ahead: number, up: number];
+
+/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. */
+function sceneOf(moving: Moving, view: View = 'lead-side'): FollowedFilm {
+  const track = emptyTrack(0, 160);
+  const towards = view === 'rear-side' ? 1 : -1;
+  for (let frame = 0; frame < 160; frame++)
+    for (const name of pointNames) {
+      const [ahead, up] = moving(name, frame);
+      const place = frame * numbersOfFrame + pointAt[name] * numbersOfPoint;
+      track.values.set([500 + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
+    }
+  const timeline = timelineOf(Array.from({ length: 160 }, (_, frame) => (frame * 1000) / rate));
+  return followedFilm({ timeline, track, view, stance: 'orthodox' })!;
+}
+/** 0 until one frame, 1 from another one on. */
+const between = (frame: number, from: number, to: number): number => Math.max(0, Math.min(1, (frame - from) / (to - from)));
+/** A jab along a straight line, out and home. */
+const jab: Moving = (name, frame) => {
+  const [ahead, up] = still(name);
+  const out = between(frame, launchFrame, contactFrame) - between(frame, contactFrame, homeFrame);
+  if (/left(Wrist|Index|Little|Thumb)/.test(name)) return [ahead + 0.7 * out, up - 0.05 * out];
+  return name === 'leftElbow' ? [ahead + 0.2 * out, up + 0.4 * out] : [ahead, up];
+};
+const read = (id: ShippedCheckpointId, moving: Moving, technique = 'jab', view: View = 'lead-side'): number =>
+  rawMeasure(measurable(sceneOf(moving, view), moments, techniqueIn(shippedCatalogue, technique))!, pointMeasures[id]!)!.value;
+
+describe('measures from points', () => {
+  it('of a straight jab with a still body are what geometry says', () => {
+    expect(read('st.lean', jab)).to.be.closeTo(0, 0.7);
+    expect(read('st.length', jab)).to.be.closeTo(0.9, 0.02);
+    expect(read('gd.return-line', jab)).to.be.closeTo(0, 0.08);
+    expect(read('sm.telegraph', jab)).to.be.closeTo(0, 0.08);
+    expect(read('kk.level-leg', jab)).to.be.closeTo(-79.4, 2);
+    expect(read('gd.other-hand', jab, 'cross'), 'the jab sinks by a ninth of a head').to.be.closeTo(0.11, 0.06);
+  });
+
+  it('a trunk that leans towards the target leans forward, from either side', () => {
+    const leaning: Moving = (name, frame) => {
+      const [ahead, up] = jab(name, frame);
+      return up >= 1 ? [ahead + 0.2, up] : [ahead, up];
+    };
+    for (const view of ['lead-side', 'rear-side'] as const)
+      expect(read('st.lean', leaning, 'jab', view), view).to.be.closeTo((Math.atan(0.2) * 180) / Math.PI, 0.8);
+  });
+
+  it('a hand that falls on its way home falls by as much, between the frames as well', () => {
+    for (const drop of [0.1, 0.2, 0.4]) {
+      const falling: Moving = (name, frame) => {
+        const [ahead, up] = jab(name, frame);
+        const middle = 1 - Math.abs(2 * between(frame, contactFrame, homeFrame) - 1);
+        return name === 'leftWrist' ? [ahead, up - drop * middle] : [ahead, up];
+      };
+      const { forearm } = sceneOf(falling).size;
+      expect(read('gd.return-line', falling)).to.be.closeTo((100 * drop) / forearm, 0.07);
+    }
+  });
+
+  it('an idle hand that falls is told in heads, against the chin: whoever changes level drops nothing', () => {
+    const idle: Moving = (name, frame) => {
+      const [ahead, up] = jab(name, frame);
+      return /left(Wrist)/.test(name) ? [ahead, up - 0.45 * (between(frame, 62, 70) - between(frame, 100, 110))] : [ahead, up];
+    };
+    const sunk: Moving = (name, frame) => {
+      const [ahead, up] = still(name);
+      return up > -0.5 ? [ahead, up - 0.3 * between(frame, 50, 70)] : [ahead, up];
+    };
+    expect(read('gd.other-hand', idle, 'cross')).to.be.above(0.9);
+    expect(read('gd.other-hand', sunk, 'cross')).to.be.closeTo(0, 0.1);
+  });
+
+  it('an idle hand that is still out from the strike before falls from where it usually is, not from out there', () => {
+    const stillOut: Moving = (name, frame) => {
+      const [ahead, up] = jab(name, frame);
+      // Up and out until the launch, then home.
+      return name === 'leftWrist' ? [ahead, up + 0.4 * (between(frame, 40, 44) - between(frame, 58, 66))] : [ahead, up];
+    };
+    expect(read('gd.other-hand', stillOut, 'cross')).to.be.below(0.25);
+  });
+
+  it('come out the same each time', () => {
+    expect(read('gd.return-line', jab)).to.equal(read('gd.return-line', jab));
+  });
+});
+
+describe('what is measured by points', () => {
+  const measured = (
+    id: ShippedCheckpointId,
+    change: { view?: View; strike?: Partial<StrikeMoments>; technique?: string } = {},
+  ) => {
+    const { view = 'lead-side', strike = {}, technique = 'jab' } = change;
+    return measureByPoints(
+      measurable(sceneOf(jab, view), { ...moments, ...strike }, techniqueIn(shippedCatalogue, technique))!,
+      id,
+    );
+  };
+  const reason = (...asked: Parameters<typeof measured>): string => {
+    const told = measured(...asked)!;
+    return told.value === undefined ? told.reason : `It is ${told.value}.`;
+  };
+
+  it('says from where to film what cannot be seen from here', () => {
+    expect(reason('st.width')).to.include('front or rear');
+    expect(reason('gd.return-line', { view: 'front' })).to.include('lead side or rear side');
+    expect(reason('gd.return-line', { technique: 'cross' }), 'the far hand').to.include('film from the rear side');
+    expect(reason('gd.other-hand', { technique: 'jab' }), 'the far hand').to.include('film from the rear side');
+  });
+
+  it('is never taken from a moment that is guessed', () => {
+    expect(reason('gd.other-hand', { view: 'front', strike: { homeOrigin: 'guessed' } })).to.include('home');
+    expect(measured('st.lean', { strike: { homeOrigin: 'guessed', launchOrigin: 'guessed' } })!.value).to.be.a('number');
+  });
+
+  it('is nothing where nobody reads it from points, and where nobody was found', () => {
+    expect(measured('pv.rear-turn')).to.equal(undefined);
+    const empty = { ...sceneOf(jab), track: emptyTrack(0, 160) };
+    expect(measurable(empty, moments, techniqueIn(shippedCatalogue, 'jab'))).to.equal(undefined);
+  });
+
+  it('is corrected by what trials say, and doubts more than they do', () => {
+    const trial = trialOf('st.lean', 'near')!;
+    const told = measured('st.lean')!;
+    if (told.value === undefined) throw new Error(told.reason);
+    expect(told.value).to.be.closeTo(read('st.lean', jab) - trial.bias, 1e-9);
+    expect(told.doubt).to.be.at.least(widerThanTrials * Math.hypot(trial.shared, trial.own));
+    expect(told.shared).to.equal(widerThanTrials * trial.shared);
+    expect(trialOf('st.lean', 'quarter')).to.equal(undefined);
+  });
+});
+
+describe('moments on the path of a limb', () => {
+  /** A jab that begins and ends at rest, as people do it. */
+  const eased: Moving = (name, frame) => {
+    const smooth = (u: number): number => u * u * (3 - 2 * u);
+    const [ahead, up] = still(name);
+    const out = smooth(between(frame, launchFrame, contactFrame)) - smooth(between(frame, contactFrame, homeFrame));
+    return name === 'leftWrist' ? [ahead + 0.7 * out, up] : [ahead, up];
+  };
+  const guessed: StrikeMoments = {
+    ...{ launchFrame: contactFrame - 24, contactFrame, homeFrame: contactFrame + 40 },
+    ...{ launchOrigin: 'guessed', contactOrigin: 'set', homeOrigin: 'guessed' },
+  };
+  const jabbed = techniqueIn(shippedCatalogue, 'jab');
+  const found = (change: { moving?: Moving; view?: View; strike?: Partial<StrikeMoments>; technique?: string } = {}) => {
+    const { moving = eased, view = 'lead-side', strike = {}, technique = 'jab' } = change;
+    return withFoundMoments(sceneOf(moving, view), { ...guessed, ...strike }, techniqueIn(shippedCatalogue, technique));
+  };
+
+  it('replace what is guessed, less by what trials say that they are found too late', () => {
+    const told = found();
+    const late = (name: 'launch' | 'home'): number => (foundIn['near hand'][name]!.late * rate) / 1000;
+    expect([told.launchOrigin, told.homeOrigin]).to.deep.equal(['found', 'found']);
+    expect(told.launchFrame).to.be.closeTo(launchFrame - late('launch'), 1);
+    expect(told.homeFrame).to.be.closeTo(homeFrame - late('home'), 1);
+  });
+
+  it('leave alone what a coach has set', () => {
+    const own = found({ strike: { launchOrigin: 'set', homeFrame: 97, homeOrigin: 'set' } });
+    expect(own).to.deep.equal({ ...guessed, launchOrigin: 'set', homeFrame: 97, homeOrigin: 'set' });
+    expect(found({ strike: { launchOrigin: 'set' } }).launchFrame).to.equal(guessed.launchFrame);
+  });
+
+  it('are not told where nothing moves, where the contact itself is a guess, and where trials were too few', () => {
+    expect(found({ moving: still })).to.deep.equal(guessed);
+    expect(found({ strike: { contactOrigin: 'guessed' } }).launchOrigin).to.equal('guessed');
+    for (const technique of ['rear-round', 'slip', 'rear-knee']) expect(found({ technique }), technique).to.deep.equal(guessed);
+    expect(found({ view: 'quarter' })).to.deep.equal(guessed);
+    expect(found({ view: 'front' }).homeOrigin, 'nobody sees from the front when a hand is home').to.equal('guessed');
+  });
+
+  it('make a strike measurable of which only the contact was told, with more doubt than what was set', () => {
+    const scene = sceneOf(eased);
+    const told = measurable(scene, guessed, jabbed)!;
+    expect(told.strike.homeOrigin).to.equal('found');
+    const snap = measureOf(scene.timeline, guessed, told, { id: 'sm.snap', measure: 'snap-ratio' })!;
+    const set = measureOf(scene.timeline, { ...told.strike, launchOrigin: 'set', homeOrigin: 'set' }, undefined, {
+      ...{ id: 'sm.snap', measure: 'snap-ratio' },
+    })!;
+    if (snap.value === undefined || set.value === undefined) throw new Error('Both are told.');
+    expect(snap.value).to.equal(set.value);
+    expect(snap.doubt).to.be.above(2 * set.doubt);
+    expect(measureOf(scene.timeline, guessed, undefined, { id: 'sm.snap', measure: 'snap-ratio' })!.value).to.equal(undefined);
+  });
+
+  it('of a limb that leaves the picture half way are not invented', () => {
+    const scene = sceneOf(eased);
+    const { track } = scene;
+    const gone = { ...track, values: track.values.slice() };
+    for (let frame = launchFrame - 30; frame < contactFrame - 2; frame++)
+      gone.values.fill(NaN, frame * numbersOfFrame, (frame + 1) * numbersOfFrame);
+    expect(withFoundMoments({ ...scene, track: gone }, guessed, jabbed).launchOrigin).to.equal('guessed');
+  });
+});
