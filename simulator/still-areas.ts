@@ -1,6 +1,7 @@
 import type { Seconds } from '@wax-fist/core/units';
 import { checkpointIn, shippedCatalogue, stillFor, type Checkpoint, type WalkStop } from '@wax-fist/core/technique';
-import { jointNames, type Body, type BodySide, type JointName } from './body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import { jointNames, type Body, type JointName } from './body/skeleton.ts';
 import { cameraAt, projected } from './camera.ts';
 import type { Performance } from './motion/thrown-round.ts';
 import type { Scene, SceneCamera } from './scene.ts';

@@ -7,6 +7,7 @@ import { maren } from './people/maren.ts';
 import { noor } from './people/noor.ts';
 import { oona } from './people/oona.ts';
 import { pavel } from './people/pavel.ts';
+import { sunniva } from './people/sunniva.ts';
 import { tove } from './people/tove.ts';
 import type { DemoTrainee } from './person.ts';
 
@@ -22,4 +23,4 @@ export const demoSets: readonly { name: string; recipe: string }[] = [
   { name: 'Skills day, second set', recipe: 'jab, body straight, lead hook, weave, cross, rear round kick' },
 ];
 
-export const demoTrainees: readonly DemoTrainee[] = [maren, tove, idris, juno, pavel, edda, noor, lio, oona];
+export const demoTrainees: readonly DemoTrainee[] = [maren, tove, idris, juno, pavel, edda, noor, lio, oona, sunniva];

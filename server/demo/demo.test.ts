@@ -169,6 +169,7 @@ describe('marks from truth', () => {
   const jab = { technique: 'jab', launch: 100, contact: 250, home: 480 };
   const cross = { technique: 'cross', launch: 600, contact: 790, home: 1100 };
   const truth: FilmTruth = {
+    scene: { stance: 'orthodox' },
     frameTimes: Array.from({ length: 60 }, (_, frame) => frame * 20),
     strikes: [
       { ...jab, faults: [{ checkpoint: 'gd.return-line', strength: 0.9 }] },

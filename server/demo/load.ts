@@ -4,7 +4,7 @@ import type { JudgedBy } from '@wax-fist/contract/schools';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { account, callSet, film, filmStep, round, trainee, trainingSession } from '../db/schema/index.ts';
+import { account, callSet, film, filmPoints, filmStep, round, trainee, trainingSession } from '../db/schema/index.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addCorrectionEvent, openCorrection } from '../features/corrections/write-corrections.ts';
 import { writeMarks } from '../features/review/write-marks.ts';
@@ -12,7 +12,7 @@ import { standardFor } from '../features/sessions/standard.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
-import { filmPath, truthOfFilm } from './footage.ts';
+import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
 import type { DemoFilm, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
 
@@ -106,6 +106,17 @@ interface Filmed {
   judging: { school: JudgedBy; withHolder: boolean };
 }
 
+/** What the pose model found in a film when it was made; on a small machine it would take half an hour to find it again. */
+async function addPoints(db: ImportServices['db'], filmId: string, points: FilmPoints | undefined): Promise<void> {
+  if (!points) return;
+  const { frames, model, version, packed } = points;
+  await db.insert(filmPoints).values({ filmId, fromFrame: 0, frames, model, version, packed });
+  await db
+    .update(filmStep)
+    .set({ state: 'done', progress: 1 })
+    .where(and(eq(filmStep.filmId, filmId), eq(filmStep.step, 'pose')));
+}
+
 async function addFilm(services: DemoLoading, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
   const id = uuid();
   const { db, storage, home } = services;
@@ -126,6 +137,7 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
     .set({ state: 'done', progress: 1 })
     .where(and(eq(filmStep.filmId, id), eq(filmStep.step, 'review-copy')));
   await workOnFilm(services, id, true);
+  await addPoints(db, id, pointsOfFilm(name));
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
   const { refused } = await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);

@@ -10,12 +10,14 @@ import {
   techniqueIn,
   type CheckpointId,
   type School,
+  type Stance,
   type View,
 } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 
 /** What is known of a rendered film; times in milliseconds from its first frame. */
 export interface FilmTruth {
+  scene: { stance: Stance };
   frameTimes: number[];
   strikes: {
     technique: string;

@@ -2,8 +2,6 @@ import type { Stance } from '@wax-fist/core/technique';
 import { Euler, Matrix4, Quaternion, Vector3 } from 'three';
 import { baseStance, type Pose } from './pose.ts';
 
-export type BodySide = 'left' | 'right';
-
 /** Segment lengths in metres of a person of `referenceStature`, close to Drillis and Contini (1966); others are scaled. */
 export const referenceStature = 1.76;
 const upperArm = 0.31;

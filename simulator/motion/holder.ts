@@ -1,7 +1,8 @@
 import type { Seconds } from '@wax-fist/core/units';
 import { Matrix4, Vector3 } from 'three';
 import { addChange, baseStance, type Channel, type Pose } from '../body/pose.ts';
-import { referenceStature, solve, type Body, type BoneName, type JointName, type BodySide } from '../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import { referenceStature, solve, type Body, type BoneName, type JointName } from '../body/skeleton.ts';
 import type { Scene, SceneHolder } from '../scene.ts';
 import type { HeldFault, HolderFaultId } from './fault/holder.ts';
 import type { Holding, ThrownPart, ThrownStrike } from './thrown-round.ts';

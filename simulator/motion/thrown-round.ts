@@ -1,7 +1,8 @@
 import type { Metres, Seconds } from '@wax-fist/core/units';
 import type { ShippedCheckpointId } from '@wax-fist/core/technique';
 import type { Vector3 } from 'three';
-import type { Body, BodySide } from '../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body } from '../body/skeleton.ts';
 import type { BagHit } from './bag.ts';
 import type { HeldFault } from './fault/holder.ts';
 import type { StrikeTimes } from './part.ts';

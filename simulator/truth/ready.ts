@@ -1,4 +1,4 @@
-import type { BodySide } from '../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
 import { jointAngle } from '../body/skeleton.ts';
 import { degrees, footAngle, footLength, headHeight, middle, shoulderWidth, torso, type Joints, type Seen } from './seen.ts';
 

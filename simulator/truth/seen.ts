@@ -1,6 +1,7 @@
 import type { Ms, Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
-import type { Body, BodySide } from '../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body } from '../body/skeleton.ts';
 import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
 import { limbOf } from '../motion/technique/single.ts';
 

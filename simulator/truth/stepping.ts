@@ -1,6 +1,6 @@
 import type { Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
-import type { BodySide } from '../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
 import type { StrikeTimes } from '../motion/part.ts';
 import { heading, middle, inMilliseconds, shoulderWidth, torso, turnBetween, type Joints, type Seen } from './seen.ts';
 

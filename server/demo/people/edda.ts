@@ -38,6 +38,9 @@ export const edda: DemoTrainee = {
   name: 'Edda Marchetti-Lund',
   stance: 'orthodox',
   grade: 'improver',
+  stature: 165,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Left knee: stop the kicking round when it speaks up.',
   sessions,
 };

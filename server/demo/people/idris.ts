@@ -19,6 +19,9 @@ export const idris: DemoTrainee = {
   name: 'Idris Falkeid',
   stance: 'orthodox',
   grade: 'beginner',
+  stature: 182,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Joined in the autumn. Long arms; jabs as if every one were the last.',
   sessions: [
     { ...week(1, 30), corrections: [{ ...lowReturn, cue: 'Home by the same road', target: 0.15, recheckAfter: 7 }] },

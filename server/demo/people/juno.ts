@@ -12,6 +12,9 @@ export const juno: DemoTrainee = {
   name: 'Juno Perrault',
   stance: 'southpaw',
   grade: 'advanced',
+  stature: 168,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Learned elsewhere, stands a little squarer than we do.',
   schoolId: readySchools[1].id,
   sessions: [

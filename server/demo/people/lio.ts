@@ -18,6 +18,9 @@ export const lio: DemoTrainee = {
   name: 'Lio Vandermeer-Aas',
   stance: 'orthodox',
   grade: 'improver',
+  stature: 142,
+  reach: null,
+  ageGroup: 'child',
   note: 'Eleven. Shows the first set at the skills day in three weeks: four times in a row, nothing left out. No hard rounds.',
   sessions: [week(1, 8), week(2, 1)],
 };

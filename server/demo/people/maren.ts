@@ -17,6 +17,9 @@ export const maren: DemoTrainee = {
   name: 'Maren Lysvik',
   stance: 'orthodox',
   grade: 'improver',
+  stature: 170,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Skills day in ten weeks. Sore left wrist last winter: wrapped, no fixed pole.',
   sessions: [
     {

@@ -23,6 +23,9 @@ export const noor: DemoTrainee = {
   name: 'Noor Castellane',
   stance: 'orthodox',
   grade: 'improver',
+  stature: 160,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Best when somebody calls. Two phones on the pad floor: front and side.',
   sessions: [
     { ...week(1, 9), corrections: [{ ...padsWide, cue: 'Both pads inside your shoulders', target: 0.15, recheckAfter: 7 }] },

@@ -9,6 +9,9 @@ export const oona: DemoTrainee = {
   name: 'Oona Brightwater',
   stance: 'orthodox',
   grade: 'advanced',
+  stature: 172,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Trains early, mostly alone.',
   sessions: [
     {

@@ -18,6 +18,9 @@ export const pavel: DemoTrainee = {
   name: 'Pavel Sorrin',
   stance: 'orthodox',
   grade: 'improver',
+  stature: 178,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Strong, in a hurry. Asks every week whether the hook is better.',
   sessions: [
     { ...week(1, 36, 'front'), corrections: [{ ...wide, cue: 'Elbow follows the fist', target: 0.1, recheckAfter: 7 }] },

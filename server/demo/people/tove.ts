@@ -7,6 +7,9 @@ export const tove: DemoTrainee = {
   name: 'Tove Adair',
   stance: 'southpaw',
   grade: 'beginner',
+  stature: 181,
+  reach: null,
+  ageGroup: 'adult',
   note: 'Seven weeks in. Right hand leads. Has begun to hold for others.',
   sessions: [
     { ...round, daysAgo: 5, rung: 3, films: [{ name: 'tove-first-lead-side', view: 'lead-side', done: false }] },

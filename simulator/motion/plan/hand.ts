@@ -1,5 +1,6 @@
 import { Vector3 } from 'three';
-import { jointAngle, reachAt, solve, type Body, type BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import { jointAngle, reachAt, solve, type Body } from '../../body/skeleton.ts';
 import { baseStance, type Channel, type PoseChange } from '../../body/pose.ts';
 import type { Contribution, StrikeTimes } from '../part.ts';
 import { bodyRise, snapBack, strikeRise, swell, upAndBack } from '../shape.ts';

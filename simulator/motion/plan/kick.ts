@@ -1,6 +1,7 @@
 import type { Vector3 } from 'three';
 import { summed, type PoseChange } from '../../body/pose.ts';
-import type { Body, BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body } from '../../body/skeleton.ts';
 import { bagFace, bagRadius } from '../station.ts';
 import { contributionsOf, stepOf, type Contribution, type MotionPart, type StrikeTimes } from '../part.ts';
 import type { KickModel } from '../technique/kick.ts';

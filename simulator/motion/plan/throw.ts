@@ -1,4 +1,5 @@
-import { solve, type BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import { solve } from '../../body/skeleton.ts';
 import type { Random } from '../../random.ts';
 import type { SceneHolder } from '../../scene.ts';
 import { faultModel } from '../fault/index.ts';

@@ -1,5 +1,6 @@
 import { Vector3 } from 'three';
-import type { Body, BoneName, BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body, BoneName } from '../../body/skeleton.ts';
 import type { WholeLook } from '../../look.ts';
 import { cone } from '../field.ts';
 import { pointAt, between, type BodyPart } from './part.ts';

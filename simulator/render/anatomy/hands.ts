@@ -1,4 +1,5 @@
-import type { Body, BoneName, BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body, BoneName } from '../../body/skeleton.ts';
 import type { WholeLook } from '../../look.ts';
 import { cone } from '../field.ts';
 import { pointAt, sideSign, type BodyPart } from './part.ts';

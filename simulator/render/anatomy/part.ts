@@ -1,5 +1,5 @@
 import { Vector3, type Matrix4 } from 'three';
-import type { BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
 import type { Clay } from '../field.ts';
 
 /** One mesh of the figure: what it is made of, how fine, and what it looks like. */

@@ -1,4 +1,5 @@
-import type { Body, BoneName, BodySide } from '../../body/skeleton.ts';
+import type { BodySide } from '@wax-fist/core/body';
+import type { Body, BoneName } from '../../body/skeleton.ts';
 import { cone, ellipsoid, type Lump } from '../field.ts';
 import { pointAt, between, girth, sideSign, bodySides } from './part.ts';
 

@@ -1,0 +1,17 @@
+#!/usr/bin/env bash
+# Films the people of the trials and follows their bodies: only truths and points are kept, which is all that measures are tried on.
+set -euo pipefail
+cd "$(dirname "${BASH_SOURCE[0]}")/.."
+folder="$(mktemp -d)"
+trap 'rm -rf "$folder"' EXIT
+for view in front lead-side; do
+  for file in simulator/trials/*.json; do
+    clip="$(basename "$file" .json)-$view"
+    [ -f "simulator/trials/$clip.points.gz" ] && continue
+    echo "$clip"
+    bin/simulate render "$file" --view "$view" --out "$folder/$clip.mp4" --truth "$folder/$clip.gz"
+    bin/wax pose "$folder/$clip.mp4" --out "$folder/$clip.points.gz"
+    mv "$folder/$clip.gz" "simulator/trials/$clip.truth.json.gz"
+    mv "$folder/$clip.points.gz" "simulator/trials/$clip.points.gz"
+  done
+done
