@@ -1,5 +1,6 @@
 import compression from 'compression';
 import express, { Router, type ErrorRequestHandler, type Express } from 'express';
+import { constants } from 'node:zlib';
 import { pinoHttp } from 'pino-http';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { accountRoutes } from './features/accounts/routes.ts';
@@ -10,6 +11,7 @@ import { correctionRoutes } from './features/corrections/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
+import { measureRoutes } from './features/measures/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
@@ -20,7 +22,8 @@ import { traineeRoutes } from './features/trainees/routes.ts';
 import { pages, strictHeaders } from './http/pages.ts';
 import { notFound, Refusal } from './http/refusal.ts';
 import { knownTrouble } from './http/known-trouble.ts';
-import { accountAsItIs, ownPagesOnly, signInCookies } from './http/sign-in.ts';
+import { ownPagesOnly, signInCookies } from './http/sign-in.ts';
+import { errorForLog, requestForLog, responseForLog } from './log.ts';
 import type { Services } from './services.ts';
 
 /** The whole server, without a port: the tests put it on one of their own. */
@@ -30,16 +33,26 @@ export function appOf(services: Services, webFolder: string): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.trustProxy);
+  // Where `requireScope` looks up whose something is.
+  app.locals.db = db;
   const router = Router();
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: ({ url }) => url === '/api/health' }, quietReqLogger: true }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: ({ url }) => url === '/api/health' },
+      quietReqLogger: true,
+      wrapSerializers: false,
+      serializers: { req: requestForLog, res: responseForLog, err: errorForLog },
+    }),
+  );
   strictHeaders(router);
-  router.use(compression());
+  router.use(compression({ level: constants.Z_BEST_SPEED }));
   router.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
   healthRoutes(router, services);
-  router.use('/api', signInCookies(pool, settings), accountAsItIs(db), ownPagesOnly);
+  router.use('/api', signInCookies(pool, settings), ownPagesOnly);
   uploads.mount(router);
   router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
@@ -54,6 +67,7 @@ export function appOf(services: Services, webFolder: string): Express {
   alignmentRoutes(router, services);
   reviewRoutes(router, services);
   correctionRoutes(router, services);
+  measureRoutes(router, services);
   todayRoutes(router, services);
   router.use('/api', () => {
     throw notFound('address');

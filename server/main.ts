@@ -1,16 +1,16 @@
 import { join } from 'node:path';
-import pino from 'pino';
 import { appOf } from './app.ts';
 import { connect } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { openQueue } from './jobs/queue.ts';
+import { openLog } from './log.ts';
 import { settingsFrom } from './settings.ts';
 import { storageFrom } from './storage/open.ts';
 
 // Films, sound and logs are for the account that runs this, and for nobody else on the machine.
 process.umask(0o077);
 const settings = settingsFrom(process.env);
-const log = pino({ level: settings.logLevel, name: 'server' });
+const log = openLog(settings.logLevel, 'server');
 const connection = connect(settings.databaseUrl);
 await migrateDatabase(connection);
 const storage = storageFrom(settings);

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
+import { poseSizes, type PoseSize } from './pose/pose-size.ts';
 import type { S3Settings } from './storage/s3.ts';
 
 /** Everything that differs between one machine and another; read once, from the environment. */
@@ -15,6 +16,8 @@ export interface Settings {
   /** Proxies in front of this server whose word is taken for who asks and whether by https: a number of them, or their addresses. */
   trustProxy: number | string[] | false;
   logLevel: string;
+  /** How thoroughly bodies are followed through films; absent, they are not. */
+  pose: PoseSize | undefined;
   /** Bytes of the disk that films never fill. */
   spare: number;
   /** Where films are kept; absent, they lie in the data folder. */
@@ -57,6 +60,14 @@ function trustedFrom(told: string | undefined): Settings['trustProxy'] {
   return addresses;
 }
 
+/** @throws Error for what is no size */
+function poseFrom(told = 'full'): PoseSize | undefined {
+  if (told === 'off') return undefined;
+  const size = poseSizes.find((one) => one === told);
+  if (!size) throw new Error(`WAX_POSE is one of ${poseSizes.join(', ')} and off.`);
+  return size;
+}
+
 /** @throws Error naming the variable that is missing or wrong. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const home = resolve(environment.WAX_HOME ?? '.local');
@@ -73,6 +84,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
     secureCookie: environment.WAX_SECURE_COOKIE === '1',
     trustProxy: trustedFrom(environment.WAX_TRUST_PROXY),
+    pose: poseFrom(environment.WAX_POSE),
     logLevel: environment.WAX_LOG ?? 'info',
     spare: spareGigabytes * 1e9,
     s3: s3From(environment),

@@ -7,6 +7,7 @@ import { measuredStrikes } from '../features/checklists/measured-strikes.ts';
 import { correctionPage, evidenceFor } from '../features/corrections/queries.ts';
 import { openCorrection } from '../features/corrections/write-corrections.ts';
 import { filmsKnownBy, filmsOf } from '../features/footage/queries.ts';
+import { measuredRows } from '../features/measures/session-measures.ts';
 import { historyOf, reviewOf, talliesOf } from '../features/review/queries.ts';
 import { writeMarks } from '../features/review/write-marks.ts';
 import { hitsAndRoundsOf } from '../features/rounds/queries.ts';
@@ -73,6 +74,8 @@ describe('database', function () {
         from film, generate_series(1, 5) n where film.id <> ${sql.raw(`'${filmId}'`)};
       insert into observation (id, strike_id, checkpoint_id, subject, verdict, view, checklist_version, said_at)
         select gen_random_uuid(), id, 'st.chin', 'trainee', 'clean', 'lead-side', 1, now() from strike where film_id <> ${sql.raw(`'${filmId}'`)};
+      insert into measured_strike (strike_id, made_of) select id, 'points' from strike where film_id <> ${sql.raw(`'${filmId}'`)};
+      insert into strike_measure (strike_id, checkpoint_id, value, doubt, shared) select strike_id, 'st.chin', 1, 1, 0 from measured_strike;
       insert into correction (id, trainee_id, checkpoint_id, technique, cue, target, opened_in, state, recheck_on)
         select gen_random_uuid(), trainee_id, 'st.chin', 'jab', 'Chin', 0.1, id, 'closed', held_on from training_session where held_on < '2025-12-01';
       insert into correction_event (id, correction_id, kind, note) select gen_random_uuid(), id, 'opened', '' from correction where state = 'closed';
@@ -113,6 +116,7 @@ describe('database', function () {
       () => talliesOf(db, eq(trainingSession.traineeId, scene.traineeId)),
       /observation_of_strike|one_observation_counts/,
     ],
+    ['what was measured in a session', () => measuredRows(db, eq(film.sessionId, scene.sessionId)), /film_of_session/],
     ['trainees', () => traineeRows(db), /trainee_by_name/],
     ['a trainee’s sessions', () => sessionRows(db, scene.traineeId), /training_session_of_trainee/],
     ['the films of a session', () => filmsOf(db, eq(film.sessionId, scene.sessionId)), /film_of_session/],

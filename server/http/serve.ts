@@ -3,7 +3,8 @@ import type { Router } from 'express';
 import { type Request, type Response } from 'express';
 import { ValidationError, type InferType, type Schema } from 'yup';
 import { validate as isUuid } from 'uuid';
-import { requireRole, type SignedIn } from './sign-in.ts';
+import { requireScope } from './scope.ts';
+import type { SignedIn } from './sign-in.ts';
 import { declaredOf } from './declared.ts';
 import { notFound, Refusal } from './refusal.ts';
 
@@ -43,7 +44,7 @@ async function checked<Shape extends Schema | undefined>(
 export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void {
   const declared = endpoint.reply && declaredOf(endpoint.reply);
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
-  router[method](endpoint.path, requireRole(endpoint.allowed), async (request, response) => {
+  router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
     const answer: unknown = await Promise.resolve(

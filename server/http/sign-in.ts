@@ -1,11 +1,8 @@
-import type { Allowed, Role } from '@wax-fist/contract/endpoint';
+import type { Role } from '@wax-fist/contract/endpoint';
 import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
-import session from 'express-session';
-import { eq } from 'drizzle-orm';
+import session, { type SessionData } from 'express-session';
 import type { Pool } from 'pg';
-import type { Database } from '../db/connection.ts';
-import { account } from '../db/schema/index.ts';
 import type { Settings } from '../settings.ts';
 import { Refusal } from './refusal.ts';
 
@@ -18,49 +15,44 @@ export interface SignedIn {
 
 declare module 'express-session' {
   interface SessionData {
-    account: SignedIn;
+    /** Null when the account is gone. */
+    account: SignedIn | null;
   }
 }
 
 export const cookieName = 'waxfist';
 const twoWeeks = 14 * 24 * 3600 * 1000;
 
+/**
+ * A kept sign-in with its account as the club has it now, in one statement: whoever was removed since is nobody, whoever has
+ * another role has that.
+ */
+const asItIs = `
+  select sess::jsonb || jsonb_build_object('account', (
+    select jsonb_build_object('id', id, 'email', email, 'name', name, 'role', role)
+    from account where id = (sess -> 'account' ->> 'id')::uuid)) as sess
+  from sign_in where sid = $1 and expire >= now()`;
+
 /** Who is signed in, in PostgreSQL, so that any server can answer and a restart signs nobody out. */
 export function signInCookies(pool: Pool, settings: Settings): RequestHandler {
-  const Store = connectPgSimple(session);
+  class SignIns extends connectPgSimple(session) {
+    override get(sid: string, told: (error: unknown, kept?: SessionData | null) => void): void {
+      pool.query<{ sess: SessionData }>({ name: 'sign_in', text: asItIs, values: [sid] }).then(
+        ({ rows }) => told(null, rows[0]?.sess ?? null),
+        (error: unknown) => told(error),
+      );
+    }
+  }
   return session({
     name: cookieName,
     secret: settings.secret,
     // To look something up writes nothing: a sign-in ends two weeks after it was made.
-    store: new Store({ pool, tableName: 'sign_in', pruneSessionInterval: 3600, disableTouch: true }),
+    store: new SignIns({ pool, tableName: 'sign_in', pruneSessionInterval: 3600, disableTouch: true }),
     resave: false,
     saveUninitialized: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: settings.secureCookie, maxAge: twoWeeks },
   });
 }
-
-/** Who has signed in, as the club has them now: whoever was removed since is signed out, whoever has another role has that. */
-export const accountAsItIs =
-  (db: Database): RequestHandler =>
-  async (request, _response, next) => {
-    const before = request.session.account;
-    if (!before) return next();
-    const columns = { id: account.id, email: account.email, name: account.name, role: account.role };
-    const [now] = await db.select(columns).from(account).where(eq(account.id, before.id));
-    if (now) request.session.account = now;
-    else await new Promise<void>((resolve) => request.session.regenerate(() => resolve()));
-    next();
-  };
-
-export const requireRole =
-  (allowed: Allowed): RequestHandler =>
-  (request, _response, next) => {
-    if (allowed === 'anyone') return next();
-    const { account } = request.session;
-    if (!account) throw new Refusal(401, 'Please sign in.');
-    if (!allowed.includes(account.role)) throw new Refusal(403, 'This page is for coaches of the club.');
-    next();
-  };
 
 /** A request that changes something must come from our own pages: browsers say where a request comes from. */
 export const ownPagesOnly: RequestHandler = (request, _response, next) => {

@@ -1,6 +1,9 @@
+import { joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { unpackTimeline } from '@wax-fist/core/film';
+import { followedFilm, measurable, measuredRate, measureOf, type MeasuredRate, type MeasuredValue } from '@wax-fist/core/measure';
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Sound } from '@wax-fist/core/sound';
-import { findMotion } from '@wax-fist/core/strikes';
+import { findMotion, type StrikeMoments } from '@wax-fist/core/strikes';
+import type { Band, Checkpoint, Stance, Technique, View } from '@wax-fist/core/technique';
 import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 
@@ -29,3 +32,38 @@ export async function align({ wave, other }: { wave: string; other: string }) {
 /** Moments of most movement. @param timeline packed, see `packTimeline` */
 export const motion = async ({ movement, timeline }: { movement: string; timeline: Uint8Array }) =>
   findMotion(await readFile(movement), unpackTimeline(timeline));
+
+/** A strike that is to be measured, by which checkpoints. */
+export interface StrikeToMeasure {
+  id: string;
+  moments: StrikeMoments;
+  technique: Pick<Technique, 'side' | 'kind'>;
+  checkpoints: readonly Pick<Checkpoint, 'id' | 'measure'>[];
+}
+/** Strikes of one film. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */
+export interface FilmToMeasure {
+  timeline: Uint8Array;
+  frames: number;
+  pieces: readonly { from: number; packed: Uint8Array }[];
+  view: View;
+  stance: Stance;
+  strikes: readonly StrikeToMeasure[];
+}
+/** What strikes measure; without what cannot be told. */
+export function measureStrikes({ timeline: packed, frames, pieces, view, stance, strikes }: FilmToMeasure) {
+  const timeline = unpackTimeline(packed);
+  const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
+  const followed = track && followedFilm({ timeline, track, view, stance });
+  return strikes.flatMap(({ id: strikeId, moments, technique, checkpoints }) => {
+    const points = followed && measurable(followed, moments, technique);
+    return checkpoints.flatMap((checkpoint) => {
+      const measured = measureOf(timeline, moments, points, checkpoint);
+      return measured?.value === undefined ? [] : [{ strikeId, checkpointId: checkpoint.id, ...measured }];
+    });
+  });
+}
+
+/** The rate of each list of strikes by measures alone, see `measuredRate`. */
+export const measuredRates = (
+  lists: readonly { band: Band; strikes: readonly MeasuredValue[] }[],
+): (MeasuredRate | undefined)[] => lists.map(({ band, strikes }) => measuredRate(band, strikes));

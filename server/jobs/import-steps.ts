@@ -3,6 +3,7 @@ import type { StepWork } from './import-step.ts';
 import { filmStripStep } from './steps/film-strip.ts';
 import { hitsStep } from './steps/hits.ts';
 import { motionStep } from './steps/motion.ts';
+import { poseStep } from './steps/pose.ts';
 import { probeStep } from './steps/probe.ts';
 import { reviewCopyStep } from './steps/review-copy.ts';
 import { soundStep } from './steps/sound.ts';
@@ -16,6 +17,8 @@ export interface StepRule {
   essential: boolean;
   /** A film without sound has nothing to do here. */
   needsSound: boolean;
+  /** Where bodies are not followed there is nothing to do either. */
+  needsPose?: boolean;
   run: (work: StepWork) => Promise<void>;
 }
 
@@ -29,4 +32,5 @@ export const importRules: Record<ImportStep, StepRule> = {
   hits: { after: ['sound'], essential: false, needsSound: true, run: hitsStep },
   views: { after: ['sound'], essential: false, needsSound: true, run: viewsStep },
   motion: { after: ['timeline'], essential: false, needsSound: false, run: motionStep },
+  pose: { after: ['timeline'], essential: false, needsSound: false, needsPose: true, run: poseStep },
 };

@@ -51,7 +51,7 @@ describe('many films that wait for one worker', function () {
         .catch(() => undefined);
     }, 1500);
     const log = pino({ level: 'silent' });
-    await takeJobs({ db, storage, home: settings.home, worker: 'one', ending: ending.signal }, queue, log);
+    await takeJobs({ db, storage, home: settings.home, pose: 'lite', worker: 'one', ending: ending.signal }, queue, log);
     await eventually(
       'the end of every film',
       async () => db.$count(filmStep, sql`${filmStep.state} = 'waiting' and ${filmStep.filmId} <> ${scene}`),

@@ -21,7 +21,7 @@ export async function takeJobs(services: ImportServices, queue: Queue, log: Logg
     }
     log.info({ filmId, part }, 'work ends');
   });
-  for (const filmId of await addMissingSteps(services.db)) await queue.importFilm(filmId, 'rest');
+  for (const filmId of await addMissingSteps(services)) await queue.importFilm(filmId, 'rest');
   const look = (): Promise<unknown> => rescue(services.db, queue).catch((error: unknown) => log.error(error));
   await look();
   const looking = setInterval(() => void look(), rescueEvery);

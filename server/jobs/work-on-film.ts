@@ -6,6 +6,7 @@ import type { Database } from '../db/connection.ts';
 import { film, filmStep } from '../db/schema/index.ts';
 import { NotFootage } from '../media/probe.ts';
 import { Stopped } from '../media/program.ts';
+import type { PoseSize } from '../pose/pose-size.ts';
 import type { Storage } from '../storage/storage.ts';
 import { importRules } from './import-steps.ts';
 import { filmNamed, type StepWork } from './import-step.ts';
@@ -20,6 +21,8 @@ export interface ImportServices {
   storage: Storage;
   /** Data folder, for files that are being made. */
   home: string;
+  /** How thoroughly bodies are followed; absent, they are not. */
+  pose?: PoseSize;
   /** Name of this worker. */
   worker: string;
   /** Fires when the worker has to stop; what it does goes back to waiting. */
@@ -36,11 +39,11 @@ export const addSteps = (db: Database, filmId: string): Promise<unknown> =>
     .onConflictDoNothing();
 
 /**
- * Gives films that are there already the steps that this version knows and they were not asked for. A film that failed or was
- * stopped stays so: its new steps wait for a coach, as the others do.
+ * Gives films that are there already the steps that this version knows and they were not asked for, or that were left out because
+ * bodies were not followed then. A film that failed or was stopped stays so: its new steps wait for a coach, as the others do.
  * @returns films on which there is something to do now
  */
-export async function addMissingSteps(db: Database): Promise<string[]> {
+export async function addMissingSteps({ db, pose }: Pick<ImportServices, 'db' | 'pose'>): Promise<string[]> {
   const state = sql`case when ${film.state} in ('failed', 'stopped') then ${film.state} else 'waiting' end`;
   const steps = sql`unnest(array[${sql.join(
     importSteps.map((step) => sql`${step}`),
@@ -49,7 +52,15 @@ export async function addMissingSteps(db: Database): Promise<string[]> {
   const { rows } = await db.execute<{ film_id: string; state: string }>(sql`
     insert into ${filmStep} (film_id, step, state) select ${film.id}, step, ${state} from ${film} cross join ${steps} step
     on conflict do nothing returning film_id, state`);
-  return [...new Set(rows.filter((row) => row.state === 'waiting').map((row) => row.film_id))];
+  const left = Object.entries(importRules).flatMap(([step, { needsPose }]) => (needsPose && pose ? [step as ImportStep] : []));
+  const anew = await db
+    .update(filmStep)
+    .set({ state: 'waiting', touchedAt: sql`now()` })
+    .where(and(inArray(filmStep.step, left), eq(filmStep.state, 'skipped')))
+    .returning({ filmId: filmStep.filmId });
+  return [
+    ...new Set([...anew.map(({ filmId }) => filmId), ...rows.filter((row) => row.state === 'waiting').map((row) => row.film_id)]),
+  ];
 }
 
 /** Steps that nobody has begun although they could be, in their order. */
@@ -109,7 +120,7 @@ async function claim({ db, worker }: ImportServices, filmId: string, step: Impor
 }
 
 async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
-  const { db, storage, worker, ending } = services;
+  const { db, storage, worker, ending, pose } = services;
   const rule = importRules[step];
   const mine = and(isStep(filmId, step), eq(filmStep.state, 'working'), eq(filmStep.worker, worker));
   const stop = new AbortController();
@@ -131,11 +142,12 @@ async function doStep(services: ImportServices, filmId: string, step: ImportStep
       db,
       storage,
       film: row,
+      pose,
       draft: (file) => join(draftsOf(services, filmId), file),
       progress: (value) => (share = Math.max(share, Math.min(1, value))),
       signal: stop.signal,
     };
-    const skipped = rule.needsSound && !row.hasSound;
+    const skipped = (rule.needsSound && !row.hasSound) || (rule.needsPose && !pose);
     if (!skipped) await rule.run(work);
     await db.transaction(async (tx) => {
       const done = await tx

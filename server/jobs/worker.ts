@@ -1,9 +1,9 @@
 import { hostname } from 'node:os';
 import { sql } from 'drizzle-orm';
-import pino from 'pino';
 import { connect } from '../db/connection.ts';
 import { migrateDatabase } from '../db/migrate.ts';
 import { workerSign } from '../db/schema/index.ts';
+import { openLog } from '../log.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import { openQueue } from './queue.ts';
@@ -16,7 +16,7 @@ const signEvery = 4000;
 // Films, sound and logs are for the account that runs this, and for nobody else on the machine.
 process.umask(0o077);
 const settings = settingsFrom(process.env);
-const log = pino({ level: settings.logLevel, name: 'worker' });
+const log = openLog(settings.logLevel, 'worker');
 const connection = connect(settings.databaseUrl);
 const { db, pool, close } = connection;
 await migrateDatabase(connection);
@@ -35,7 +35,11 @@ await sign();
 const signing = setInterval(() => void sign(), signEvery);
 
 await tidyDrafts(db, settings.home);
-await takeJobs({ db, storage: storageFrom(settings), home: settings.home, worker, ending: ending.signal }, queue, log);
+await takeJobs(
+  { db, storage: storageFrom(settings), home: settings.home, pose: settings.pose, worker, ending: ending.signal },
+  queue,
+  log,
+);
 log.info('worker is ready');
 
 const stop = async (): Promise<void> => {

@@ -1,4 +1,4 @@
-import type { Ms } from '@wax-fist/core/units';
+import type { Ms, Px } from '@wax-fist/core/units';
 import { reading, runMedia } from './program.ts';
 import { listeningRate, monoFilter } from './review-copy.ts';
 
@@ -94,37 +94,72 @@ export async function writeSound(
   await runMedia('ffmpeg', ['-y', ...reading(film), '-map', '0:a:0', '-af', filters, ...form], { signal });
 }
 
-/** Each picture's brightness, `width` × `height`, row by row, in order of showing. */
-export async function eachPicture(
+/** The size at which pictures are wanted. */
+interface PictureSize {
+  width: Px;
+  height: Px;
+}
+/** A piece of a film: from which time of its own clock, in milliseconds, how many frames, and at which size. */
+export interface Piece extends PictureSize {
+  from: Ms;
+  frames: number;
+}
+
+interface RawPictures extends PictureSize {
+  /** Bytes of a pixel, by what they tell. */
+  form: 'gray' | 'rgb24';
+  /** What is told of the film before it is opened, and of its pictures after. */
+  before?: readonly string[];
+  after?: readonly string[];
+  signal: AbortSignal | undefined;
+}
+/** The pictures of a film as bytes, row by row, each in the same place: the next one comes when the one before has been dealt with. */
+async function eachRawPicture(
   film: string,
-  { width, height }: { width: number; height: number },
-  onPicture: (brightness: Uint8Array) => void,
-  signal?: AbortSignal,
+  { width, height, form, before = [], after = [], signal }: RawPictures,
+  onPicture: (bytes: Uint8Array) => void | Promise<void>,
 ): Promise<void> {
-  const bytes = width * height;
-  let rest = Buffer.alloc(0);
+  const picture = new Uint8Array(width * height * (form === 'gray' ? 1 : 3));
+  let filled = 0;
   await runMedia(
     'ffmpeg',
     [
+      ...before,
       ...reading(film),
-      '-map',
-      '0:V:0',
-      '-fps_mode',
-      'passthrough',
-      '-vf',
-      `scale=${width}:${height}:flags=area,format=gray`,
-      '-f',
-      'rawvideo',
-      '-',
+      ...['-map', '0:V:0', ...after, '-fps_mode', 'passthrough'],
+      ...['-vf', `scale=${width}:${height}:flags=area,format=${form}`, '-f', 'rawvideo', '-'],
     ],
     {
       signal,
-      onBytes: (chunk) => {
-        rest = Buffer.concat([rest, chunk]);
-        let from = 0;
-        for (; from + bytes <= rest.length; from += bytes) onPicture(Uint8Array.prototype.slice.call(rest, from, from + bytes));
-        rest = rest.subarray(from);
+      onBytes: async (chunk) => {
+        for (let at = 0; at < chunk.length;) {
+          const taken = Math.min(chunk.length - at, picture.length - filled);
+          picture.set(chunk.subarray(at, at + taken), filled);
+          [at, filled] = [at + taken, filled + taken];
+          if (filled < picture.length) continue;
+          filled = 0;
+          await onPicture(picture);
+        }
       },
     },
   );
 }
+
+/** The pictures of a piece of a film in colour, one after the other in the same bytes. */
+export const eachColourPicture = (
+  film: string,
+  { from, frames, ...size }: Piece,
+  onPicture: (rgb: Uint8Array) => Promise<void>,
+  signal?: AbortSignal,
+): Promise<void> => {
+  const before = ['-seek_timestamp', '1', '-ss', String(from / 1000)];
+  return eachRawPicture(film, { ...size, form: 'rgb24', before, after: ['-frames:v', String(frames)], signal }, onPicture);
+};
+
+/** Each picture's brightness, `width` × `height`, row by row, in order of showing. */
+export const eachPicture = (
+  film: string,
+  size: PictureSize,
+  onPicture: (brightness: Uint8Array) => void,
+  signal?: AbortSignal,
+): Promise<void> => eachRawPicture(film, { ...size, form: 'gray', signal }, (picture) => onPicture(picture.slice()));

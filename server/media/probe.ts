@@ -57,8 +57,12 @@ const probedWithin: Ms = 60_000;
 /** Whether the first box of the file is that of an mp4 or mov; some cameras write the index last and begin with free space. */
 async function beginsLikeFilm(path: string): Promise<boolean> {
   const file = await open(path);
-  const { buffer } = await file.read(Buffer.alloc(8), 0, 8, 0).finally(() => file.close());
-  return ['ftyp', 'free', 'wide', 'mdat', 'skip'].includes(buffer.toString('latin1', 4));
+  try {
+    const { buffer } = await file.read(Buffer.alloc(8), 0, 8, 0);
+    return ['ftyp', 'free', 'wide', 'mdat', 'skip'].includes(buffer.toString('latin1', 4));
+  } finally {
+    await file.close();
+  }
 }
 
 const notVideo = 'This is not a video, whatever its name says.';

@@ -24,8 +24,8 @@ export class Stopped extends Error {}
 export interface ProgramOptions {
   /** Called with every line of standard output as it comes. */
   onLine?: (line: string) => void;
-  /** Called with raw standard output instead of lines. */
-  onBytes?: (bytes: Buffer) => void;
+  /** Called with raw standard output instead of lines. While what it returns is under way, nothing more is read. */
+  onBytes?: (bytes: Buffer) => void | Promise<void>;
   /** Kills the program when it fires. */
   signal?: AbortSignal;
   /** Longer than this it does not run. */
@@ -90,27 +90,42 @@ export function runMedia(
     let late = false;
     child.stderr.on('data', (chunk: Buffer) => (said = (said + chunk.toString()).slice(-4000)));
     child.stdout.on('data', (chunk: Buffer) => {
-      if (onBytes) return onBytes(chunk);
+      if (onBytes) return taking(onBytes(chunk));
       const lines = (rest + chunk.toString()).split('\n');
       rest = lines.pop()!;
       for (const line of lines) onLine?.(line);
     });
     const kill = (): void => void child.kill('SIGKILL');
+    let trouble: Error | undefined;
+    let taken: Promise<void> = Promise.resolve();
+    const taking = (under: void | Promise<void>): void => {
+      if (!under) return;
+      child.stdout.pause();
+      taken = under.then(
+        () => void child.stdout.resume(),
+        (error: unknown) => {
+          trouble = error instanceof Error ? error : new Error(String(error));
+          kill();
+        },
+      );
+    };
     signal?.addEventListener('abort', kill);
     const alarm = setTimeout(() => {
       late = true;
       kill();
     }, within);
     child.on('error', reject);
-    child.on('close', (code, killedBy) => {
+    const end = (code: number | null, killedBy: NodeJS.Signals | null): void => {
       clearTimeout(alarm);
       signal?.removeEventListener('abort', kill);
+      if (trouble) return reject(trouble);
       if (signal?.aborted) return reject(new Stopped());
       if (late) return reject(new OverLimit(program, `It took longer than ${Math.round(within / 1000)} seconds.`));
       if (rest) onLine?.(rest);
       if (code === 0) return resolve(said.trim());
       reject(failureOf(program, said.trim(), killedBy));
-    });
+    };
+    child.on('close', (code, killedBy) => void taken.then(() => end(code, killedBy)));
   });
 }
 

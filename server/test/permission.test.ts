@@ -1,9 +1,10 @@
-import { roles, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
+import { roles, scopeOf, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
 import { endpoints } from '@wax-fist/contract/endpoints';
 import { uploadPath } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
 import { v7 as uuid } from 'uuid';
-import { startServer, type ServerUnderTest, type Visitor } from './server-under-test.ts';
+import { film } from '../db/schema/index.ts';
+import { addScene, startServer, type ServerUnderTest, type Visitor } from './server-under-test.ts';
 
 /** Every endpoint × everybody who may come along: the answer is never anything that a role may not have. */
 describe('permission', () => {
@@ -19,7 +20,7 @@ describe('permission', () => {
   for (const [name, endpoint] of Object.entries<Endpoint>(endpoints)) {
     if (name === 'signOut') continue;
     for (const who of ['nobody', ...roles] as const) {
-      const may = endpoint.allowed === 'anyone' || (who !== 'nobody' && endpoint.allowed.includes(who));
+      const may = scopeOf(endpoint.allowed, who === 'nobody' ? undefined : who) !== undefined;
       it(`${who} ${may ? 'may' : 'may not'} ${endpoint.method} ${endpoint.path}`, async () => {
         const params = Object.fromEntries([...endpoint.path.matchAll(/:(\w+)/g)].map(([, param]) => [param!, uuid()]));
         const { status, body } = await visitors[who]!.ask(endpoint, params, endpoint.body && {});
@@ -40,6 +41,29 @@ describe('permission', () => {
       expect((await visitors[who]!.fetch(uploadPath, { method: 'POST', headers })).status).to.equal(expected);
     });
   }
+
+  it('to remove a film is for whoever added it, and for the head coach', async () => {
+    const { sessionId } = await addScene(server);
+    const { db } = server.services;
+    const idOf = async (role: Role): Promise<string> => (await visitors[role]!.ask<{ id: string }>(endpoints.me)).body.id;
+    const added = async (addedBy: string | null): Promise<string> => {
+      const id = uuid();
+      await db.insert(film).values({ id, sessionId, view: 'front', fileName: 'round.mp4', bytes: 10, addedBy });
+      return id;
+    };
+    const status = async (role: Role, filmId: string): Promise<number> =>
+      (await visitors[role]!.ask(endpoints.removeFilm, { filmId })).status;
+    const [ofCoach, ofHead, ofNobody] = [
+      await added(await idOf('coach')),
+      await added(await idOf('head-coach')),
+      await added(null),
+    ];
+    expect(await status('coach', ofHead)).to.equal(403);
+    expect(await status('coach', ofNobody)).to.equal(403);
+    expect(await status('trainee', ofCoach)).to.equal(403);
+    expect(await status('coach', ofCoach)).to.equal(204);
+    expect(await status('head-coach', ofNobody)).to.equal(204);
+  });
 
   it('is not granted by an address that is not in the contract', async () => {
     const { status } = await visitors.coach!.fetch('/api/everything');

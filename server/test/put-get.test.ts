@@ -2,12 +2,13 @@ import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { endpoints } from '@wax-fist/contract/endpoints';
+import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { schoolEndpoints } from '@wax-fist/contract/schools';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { stillEndpoints, stillKinds } from '@wax-fist/contract/stills';
-import { grades, traineeEndpoints } from '@wax-fist/contract/trainees';
+import { ageGroups, grades, traineeEndpoints } from '@wax-fist/contract/trainees';
 import { readyBooks } from '@wax-fist/core/calls';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
@@ -58,7 +59,7 @@ describe('what is put is what is got', function () {
   let holder: string;
   before(async () => {
     server = await startServer({ works: false });
-    coach = await server.as('coach');
+    coach = await server.as('head-coach');
     scene = await addScene(server);
     holder = (await addScene(server)).traineeId;
     otherFilm = uuid();
@@ -90,6 +91,9 @@ describe('what is put is what is got', function () {
           stance: fc.constantFrom(...stances),
           grade: fc.constantFrom(...grades),
           note: text(300),
+          stature: fc.option(fc.integer({ min: 90, max: 230 }), { nil: null }),
+          reach: fc.option(fc.integer({ min: 30, max: 110 }), { nil: null }),
+          ageGroup: fc.constantFrom(null, ...ageGroups),
           schoolId: fc.constant(null),
         }),
       params: ({ id }) => ({ traineeId: String(id) }),
@@ -202,6 +206,17 @@ describe('what is put is what is got', function () {
       params: () => ({ ...ofFilm(), otherId: otherFilm }),
       read: async () =>
         (await coach.ask(alignmentEndpoints.showAlignments, ofFilm())).body.find((one: Body) => one.otherId === otherFilm),
+    },
+    countMeasure: {
+      bodies: () => fc.record({ checkpoint: fc.constantFrom('st.lean', 'gd.return-line'), counts: fc.boolean() }),
+      params: ({ checkpoint }) => ({ checkpoint }) as Record<string, string>,
+      read: async ({ checkpoint }) => {
+        const { measures } = (await coach.ask(measureEndpoints.measureAgreements)).body;
+        // What is neither measured nor counts is not listed.
+        return measures.find((one: Body) => one.checkpointId === checkpoint)
+          ? { checkpoint, counts: true }
+          : { checkpoint, counts: false };
+      },
     },
     openCorrection: {
       bodies: () =>

@@ -6,7 +6,6 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Pool } from 'pg';
-import pino from 'pino';
 import { v7 as uuid } from 'uuid';
 import { standardFor } from '../features/sessions/standard.ts';
 import { appOf } from '../app.ts';
@@ -17,6 +16,7 @@ import { packTimeline, timelineOf } from '@wax-fist/core/film';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { openQueue } from '../jobs/queue.ts';
 import { takeJobs } from '../jobs/take-jobs.ts';
+import { openLog } from '../log.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import type { Services } from '../services.ts';
@@ -38,6 +38,11 @@ export interface Answer<T = any> {
 export class Visitor {
   #cookie = '';
   constructor(readonly base: string) {}
+
+  /** For whoever asks by other means. */
+  get cookie(): string {
+    return this.#cookie;
+  }
 
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
     const headers = new Headers(init.headers);
@@ -89,10 +94,12 @@ export interface StartWishes {
   works?: boolean;
   /** More settings. */
   environment?: NodeJS.ProcessEnv;
+  /** Gets every line of the log. */
+  logged?: string[];
 }
 
 /** The real server on a fresh database of the PostgreSQL named by WAX_DATABASE_URL, with one account for each role. */
-export async function startServer({ works = true, environment = {} }: StartWishes = {}): Promise<ServerUnderTest> {
+export async function startServer({ works = true, environment = {}, logged }: StartWishes = {}): Promise<ServerUnderTest> {
   const given = process.env.WAX_DATABASE_URL;
   if (!given) throw new Error('WAX_DATABASE_URL is not set; run bin/test api.');
   const name = `test_${uuid().replaceAll('-', '')}`;
@@ -102,12 +109,19 @@ export async function startServer({ works = true, environment = {} }: StartWishe
   const home = await mkdtemp(join(tmpdir(), 'wax-fist-api-'));
   const connection = connect(databaseUrl);
   await migrateDatabase(connection);
-  const settings = settingsFrom({ WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_PORT: '0', ...environment });
+  const settings = settingsFrom({
+    WAX_HOME: home,
+    WAX_DATABASE_URL: databaseUrl,
+    WAX_PORT: '0',
+    WAX_POSE: 'off',
+    ...environment,
+  });
   const storage = storageFrom(settings);
-  const log = pino({ level: 'silent' });
+  const log = openLog(logged ? 'trace' : 'silent', 'test', logged && { write: (line) => void logged.push(line) });
   const queue = await openQueue(databaseUrl, connection.pool, () => undefined);
   const ending = new AbortController();
-  if (works) await takeJobs({ db: connection.db, storage, home, worker: 'test', ending: ending.signal }, queue, log);
+  if (works)
+    await takeJobs({ db: connection.db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal }, queue, log);
   // This worker is alive for as long as the tests take, however slow the machine.
   await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date(Date.now() + 3_600_000) });
   const ids: Record<Role, string> = { 'head-coach': uuid(), coach: uuid(), trainee: uuid() };
@@ -147,7 +161,7 @@ export interface ClubScene {
 
 /** A trainee, a session and a film that is ready: 600 frames at 60 a second. */
 export async function addScene(
-  { services: { db } }: ServerUnderTest,
+  { services: { db } }: { services: Pick<Services, 'db'> },
   heldOn = '2026-03-01',
   rung = 3,
   person = uuid(),

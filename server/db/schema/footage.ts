@@ -93,6 +93,23 @@ export const filmStep = pgTable(
   ],
 );
 
+/** Where the body was, a piece of a film at a time, so that a worker goes on where another one stopped. See `packTrack`. */
+export const filmPoints = pgTable(
+  'film_points',
+  {
+    filmId: uuid()
+      .notNull()
+      .references(() => film.id, { onDelete: 'cascade' }),
+    fromFrame: integer().notNull(),
+    frames: integer().notNull(),
+    /** By which model they were found, and by which version of what is done with its answers. */
+    model: text().notNull(),
+    version: smallint().notNull(),
+    packed: bytes().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.filmId, table.fromFrame] }), check('points_of_frames', sql`${table.frames} > 0`)],
+);
+
 /** Workers say here that they are alive. */
 export const workerSign = pgTable('worker_sign', {
   worker: text().primaryKey(),

@@ -9,4 +9,5 @@ export * from './rounds.ts';
 export * from './alignments.ts';
 export * from './review.ts';
 export * from './corrections.ts';
+export * from './measures.ts';
 export * from './stills.ts';

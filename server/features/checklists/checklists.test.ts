@@ -19,7 +19,7 @@ describe('catalogue', () => {
   let coach: Visitor;
   before(async () => {
     server = await startServer({ works: false });
-    coach = await server.as('coach');
+    coach = await server.as('head-coach');
   });
   after(() => server.stop());
 
@@ -46,7 +46,7 @@ describe('catalogue', () => {
       expect([status, body.version]).to.deep.equal([200, 2]);
       const shown = await coach.ask<{ edits: ClubEdits; by: string }>(checklistEndpoints.showChecklistVersion, { version: '2' });
       expect(shown.body.edits.checklists.jab!.find((row) => row.checkpointId === 'sm.snap')!.hidden).to.equal(true);
-      expect(shown.body.by).to.equal('A coach');
+      expect(shown.body.by).to.equal('A head-coach');
       const first = await coach.ask<{ edits: ClubEdits; by: string }>(checklistEndpoints.showChecklistVersion, { version: '1' });
       expect(first.body).to.deep.include({ edits: noClubEdits, by: 'the product' });
     });

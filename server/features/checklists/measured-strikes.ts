@@ -3,6 +3,7 @@ import { unpackTimeline } from '@wax-fist/core/film';
 import { isMeasureId, isOneStrike, type Catalogue } from '@wax-fist/core/technique';
 import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { momentColumns } from '../../db/moment-columns.ts';
 import { film, strike } from '../../db/schema/index.ts';
 
 /** The newest so many strikes are enough to see what a band would do. */
@@ -21,12 +22,7 @@ export async function measuredStrikes(
     .select({
       filmId: strike.filmId,
       part: strike.part,
-      launchFrame: strike.launchFrame,
-      contactFrame: strike.contactFrame,
-      homeFrame: strike.homeFrame,
-      launchOrigin: strike.launchOrigin,
-      contactOrigin: strike.contactOrigin,
-      homeOrigin: strike.homeOrigin,
+      ...momentColumns,
     })
     .from(strike)
     .where(and(eq(strike.technique, technique), eq(strike.removed, false)))

@@ -8,7 +8,7 @@ import type { Database } from '../../db/connection.ts';
 import { correction, correctionEvent, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
 import { catalogueAt } from '../checklists/versions.ts';
-import { countedIn } from '../review/queries.ts';
+import { countedIn } from '../measures/counted-tallies.ts';
 
 /** Whose word it is, and of when; of now when nothing is said. */
 export interface Author {

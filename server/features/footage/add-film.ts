@@ -9,8 +9,9 @@ import { filmsOf } from './queries.ts';
 import type { Uploads } from './uploads.ts';
 
 /**
- * Takes a finished upload over as the original of a film and has it imported. Bytes first, then the row, then the job, each
- * step safe to do again: whoever asks twice, or after a crash in between, gets the same film.
+ * Takes a finished upload over as the original of a film and has it imported. The bytes are moved while the row is being
+ * written and not yet final: when either fails, the upload lies where it was. Whoever asks twice, or after a crash in between,
+ * gets the same film.
  */
 export async function addFilm(
   { db, storage, queue }: Services,
@@ -28,20 +29,25 @@ export async function addFilm(
     .from(trainingSession)
     .where(eq(trainingSession.id, draft.sessionId));
   if (!session) throw notFound('session');
-  let bytes = await storage.bytes(draft.id, 'original');
-  if (bytes === undefined) {
-    const upload = await uploads.finished(draft.uploadId);
-    if (upload.bytes === 0) throw new Refusal(422, 'The file is empty (0 bytes). Copy it from the phone again.');
-    bytes = upload.bytes;
-    await storage.keep(upload.path, draft.id, 'original');
-    await rm(`${upload.path}.json`, { force: true });
-    await storage.letGo(draft.id);
-  }
-  const { id, sessionId, fileName, view } = draft;
+  const { id, sessionId, fileName, view, sha256 } = draft;
+  const movedBefore = await storage.bytes(id, 'original');
+  const upload = movedBefore === undefined ? await uploads.finished(draft.uploadId) : undefined;
+  const bytes = upload?.bytes ?? movedBefore!;
+  if (bytes === 0) throw new Refusal(422, 'The file is empty (0 bytes). Copy it from the phone again.');
   await db.transaction(async (tx) => {
-    await tx.insert(film).values({ id, sessionId, fileName, view, bytes, addedBy }).onConflictDoNothing();
+    const added = await tx
+      .insert(film)
+      .values({ id, sessionId, fileName, view, bytes, addedBy, sha256 })
+      .onConflictDoNothing()
+      .returning({ id: film.id });
+    if (added.length === 0) return;
     await addSteps(tx, id);
+    if (upload) await storage.keep(upload.path, id, 'original');
   });
+  if (upload) {
+    await rm(`${upload.path}.json`, { force: true });
+    await storage.letGo(id);
+  }
   await queue.importFilm(id);
   return found(await filmsOf(db, eq(film.id, id)), 'film');
 }

@@ -2,9 +2,10 @@ import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } 
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
+import { sql } from 'drizzle-orm';
 import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { mkdtemp, readFile, rm, statfs, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, rename, rm, statfs, symlink, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -228,6 +229,54 @@ describe('footage', function () {
     expect(known.body.map(({ filmId }) => filmId)).to.include(film.id);
     expect(known.body[0]).to.include({ traineeName: 'Somebody', heldOn: '2026-03-01' });
     expect((await coach.ask(footageEndpoints.filmsKnownBy, { sha256: sum(Buffer.from('another')) })).body).to.deep.equal([]);
+  });
+
+  it('a film is known from the moment it is handed over, when its sender says what it is', async () => {
+    const idle = await startServer({ works: false });
+    const sender = await idle.as('coach');
+    const scene = await addScene(idle);
+    const bytes = Buffer.from('the bytes of a film');
+    const sha256 = createHash('sha256').update(bytes).digest('hex');
+    const begun = await sender.fetch(uploadPath, { method: 'POST', headers: { ...tus, 'upload-length': String(bytes.length) } });
+    const location = begun.headers.get('location')!;
+    await sender.fetch(location, { method: 'PATCH', headers: { ...chunk, 'upload-offset': '0' }, body: new Uint8Array(bytes) });
+    const uploadId = location.split('/').at(-1)!;
+    const draft = { id: uuid(), sessionId: scene.sessionId, uploadId, fileName: 'again.mp4', view: 'front' };
+    const addAs = (said: string) => sender.ask(footageEndpoints.addFilm, { filmId: draft.id }, { ...draft, sha256: said });
+    expect((await addAs('nothing of the kind')).status).to.equal(422);
+    expect((await addAs(sha256)).status).to.equal(200);
+    const known = await sender.ask<KnownFilm[]>(footageEndpoints.filmsKnownBy, { sha256 });
+    expect(known.body.map(({ filmId }) => filmId)).to.deep.equal([draft.id]);
+    await idle.stop();
+  });
+
+  it('a disk that is full in the middle of a film is told so, and what was sent goes on from there', async () => {
+    const bytes = await readFile(await made(folder, 'full.mp4', goodFilms['phone.mp4']!));
+    const location = await begin(bytes.length);
+    const file = join(server.services.settings.home, 'uploads', location.split('/').at(-1)!);
+    // A place where every byte that is written finds no room.
+    await rename(file, `${file}-aside`);
+    await symlink('/dev/full', file);
+    const refused = await patch(location, 0, bytes);
+    expect([refused.status, await refused.text()]).to.satisfy(
+      ([status, said]: [number, string]) => status === 507 && said.includes('disk of the server is full'),
+    );
+    await rename(`${file}-aside`, file);
+    expect((await patch(location, 0, bytes)).status).to.equal(204);
+    expect((await add(location.split('/').at(-1)!, 'full.mp4')).status).to.equal(200);
+  });
+
+  it('an upload whose film cannot be entered lies where it was, and makes a film when it can', async () => {
+    const { db } = server.services;
+    const bytes = await readFile(await made(folder, 'later.mp4', goodFilms['phone.mp4']!));
+    const uploadId = await upload(bytes);
+    await db.execute(sql`alter table film add constraint not_now check (file_name <> 'later.mp4')`);
+    expect((await add(uploadId, 'later.mp4')).status).to.equal(500);
+    await db.execute(sql`alter table film drop constraint not_now`);
+    // Whoever chooses the file anew asks with another id.
+    const added = await add(uploadId, 'later.mp4');
+    expect(added.status).to.equal(200);
+    expect((await settled(added.body.id)).state).to.equal('ready');
   });
 
   it('asking twice for the same film makes one', async () => {

@@ -18,6 +18,7 @@ const steps = sql<FilmStep[]>`coalesce((select json_agg(json_build_object(
 export const filmColumns = {
   id: film.id,
   sessionId: film.sessionId,
+  addedBy: film.addedBy,
   view: film.view,
   fileName: film.fileName,
   bytes: film.bytes,

@@ -1,7 +1,8 @@
 import { derivedFiles, footageEndpoints, importSteps, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
-import { and, eq, inArray, or, sql } from 'drizzle-orm';
+import { joinPacked } from '@wax-fist/core/body';
+import { and, asc, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
-import { film, filmStep } from '../../db/schema/index.ts';
+import { film, filmPoints, filmStep } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
@@ -91,5 +92,15 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     return sendFile(request, response, params.filmId, file);
   });
   serve(router, footageEndpoints.filmTimeline, ({ params, response }) => sendColumn(response, params.filmId, 'timeline'));
+  serve(router, footageEndpoints.filmPoints, async ({ params: { filmId }, response }) => {
+    const { frames } = await one(filmId);
+    const pieces = await db
+      .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
+      .from(filmPoints)
+      .where(eq(filmPoints.filmId, filmId))
+      .orderBy(asc(filmPoints.fromFrame));
+    if (!frames || pieces.length === 0) throw notFound('track');
+    response.type('application/octet-stream').send(Buffer.from(joinPacked(pieces, frames)));
+  });
   serve(router, footageEndpoints.filmLoudness, ({ params, response }) => sendColumn(response, params.filmId, 'loudness'));
 }

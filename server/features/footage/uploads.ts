@@ -6,8 +6,10 @@ import type { Response, Router } from 'express';
 import { mkdirSync } from 'node:fs';
 import { readdir, statfs } from 'node:fs/promises';
 import { join } from 'node:path';
+import { knownTrouble } from '../../http/known-trouble.ts';
 import { Refusal } from '../../http/refusal.ts';
-import { requireRole, type SignedIn } from '../../http/sign-in.ts';
+import { requireScope } from '../../http/scope.ts';
+import type { SignedIn } from '../../http/sign-in.ts';
 import type { Settings } from '../../settings.ts';
 
 const twoDays = 48 * 3600 * 1000;
@@ -82,6 +84,11 @@ export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Up
       }
       return { metadata: { ...upload.metadata, sentBy: senderOf(request) } };
     },
+    // A disk that fills in the middle is told as such: what has arrived stays, and the sender goes on from there.
+    onResponseError(_request, error) {
+      const known = knownTrouble(error);
+      return known && { status_code: known.status, body: known.message };
+    },
     // Whoever knows the id of an upload must not write into it, nor ask how far it is.
     async onIncomingRequest(request, uploadId) {
       if (request.method === 'POST') return;
@@ -92,7 +99,7 @@ export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Up
   });
   return {
     mount(router) {
-      router.all([uploadPath, `${uploadPath}/*id`], requireRole(coaches), (request, response) => {
+      router.all([uploadPath, `${uploadPath}/*id`], requireScope(coaches), (request, response) => {
         endsWithCallback(response);
         forOwnPages(response);
         return tus.handle(request, response);

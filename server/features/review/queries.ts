@@ -1,8 +1,8 @@
 import type { ObservationMark, Review, SessionTally } from '@wax-fist/contract/review';
-import { oneViewEach, type Tally } from '@wax-fist/core/review';
-import { holdingTechnique, type TechniqueId } from '@wax-fist/core/technique';
+import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { momentColumns } from '../../db/moment-columns.ts';
 import { account, film, observation, strike, trainingSession } from '../../db/schema/index.ts';
 
 const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
@@ -33,12 +33,7 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
         saidAt: strike.saidAt,
         technique: strike.technique,
         part: strike.part,
-        launchFrame: strike.launchFrame,
-        contactFrame: strike.contactFrame,
-        homeFrame: strike.homeFrame,
-        launchOrigin: strike.launchOrigin,
-        contactOrigin: strike.contactOrigin,
-        homeOrigin: strike.homeOrigin,
+        ...momentColumns,
         removed: strike.removed,
         saidBy: saidByName,
       })
@@ -79,7 +74,7 @@ export async function historyOf(db: Database, strikeId: string) {
 
 /** What is said of whoever holds the pads belongs to no single technique of the one who strikes. */
 export const isOfHolder = eq(observation.subject, 'holder');
-const aboutTechnique = sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`;
+export const aboutTechnique = sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`;
 /** What is said of somebody: of their own strikes, and of their holding for others. */
 export const saidOf = (traineeId: string): SQL =>
   or(
@@ -116,19 +111,4 @@ export async function talliesOf(db: Database, condition: SQL): Promise<SessionTa
     )
     .orderBy(asc(trainingSession.heldOn), asc(trainingSession.id));
   return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
-}
-
-/** What a session says of one thing at this moment, from its best view; null when nothing was judged. */
-export async function countedIn(
-  db: Database,
-  sessionId: string,
-  technique: TechniqueId,
-  checkpointId: string,
-): Promise<Tally | null> {
-  const condition = and(
-    eq(trainingSession.id, sessionId),
-    eq(aboutTechnique, technique),
-    eq(observation.checkpointId, checkpointId),
-  )!;
-  return oneViewEach(await talliesOf(db, condition))[0]?.tally ?? null;
 }

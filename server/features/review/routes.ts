@@ -5,8 +5,9 @@ import { film, strike } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
+import { talliesOfTrainee } from '../measures/counted-tallies.ts';
 import { writeMarks } from './write-marks.ts';
-import { historyOf, reviewOf, saidOf, talliesOf } from './queries.ts';
+import { historyOf, reviewOf } from './queries.ts';
 
 export function reviewRoutes(router: Router, { db }: Services): void {
   serve(router, reviewEndpoints.showReview, async ({ params }) => {
@@ -18,5 +19,5 @@ export function reviewRoutes(router: Router, { db }: Services): void {
     found(await db.select({ id: strike.id }).from(strike).where(eq(strike.id, params.strikeId)), 'strike');
     return historyOf(db, params.strikeId);
   });
-  serve(router, reviewEndpoints.traineeTallies, ({ params }) => talliesOf(db, saidOf(params.traineeId)));
+  serve(router, reviewEndpoints.traineeTallies, ({ params }) => talliesOfTrainee(db, params.traineeId));
 }

@@ -1,0 +1,115 @@
+import { measuresVersion } from '@wax-fist/core/measure';
+import { momentsOf } from '@wax-fist/core/strikes';
+import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
+import { group } from 'd3-array';
+import { and, asc, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
+import type { Database } from '../../db/connection.ts';
+import { momentColumns } from '../../db/moment-columns.ts';
+import { film, filmPoints, measuredStrike, strike, strikeMeasure, trainee, trainingSession } from '../../db/schema/index.ts';
+import type { StrikeToMeasure } from '../../jobs/heavy-work.ts';
+import { heavily } from '../../jobs/heavy.ts';
+import { cataloguesAt } from '../checklists/versions.ts';
+
+/** By which points a film would be measured; nothing where nobody was followed in it. */
+const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}))
+  from ${filmPoints} where ${filmPoints.filmId} = ${film.id})`;
+/** Everything that a measure of a strike depends on. */
+const madeOf = sql<string>`concat_ws(' ', ${measuresVersion}::text, ${strike.revisionId}, ${film.view}, ${trainee.stance}, ${pointsOfFilm})`;
+
+/** Strikes that were never measured, or of something else than they are now. */
+const isToMeasure = and(
+  eq(strike.removed, false),
+  isNotNull(film.timeline),
+  sql`${measuredStrike.madeOf} is distinct from ${madeOf}`,
+);
+
+const strikesToMeasure = (db: Database, which?: SQL) =>
+  db
+    .select({
+      filmId: film.id,
+      view: film.view,
+      stance: trainee.stance,
+      checklistVersion: trainingSession.checklistVersion,
+      madeOf,
+      id: strike.id,
+      technique: strike.technique,
+      part: strike.part,
+      ...momentColumns,
+    })
+    .from(strike)
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+    .leftJoin(measuredStrike, eq(measuredStrike.strikeId, strike.id))
+    .where(and(which, isToMeasure));
+type Row = Awaited<ReturnType<typeof strikesToMeasure>>[number];
+
+/** Films with strikes that are to be measured. */
+export async function filmsToMeasure(db: Database): Promise<string[]> {
+  const rows = await db
+    .selectDistinct({ filmId: film.id })
+    .from(strike)
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+    .leftJoin(measuredStrike, eq(measuredStrike.strikeId, strike.id))
+    .where(isToMeasure);
+  return rows.map(({ filmId }) => filmId);
+}
+
+/** Measures the strikes of some films of which the database does not know yet what they measure. */
+export async function measureStrikes(db: Database, which: SQL): Promise<void> {
+  const rows = await strikesToMeasure(db, which);
+  if (rows.length === 0) return;
+  const catalogues = await cataloguesAt(
+    db,
+    rows.map(({ checklistVersion }) => checklistVersion),
+  );
+  const byFilm = group(rows, ({ filmId }) => filmId);
+  for (const [filmId, strikes] of byFilm) await measureFilm(db, filmId, strikes, catalogues);
+}
+
+/** A strike as the thread that measures wants it; undefined where its moments are not those of one strike. */
+function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined {
+  if (!isOneStrike(catalogue, row)) return undefined;
+  const technique = catalogue.techniques.get(thrownAs(catalogue, row));
+  if (!technique) return undefined;
+  const asked = new Set([row.technique, thrownAs(catalogue, row)].flatMap((id) => rowsOf(catalogue, id)));
+  const checkpoints = [...new Set([...asked].map(({ checkpointId }) => checkpointId))].flatMap((id) => {
+    const known = catalogue.checkpoints.get(id);
+    return known ? [{ id, measure: known.measure }] : [];
+  });
+  return { id: row.id, moments: momentsOf(row), technique: { side: technique.side, kind: technique.kind }, checkpoints };
+}
+
+async function measureFilm(
+  db: Database,
+  filmId: string,
+  rows: readonly Row[],
+  catalogues: ReadonlyMap<number, Catalogue>,
+): Promise<void> {
+  const { view, stance } = rows[0]!;
+  const [known] = await db.select({ timeline: film.timeline, frames: film.frames }).from(film).where(eq(film.id, filmId));
+  const pieces = await db
+    .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
+    .from(filmPoints)
+    .where(eq(filmPoints.filmId, filmId))
+    .orderBy(asc(filmPoints.fromFrame));
+  const strikes = rows.flatMap((row) => toMeasure(catalogues.get(row.checklistVersion) ?? shippedCatalogue, row) ?? []);
+  const values = await heavily('measureStrikes', {
+    ...{ timeline: known!.timeline!, frames: known!.frames ?? 0, pieces, view, stance, strikes },
+  });
+  await db.transaction(async (transaction) => {
+    const ids = rows.map(({ id }) => id);
+    await transaction.delete(measuredStrike).where(inArray(measuredStrike.strikeId, ids));
+    // Whoever asks at the same moment measures the same: the first one's stays.
+    const mine = await transaction
+      .insert(measuredStrike)
+      .values(rows.map((row) => ({ strikeId: row.id, madeOf: row.madeOf })))
+      .onConflictDoNothing()
+      .returning({ strikeId: measuredStrike.strikeId });
+    const written = new Set(mine.map(({ strikeId }) => strikeId));
+    const fresh = values.filter(({ strikeId }) => written.has(strikeId));
+    if (fresh.length > 0) await transaction.insert(strikeMeasure).values(fresh);
+  });
+}

@@ -1,0 +1,147 @@
+import { measureEndpoints, type MeasureAgreement, type SessionMeasures } from '@wax-fist/contract/measures';
+import { reviewEndpoints, type Mark, type SessionTally } from '@wax-fist/contract/review';
+import { frameNearest, packTimeline, timelineOf } from '@wax-fist/core/film';
+import { expect } from 'chai';
+import { and, eq } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import { film, filmPoints, strikeMeasure, trainee } from '../../db/schema/index.ts';
+import { pointsOfFilm, truthOfFilm } from '../../demo/footage.ts';
+import { atSecond, observed, thrown } from '../../test/marks.ts';
+import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+
+/** Crosses among others, from the side of the hand that idles meanwhile: it falls in some of them. */
+const name = 'lio-1-lead-side';
+
+describe('measures of a session', () => {
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let head: Visitor;
+  let scene: ClubScene;
+  let strikes: Mark[];
+  before(async () => {
+    server = await startServer({ works: false });
+    [coach, head] = [await server.as('coach'), await server.as('head-coach')];
+  });
+  after(() => server.stop());
+
+  /** A film whose points are known, with its strikes as they were thrown. */
+  beforeEach(async () => {
+    const { db } = server.services;
+    scene = await addScene(server);
+    const truth = truthOfFilm(name);
+    const { frames, model, version, packed } = pointsOfFilm(name)!;
+    const timeline = timelineOf(truth.frameTimes);
+    await db
+      .update(film)
+      .set({ frames, timeline: Buffer.from(packTimeline(timeline)) })
+      .where(eq(film.id, scene.filmId));
+    await db.update(trainee).set({ stance: truth.scene.stance }).where(eq(trainee.id, scene.traineeId));
+    await db.insert(filmPoints).values({ filmId: scene.filmId, fromFrame: 0, frames, model, version, packed });
+    strikes = truth.strikes.map(({ technique, launch, contact, home }) =>
+      thrown(uuid(), {
+        technique,
+        launchFrame: frameNearest(timeline, launch),
+        contactFrame: frameNearest(timeline, contact),
+        homeFrame: frameNearest(timeline, home),
+      }),
+    );
+    await write(strikes);
+  });
+  const write = (marks: Mark[]) => coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks });
+  const measured = async () =>
+    (await coach.ask<SessionMeasures>(measureEndpoints.sessionMeasures, { sessionId: scene.sessionId })).body;
+  const agreements = async () => {
+    for (;;) {
+      const { body } = await coach.ask<{ measures: MeasureAgreement[]; left: number }>(measureEndpoints.measureAgreements);
+      if (body.left === 0) return body.measures;
+    }
+  };
+  const tallies = async () =>
+    (await coach.ask<SessionTally[]>(reviewEndpoints.traineeTallies, { traineeId: scene.traineeId })).body;
+  const count = (checkpoint: string, counts: boolean, who = head) =>
+    who.ask(measureEndpoints.countMeasure, { checkpoint }, { counts });
+  const strikesOf = (technique: string) => strikes.filter((mark) => mark.kind === 'strike' && mark.technique === technique);
+
+  it('tells every strike, what was measured of it, and the rates that this gives', async () => {
+    const { strikes: sheet, values, rates } = await measured();
+    expect(sheet.map(({ strikeId }) => strikeId)).to.have.members(strikes.map((mark) => (mark as { strikeId: string }).strikeId));
+    expect(values.length).to.be.above(2 * strikes.length);
+    for (const { doubt, shared } of values) expect(doubt).to.be.at.least(shared).and.above(0);
+    for (const { rate, low, high, clean, watch, fault, strikes: many, counts } of rates) {
+      expect(low).to.be.at.most(high);
+      expect(rate).to.be.within(0, 1);
+      expect(clean + watch + fault).to.be.closeTo(many, 1e-6);
+      expect(counts).to.equal(false);
+    }
+    const lean = rates.find((one) => one.technique === 'jab' && one.checkpointId === 'st.lean')!;
+    expect(lean.strikes).to.equal(strikesOf('jab').length);
+    expect(lean.rate, 'nobody here leans').to.be.below(0.1);
+  });
+
+  it('measures a strike once, and again when it is moved, when the film is seen from elsewhere, and when other points come', async () => {
+    const { db } = server.services;
+    const { strikeId } = strikesOf('jab')[0] as { strikeId: string };
+    const one = and(eq(strikeMeasure.strikeId, strikeId), eq(strikeMeasure.checkpointId, 'st.lean'));
+    const untouched = 77;
+    const mark = async () => db.update(strikeMeasure).set({ value: untouched }).where(one);
+    const value = async () => {
+      await measured();
+      return (await db.select().from(strikeMeasure).where(one))[0]?.value;
+    };
+    await measured();
+    await mark();
+    expect(await value()).to.equal(untouched);
+    const moved = strikesOf('jab')[0] as Extract<Mark, { kind: 'strike' }>;
+    await write([{ ...moved, id: uuid(), saidAt: atSecond(20), homeFrame: moved.homeFrame + 1 }]);
+    expect(await value()).to.be.within(-20, 20);
+    await mark();
+    await db.update(filmPoints).set({ version: 99 }).where(eq(filmPoints.filmId, scene.filmId));
+    expect(await value()).to.be.within(-20, 20);
+    await db.update(film).set({ view: 'front' }).where(eq(film.id, scene.filmId));
+    expect(await value(), 'from the front nobody sees how one leans').to.equal(undefined);
+  });
+
+  it('is asked by several at once without harm, and of a session without films or points as well', async () => {
+    const [first, ...others] = await Promise.all([measured(), measured(), measured()]);
+    for (const { values } of others) expect(values).to.deep.equal(first.values);
+    const { sessionId } = await addScene(server);
+    const { body } = await coach.ask<SessionMeasures>(measureEndpoints.sessionMeasures, { sessionId });
+    expect(body).to.deep.equal({ strikes: [], values: [], rates: [] });
+    expect((await coach.ask(measureEndpoints.sessionMeasures, { sessionId: uuid() })).status).to.equal(404);
+  });
+
+  it('goes along with coaches as often as they say the same', async () => {
+    const jabs = strikesOf('jab') as { strikeId: string }[];
+    await write(
+      jabs.map(({ strikeId }, place) => observed(strikeId, place === 0 ? 'fault' : 'clean', { checkpointId: 'st.lean' })),
+    );
+    const lean = (await agreements()).find(({ checkpointId }) => checkpointId === 'st.lean')!;
+    expect(lean.strikes).to.equal(jabs.length);
+    expect(lean.same).to.be.closeTo((jabs.length - 1) / jabs.length, 1e-9);
+    expect(lean.bias).to.be.closeTo(-1 / jabs.length, 1e-9);
+    expect(lean.measured).to.be.above(jabs.length);
+  });
+
+  it('counts where nobody has judged, from when the head coach says so until they take it back', async () => {
+    const [first, ...others] = strikesOf('jab') as { strikeId: string }[];
+    await write([observed(first!.strikeId, 'fault', { checkpointId: 'st.lean' })]);
+    await measured();
+    const lean = async () => (await tallies()).find((row) => row.technique === 'jab' && row.checkpointId === 'st.lean')!;
+    expect((await lean()).tally).to.deep.equal({ clean: 0, watch: 0, fault: 1, cantSee: 0 });
+
+    expect((await count('st.lean', true, coach)).status).to.equal(403);
+    expect((await count('no-such-thing', true)).status).to.equal(404);
+    expect((await count('st.lean', true)).status).to.equal(204);
+    expect((await count('st.lean', true)).status, 'twice').to.equal(204);
+    const { tally, byMeasure } = await lean();
+    expect(byMeasure).to.equal(others.length);
+    expect(tally.fault).to.be.within(1, 1.5);
+    expect(tally.clean).to.be.within(0.5 * others.length, others.length + 1);
+    expect((await measured()).rates.find(({ checkpointId }) => checkpointId === 'st.lean')!.counts).to.equal(true);
+    const told = (await agreements()).find(({ checkpointId }) => checkpointId === 'st.lean')!;
+    expect(told).to.include({ counts: true, by: 'A head-coach' });
+
+    await count('st.lean', false);
+    expect((await lean()).tally).to.deep.equal({ clean: 0, watch: 0, fault: 1, cantSee: 0 });
+  });
+});

@@ -1,0 +1,94 @@
+import type { SessionMeasures } from '@wax-fist/contract/measures';
+import { timeOf, unpackTimeline } from '@wax-fist/core/film';
+import type { MeasuredRate } from '@wax-fist/core/measure';
+import type { Band, View } from '@wax-fist/core/technique';
+import { groups } from 'd3-array';
+import { and, asc, eq, isNotNull, type SQL } from 'drizzle-orm';
+import type { Database } from '../../db/connection.ts';
+import { countedMeasure, film, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
+import { heavily } from '../../jobs/heavy.ts';
+import { bandsFor, judgedStrike, type JudgedStrike } from './bands.ts';
+import { measureStrikes } from './measure-films.ts';
+
+/** A strike with one thing that was measured of it. */
+export interface MeasuredRow extends JudgedStrike {
+  strikeId: string;
+  checkpointId: string;
+  value: number;
+  doubt: number;
+  shared: number;
+}
+/** Everything that is known to be measured of some strikes. @param which may ask of film, session, strike and measure */
+export const measuredRows = (db: Database, which: SQL | undefined): Promise<MeasuredRow[]> =>
+  db
+    .select({
+      strikeId: strike.id,
+      ...judgedStrike,
+      checkpointId: strikeMeasure.checkpointId,
+      value: strikeMeasure.value,
+      doubt: strikeMeasure.doubt,
+      shared: strikeMeasure.shared,
+    })
+    .from(strikeMeasure)
+    .innerJoin(strike, eq(strike.id, strikeMeasure.strikeId))
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .where(and(eq(strike.removed, false), which))
+    .orderBy(asc(strike.filmId), asc(strike.contactFrame));
+
+/** The rate of one thing by measures alone, and where it was seen from. */
+export interface RateByMeasures extends MeasuredRate {
+  sessionId: string;
+  technique: string;
+  checkpointId: string;
+  view: View;
+}
+
+/** Rates by measures alone of each session, technique, checkpoint and view; without those of which nothing can be said. */
+export async function ratesByMeasures(db: Database, rows: readonly MeasuredRow[]): Promise<RateByMeasures[]> {
+  const bandOf = await bandsFor(db, rows);
+  const lists = groups(rows, ({ sessionId, technique, checkpointId, view }) =>
+    [sessionId, technique, checkpointId, view].join(' '),
+  )
+    .map(([, strikes]) => ({ of: strikes[0]!, strikes, band: bandOf(strikes[0]!, strikes[0]!.checkpointId) }))
+    .filter((list): list is typeof list & { band: Band } => list.band !== undefined);
+  const rates = await heavily(
+    'measuredRates',
+    lists.map(({ band, strikes }) => ({ band, strikes: strikes.map(({ value, doubt, shared }) => ({ value, doubt, shared })) })),
+  );
+  return lists.flatMap(({ of: { sessionId, technique, checkpointId, view } }, place) => {
+    const rate = rates[place];
+    return rate ? [{ ...rate, sessionId, technique, checkpointId, view }] : [];
+  });
+}
+
+/** The checkpoints of which the club lets measures count. */
+export async function countedMeasures(db: Database): Promise<ReadonlySet<string>> {
+  const rows = await db.select({ checkpointId: countedMeasure.checkpointId }).from(countedMeasure);
+  return new Set(rows.map(({ checkpointId }) => checkpointId));
+}
+
+/** Everything that is measured in a session, measured now where it was not yet. */
+export async function sessionMeasures(db: Database, sessionId: string): Promise<SessionMeasures> {
+  const inSession = eq(film.sessionId, sessionId);
+  await measureStrikes(db, inSession);
+  const [strikes, timelines, rows, counted] = await Promise.all([
+    db
+      .select({ strikeId: strike.id, ...judgedStrike, filmId: film.id, contactFrame: strike.contactFrame })
+      .from(strike)
+      .innerJoin(film, eq(film.id, strike.filmId))
+      .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+      .where(and(inSession, eq(strike.removed, false), isNotNull(film.timeline)))
+      .orderBy(asc(film.addedAt), asc(film.id), asc(strike.contactFrame)),
+    db.select({ id: film.id, timeline: film.timeline }).from(film).where(inSession),
+    measuredRows(db, inSession),
+    countedMeasures(db),
+  ]);
+  const timelineOf = new Map(timelines.flatMap(({ id, timeline }) => (timeline ? [[id, unpackTimeline(timeline)]] : [])));
+  const rates = await ratesByMeasures(db, rows);
+  return {
+    strikes: strikes.map((one) => ({ ...one, at: timeOf(timelineOf.get(one.filmId)!, one.contactFrame) })),
+    values: rows,
+    rates: rates.map((rate) => ({ ...rate, amiss: rate.amiss ?? null, counts: counted.has(rate.checkpointId) })),
+  };
+}

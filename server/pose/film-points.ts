@@ -1,0 +1,119 @@
+import { unpackTrack, type Track } from '@wax-fist/core/body';
+import { frameAt, gapAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
+import { availableParallelism } from 'node:os';
+import { MessageChannel } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import { Stopped } from '../media/program.ts';
+import type { PoseSize } from './pose-size.ts';
+import type { Place, PoseTask } from './pose-work.ts';
+
+/** How the points of a film are found: with which model, and by which version of what is done with its answers. */
+export const poseVersion = 1;
+
+/** A piece is as long as this: what is lost when a worker dies in the middle of one. */
+const pieceFor: Ms = 5000;
+/** So long is watched who strikes, where several are in the picture. */
+const watchFor: Ms = 1500;
+
+const threads = new Piscina({
+  filename: new URL('pose-thread.js', import.meta.url).href,
+  minThreads: 0,
+  maxThreads: availableParallelism(),
+  idleTimeout: 10_000,
+});
+
+/** A film in which a body is to be followed. */
+export interface FilmToWatch {
+  path: string;
+  timeline: FrameTimeline;
+  /** When its first frame is shown, by its own clock. */
+  firstFrameAt: Ms;
+  width: Px;
+  height: Px;
+  size: PoseSize;
+  /** When something lands: there it is begun. */
+  hits: readonly Ms[];
+}
+
+export interface WatchOptions {
+  /** First frames of pieces that are there already. */
+  done?: ReadonlySet<FrameIndex>;
+  /** Gets each piece when it is there, in the order of use. */
+  onPiece: (from: FrameIndex, frames: number, packed: Uint8Array) => Promise<void>;
+  /** Gets the share that is done. */
+  progress?: (share: number) => void;
+  signal?: AbortSignal;
+}
+
+/** A piece of a film: its first frame, and how many it has. */
+export interface FilmPiece {
+  from: FrameIndex;
+  frames: number;
+}
+
+/** A film in pieces, those in which most lands first. */
+export function piecesOf(timeline: FrameTimeline, hits: readonly Ms[]): FilmPiece[] {
+  const pieces: (FilmPiece & { hits: number })[] = [];
+  for (let from = 0; from < timeline.length;) {
+    const begins = timeOf(timeline, from);
+    const to = Math.min(timeline.length, Math.max(from + 1, frameAt(timeline, begins + pieceFor)));
+    const ends = to < timeline.length ? timeOf(timeline, to) : Infinity;
+    pieces.push({ from, frames: to - from, hits: hits.filter((hit) => hit >= begins && hit < ends).length });
+    from = to;
+  }
+  return pieces
+    .sort((one, other) => other.hits - one.hits || one.from - other.from)
+    .map(({ from, frames }) => ({ from, frames }));
+}
+
+/** Follows whoever strikes through a film, piece by piece in several threads. @throws Stopped, MediaFailure */
+export async function watchFilm(film: FilmToWatch, { done = new Set(), onPiece, progress, signal }: WatchOptions): Promise<void> {
+  const { path, timeline, firstFrameAt, width, height, size, hits } = film;
+  const run = async <T>(name: 'followBody' | 'whoStrikes', task: PoseTask): Promise<T> => {
+    try {
+      return (await threads.run(task, { name, signal, transferList: task.told ? [task.told] : [] })) as T;
+    } catch (error) {
+      throw signal?.aborted ? new Stopped() : error;
+    }
+  };
+  const taskOf = ({ from, frames }: FilmPiece): PoseTask => ({
+    ...{ film: path, size, from, frames, width, height },
+    // Half of a gap before, so that rounding leaves the frame itself in.
+    at: firstFrameAt + timeOf(timeline, from) - gapAt(timeline, Math.max(0, from - 1)) / 2,
+  });
+  const left = piecesOf(timeline, hits).filter(({ from }) => !done.has(from));
+  if (left.length === 0) return;
+  // Somewhere in the middle of the work: at the beginning one may still be walking in.
+  const struck = hits[hits.length >> 1] ?? timeOf(timeline, left[0]!.from);
+  const begin = frameAt(timeline, Math.max(0, struck - watchFor / 2));
+  const watched = Math.max(2, frameAt(timeline, timeOf(timeline, begin) + watchFor) - begin);
+  let near = await run<Place | undefined>('whoStrikes', taskOf({ from: begin, frames: watched }));
+  let looked = timeline.length - left.reduce((sum, { frames }) => sum + frames, 0);
+  const lane = async (): Promise<void> => {
+    for (let piece = left.shift(); piece; piece = left.shift()) {
+      const { port1: told, port2: heard } = new MessageChannel();
+      let before = 0;
+      heard.on('message', (frames: number) => {
+        looked += frames - before;
+        before = frames;
+        progress?.(looked / timeline.length);
+      });
+      const following = run<{ packed: Uint8Array; near: Place | undefined }>('followBody', { ...taskOf(piece), near, told });
+      const { packed, near: last } = await following.finally(() => heard.close());
+      near ??= last;
+      await onPiece(piece.from, piece.frames, packed);
+    }
+  };
+  await Promise.all(Array.from({ length: threads.maxThreads }, lane));
+}
+
+/** The points of a film as a whole. */
+export async function pointsOfFilm(film: FilmToWatch, options: Omit<WatchOptions, 'onPiece'> = {}): Promise<Track[]> {
+  const pieces: Track[] = [];
+  await watchFilm(film, {
+    ...options,
+    onPiece: (from, _frames, packed) => Promise.resolve(void pieces.push(unpackTrack(from, packed))),
+  });
+  return pieces;
+}

@@ -1,0 +1,107 @@
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { hasBody, pointAt, pointIn, unpackTrack } from '@wax-fist/core/body';
+import { timelineOf } from '@wax-fist/core/film';
+import { expect } from 'chai';
+import { eq } from 'drizzle-orm';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { film, filmPoints, filmStep } from '../db/schema/index.ts';
+import { filmPath, truthOfFilm } from '../demo/footage.ts';
+import { addMissingSteps } from '../jobs/work-on-film.ts';
+import { eventually } from '../test/eventually.ts';
+import { ffmpeg } from '../test/films.ts';
+import { importFilm } from '../test/import-film.ts';
+import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
+import { piecesOf } from './film-points.ts';
+
+describe('a film in pieces', () => {
+  const timeline = timelineOf(Array.from({ length: 900 }, (_, frame) => frame * 33));
+
+  it('is wholly covered, once, beginning where most lands', () => {
+    const pieces = piecesOf(timeline, [12_000, 12_500, 20_000]);
+    const inOrder = [...pieces].sort((one, other) => one.from - other.from);
+    expect(inOrder.reduce((next, { from, frames }) => (from === next ? next + frames : NaN), 0)).to.equal(900);
+    const covers = ({ from, frames }: { from: number; frames: number }, time: number) =>
+      timeline[from]! <= time && time < (timeline[from + frames] ?? Infinity);
+    expect(covers(pieces[0]!, 12_000)).to.equal(true);
+    expect(covers(pieces[1]!, 20_000)).to.equal(true);
+  });
+  it('of one frame is one piece', () => {
+    expect(piecesOf(timelineOf([0]), [])).to.deep.equal([{ from: 0, frames: 1 }]);
+  });
+});
+
+describe('following a body', function () {
+  this.timeout(120_000);
+  let server: ServerUnderTest;
+  let coach: Visitor;
+  let sessionId: string;
+  let folder: string;
+  const name = 'pavel-1-front';
+  before(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'wax-fist-pose-'));
+    server = await startServer({ environment: { WAX_POSE: 'lite' } });
+    coach = await server.as('coach');
+    ({ sessionId } = await addScene(server));
+  });
+  after(async () => {
+    await server.stop();
+    await rm(folder, { recursive: true });
+  });
+  const trackOf = async ({ id }: Film) =>
+    unpackTrack(0, new Uint8Array((await coach.ask<ArrayBuffer>(footageEndpoints.filmPoints, { filmId: id })).body));
+
+  it('finds its points in every frame, near to where they are, and what is there is not found again', async () => {
+    const path = join(folder, 'short.mp4');
+    await ffmpeg('-i', filmPath(name), '-t', '0.7', '-c', 'copy', path);
+    const imported = await importFilm(coach, sessionId, path);
+    expect(imported.steps.find(({ step }) => step === 'pose')).to.include({ state: 'done' });
+    const track = await trackOf(imported);
+    expect(track.frames).to.equal(imported.frames);
+    const truth = truthOfFilm(name) as unknown as { jointNames: string[]; pixels: number[][] };
+    const joint = (frame: number, wanted: string): [number, number] => {
+      const at = truth.jointNames.indexOf(wanted) * 2;
+      return [truth.pixels[frame]![at]!, truth.pixels[frame]![at + 1]!];
+    };
+    for (let frame = 0; frame < track.frames; frame++) {
+      const [trueX, trueY] = joint(frame, 'nose');
+      const torso = joint(frame, 'leftHip')[1] - joint(frame, 'leftShoulder')[1];
+      const { x, y } = pointIn(track, frame, pointAt.nose)!;
+      expect(Math.hypot(x - trueX, y - trueY) / torso, `frame ${frame}`).to.be.below(0.25);
+    }
+    // Another worker that comes to the same step finds its pieces there; a mark on one of them shows that it stays.
+    const { db } = server.services;
+    await db.update(filmPoints).set({ frames: 1 }).where(eq(filmPoints.filmId, imported.id));
+    await db.update(filmStep).set({ state: 'stopped' }).where(eq(filmStep.step, 'pose'));
+    expect((await coach.ask(footageEndpoints.retryFilm, { filmId: imported.id })).status).to.equal(200);
+    await eventually(
+      'the end of the step',
+      () => db.select({ state: filmStep.state }).from(filmStep).where(eq(filmStep.step, 'pose')),
+      ([row]) => row?.state === 'done',
+    );
+    const [piece] = await db.select().from(filmPoints).where(eq(filmPoints.filmId, imported.id));
+    expect(piece!.frames).to.equal(1);
+  });
+
+  it('of a film with nobody in it there is a track with nobody, and no invented number', async () => {
+    const path = join(folder, 'empty.mp4');
+    await ffmpeg('-f', 'lavfi', '-i', 'color=gray:s=320x240:r=10:d=0.6', '-pix_fmt', 'yuv420p', path);
+    const imported = await importFilm(coach, sessionId, path);
+    expect(imported.state).to.equal('ready');
+    const track = await trackOf(imported);
+    expect(Array.from({ length: track.frames }, (_, frame) => hasBody(track, frame))).to.not.include(true);
+  });
+
+  it('is left out where that is set, and made up for when it is set otherwise', async () => {
+    const { db } = server.services;
+    const [first] = await db.select({ id: film.id }).from(filmPoints).innerJoin(film, eq(film.id, filmPoints.filmId));
+    await db.update(filmStep).set({ state: 'skipped' }).where(eq(filmStep.filmId, first!.id));
+    expect(await addMissingSteps({ db })).to.not.include(first!.id);
+    expect(await addMissingSteps({ db, pose: 'lite' })).to.include(first!.id);
+    const idle = await startServer({ works: false });
+    const { filmId } = await addScene(idle);
+    expect((await (await idle.as('coach')).ask(footageEndpoints.filmPoints, { filmId })).status).to.equal(404);
+    await idle.stop();
+  });
+});
