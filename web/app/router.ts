@@ -42,6 +42,19 @@ export const router = createRouter({
       meta: { title: 'Session' },
     },
     {
+      path: '/sessions/:sessionId/strikes',
+      name: 'sheet',
+      component: () => import('../features/measures/StrikeSheetPage.vue'),
+      props: true,
+      meta: { title: 'Sheet of strikes' },
+    },
+    {
+      path: '/measures',
+      name: 'measures',
+      component: () => import('../features/measures/MeasuresPage.vue'),
+      meta: { title: 'Measures' },
+    },
+    {
       path: '/review/:filmId/:strikeId?',
       name: 'bench',
       component: () => import('../features/review/BenchPage.vue'),

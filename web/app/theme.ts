@@ -46,6 +46,7 @@ export const vuetify = createVuetify({
   defaults: {
     VBtn: { variant: 'flat', rounded: 'sm' },
     VTextField: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+    VNumberInput: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary' },

@@ -1,4 +1,5 @@
 import { accountEndpoints, accountShape, type Account } from '@wax-fist/contract/accounts';
+import { scopeOf, type Endpoint } from '@wax-fist/contract/endpoint';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { remember as keep, remembered } from '../../app/remembered.ts';
@@ -29,6 +30,12 @@ export const useAccount = defineStore('account', () => {
     return me.value !== undefined;
   }
 
+  /** Whether whoever sits here may call; where a role reaches its own only, it is asked who added the thing. */
+  function may({ allowed }: Pick<Endpoint, 'allowed'>, addedBy?: string | null): boolean {
+    const scope = scopeOf(allowed, me.value?.role);
+    return scope === 'club' || (scope === 'own' && addedBy === me.value?.id);
+  }
+
   async function signIn(email: string, password: string): Promise<void> {
     remember(await request(accountEndpoints.signIn, { body: { email, password } }));
     signedInAnew();
@@ -45,5 +52,5 @@ export const useAccount = defineStore('account', () => {
     forget();
   }
 
-  return { me, known, signIn, signOut, forget };
+  return { me, may, known, signIn, signOut, forget };
 });

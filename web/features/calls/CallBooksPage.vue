@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import { techniqueName } from '@wax-fist/core/technique';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CallSets from './CallSets.vue';
@@ -13,6 +14,7 @@ import CallTranslator from './CallTranslator.vue';
 
 /** What the numbers mean that are shouted here, and how to say a combination in another way. */
 const catalogue = useCatalogue();
+const mayChange = computed(() => useAccount().may(callEndpoints.saveCallBook));
 const notice = useNotice();
 const failure = ref<string>();
 const pickedId = ref<string>();
@@ -129,6 +131,7 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
             <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="add">A number more</VBtn>
             <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
           </template>
+          <p v-else-if="!mayChange" class="quiet">The head coach changes the books.</p>
           <template v-else-if="picked">
             <VBtn v-if="!picked.ready" variant="outlined" @click="begin(picked, false)">Change</VBtn>
             <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="begin(picked, true)">Copy and change</VBtn>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { isMeasureId, measures, verdictIn, type Band } from '@wax-fist/core/technique';
 import { computed } from 'vue';
+import { endsOf, scaleFor } from './band-scale.ts';
+import { measuredInWords, valueInWords } from './measured-words.ts';
 
 /** A band from fault over watch to clean, and on it what was measured with its spread. Never a bare number. */
 const {
@@ -10,14 +12,13 @@ const {
 } = defineProps<{ band: Band; measure: string; values?: readonly { value: number; doubt: number }[] }>();
 
 const unit = computed(() => (isMeasureId(measure) ? measures[measure].unit : 'ratio'));
-const ends = computed(() => [...band.clean, ...band.watch].filter((end): end is number => end !== null));
-/** What is drawn: all ends of the band, what was measured, and some room on either side. */
-const scale = computed(() => {
-  const shown = [...ends.value, ...values.map(({ value }) => value)];
-  const [low, high] = [Math.min(...shown), Math.max(...shown)];
-  const room = Math.max(high - low, Math.abs(high) * 0.3, 0.2) * 0.3;
-  return { from: low - room, to: high + room };
-});
+const ends = computed(() => endsOf(band));
+const scale = computed(() =>
+  scaleFor(
+    band,
+    values.map(({ value }) => value),
+  ),
+);
 const place = (value: number): number =>
   (100 * (Math.min(Math.max(value, scale.value.from), scale.value.to) - scale.value.from)) / (scale.value.to - scale.value.from);
 const span = ([from, to]: Band['clean']) => {
@@ -41,14 +42,11 @@ const told = computed(() => {
     (end) => inner.includes(end) || inner.every((other) => Math.abs(place(other) - place(end)) > numberWidth.value),
   );
 });
-const said = (value: number): string => {
-  if (unit.value === 'milliseconds') return `${Math.round(value)} ms`;
-  return unit.value === 'degrees' ? `${Math.round(value)}°` : value.toFixed(2).replace(/\.?0+$/, '');
-};
+const said = (value: number): string => valueInWords(measure, value);
 const label = computed(() => {
   const edges = (name: string, [from, to]: Band['clean']): string =>
     `${name} ${from === null ? '' : `from ${said(from)} `}${to === null ? '' : `to ${said(to)}`}`.trim();
-  const measured = values.length === 1 ? `${said(values[0]!.value)} ± ${said(values[0]!.doubt)}; ` : '';
+  const measured = values.length === 1 ? `${measuredInWords(measure, values[0]!)}; ` : '';
   return `${measured}${edges('clean', band.clean)}; ${edges('watch', band.watch)}`;
 });
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
-import { mdiMagnify, mdiPlus } from '@mdi/js';
+import { checklistEndpoints } from '@wax-fist/contract/checklists';
+import { mdiMagnify, mdiPlus, mdiRulerSquare } from '@mdi/js';
 import {
   chosen,
   findInCatalogue,
@@ -15,6 +16,7 @@ import {
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { counted } from '../../app/format.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from './catalogue-store.ts';
 import FamilySign from './FamilySign.vue';
 import OwnTechniqueDialog from './OwnTechniqueDialog.vue';
@@ -22,6 +24,7 @@ import VersionPanel from './VersionPanel.vue';
 
 /** Everything that can be thrown and looked at: found by any name, browsed by kind. */
 const catalogue = useCatalogue();
+const mayChange = computed(() => useAccount().may(checklistEndpoints.saveChecklists));
 const router = useRouter();
 const typed = ref('');
 const adding = ref(false);
@@ -71,7 +74,8 @@ const first = (): void => {
         class="find"
         @keydown.enter="first"
       />
-      <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">A technique of our own</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiRulerSquare" :to="{ name: 'measures' }">Measures</VBtn>
+      <VBtn v-if="mayChange" variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">A technique of our own</VBtn>
     </div>
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert" class="mb-4">{{ failure }}</VAlert>
 

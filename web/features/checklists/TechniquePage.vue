@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
+import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { mdiPencil } from '@mdi/js';
 import {
   familyNames,
@@ -14,6 +15,7 @@ import {
 } from '@wax-fist/core/technique';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from './catalogue-store.ts';
 import ChecklistEditor from './ChecklistEditor.vue';
 import ChecklistRows from './ChecklistRows.vue';
@@ -21,6 +23,7 @@ import ChecklistRows from './ChecklistRows.vue';
 /** One technique: what is looked at, why, and by which bands, as a school judges it. */
 const { technique } = defineProps<{ technique: string }>();
 const catalogue = useCatalogue();
+const mayChange = computed(() => useAccount().may(checklistEndpoints.saveChecklists));
 const route = useRoute();
 const router = useRouter();
 const editing = ref(false);
@@ -77,7 +80,9 @@ const without = computed(() => {
           hide-details
           class="school no-print"
         />
-        <VBtn v-if="!editing" color="primary" :prepend-icon="mdiPencil" class="no-print" @click="editing = true">Change</VBtn>
+        <VBtn v-if="!editing && mayChange" color="primary" :prepend-icon="mdiPencil" class="no-print" @click="editing = true"
+          >Change</VBtn
+        >
       </div>
       <ChecklistEditor v-if="editing" :technique="technique" @done="editing = false" />
       <template v-else>

@@ -2,9 +2,10 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { checklistEndpoints, checklistDocumentShape, checklistFormat } from '@wax-fist/contract/checklists';
 import { differencesOfEdits, editProblems, type ClubEdits, type ChecklistDifference } from '@wax-fist/core/technique';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { ValidationError } from 'yup';
 import { request } from '../../app/request.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, dayAndTime } from '../../app/format.ts';
@@ -12,6 +13,7 @@ import { useCatalogue } from './catalogue-store.ts';
 
 /** Versions of the club's checklists: what changed, the way back, and the way out and in as a file. */
 const catalogue = useCatalogue();
+const mayChange = computed(() => useAccount().may(checklistEndpoints.saveChecklists));
 const {
   rows: versions,
   hasMore,
@@ -93,7 +95,7 @@ function checked(text: string): ClubEdits | undefined {
       <h2>Versions</h2>
       <VSpacer />
       <VBtn variant="text" size="small" @click="takeOut">Save as a file</VBtn>
-      <VBtn variant="text" size="small" @click="file?.click()">Take in a file</VBtn>
+      <VBtn v-if="mayChange" variant="text" size="small" @click="file?.click()">Take in a file</VBtn>
       <a href="/formats/checklists.schema.json" target="_blank">Format</a>
       <input ref="file" type="file" accept="application/json,.json" hidden aria-label="A file of checklists" @change="takeIn" />
     </div>
@@ -115,7 +117,9 @@ function checked(text: string): ClubEdits | undefined {
         <VBtn v-if="version > 1" variant="text" size="small" :aria-expanded="told?.version === version" @click="show(version)"
           >What changed</VBtn
         >
-        <VBtn v-if="version !== catalogue.version" variant="text" size="small" @click="goBack(version)">Go back to it</VBtn>
+        <VBtn v-if="mayChange && version !== catalogue.version" variant="text" size="small" @click="goBack(version)"
+          >Go back to it</VBtn
+        >
         <ul v-if="told?.version === version" class="told">
           <li v-if="told.differences.length === 0" class="quiet">Nothing that is seen.</li>
           <li v-for="({ technique, checkpoint, says }, index) in told.differences" :key="index">

@@ -20,6 +20,9 @@ const left = computed(() => {
   <li :data-state="sending.state">
     <b class="name">{{ sending.fileName }}</b>
     <span v-if="sending.state === 'failed'" class="grow failed" role="alert">{{ sending.failure }}</span>
+    <span v-else-if="sending.state === 'known' && sending.twin" class="grow" role="status"
+      >The same film as {{ sending.twin }}, which is on its way already.</span
+    >
     <span v-else-if="sending.state === 'known'" class="grow" role="status">
       This film is here already:
       <RouterLink :to="{ name: 'session', params: { sessionId: sending.known[0]!.sessionId } }"

@@ -9,6 +9,7 @@ export const stepNames: Record<ImportStep, string> = {
   hits: 'listening for hits',
   views: 'tying the views together',
   motion: 'watching what moves',
+  pose: 'following the body',
 };
 
 const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';
@@ -18,6 +19,9 @@ export const inWork = ({ steps }: Film): boolean => steps.some(open);
 
 /** Share of the work on which a film waits before it can be reviewed; the review copy is nearly all of it. */
 const weights: Partial<Record<ImportStep, number>> = { probe: 0.03, 'review-copy': 0.92, timeline: 0.05 };
+
+/** Of what only adds to a review: to follow a body takes longer than all the others. */
+const weightAfter = ({ step }: FilmStep): number => (step === 'pose' ? 10 : 1);
 
 export interface Work {
   /** What is being done now, or next. */
@@ -35,7 +39,8 @@ export function workOf({ steps, state }: Film): Work | undefined {
   if (!now) return undefined;
   const before = steps.reduce((sum, step) => sum + (weights[step.step] ?? 0) * (step.state === 'done' ? 1 : step.progress), 0);
   const rest = steps.filter(({ step }) => !(step in weights));
-  const after = rest.reduce((sum, step) => sum + (open(step) ? step.progress : 1), 0) / Math.max(1, rest.length);
+  const whole = rest.reduce((sum, step) => sum + weightAfter(step), 0);
+  const after = rest.reduce((sum, step) => sum + weightAfter(step) * (open(step) ? step.progress : 1), 0) / whole;
   return {
     step: now.step,
     share: Math.min(1, state === 'ready' ? after : before),

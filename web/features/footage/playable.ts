@@ -1,4 +1,5 @@
 import { filmFileUrl, footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { unpackTrack, type Track } from '@wax-fist/core/body';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { requestBytes } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
@@ -11,3 +12,12 @@ export async function playableOf(film: Film): Promise<PlayableFilm> {
     firstFrameAt: film.firstFrameAt ?? 0,
   };
 }
+
+/** Where the body of whoever strikes was in every frame; undefined as long as it was not followed. */
+export const pointsOf = async (film: Film): Promise<Track | undefined> =>
+  film.steps.some(({ step, state }) => step === 'pose' && (state === 'done' || state === 'working'))
+    ? requestBytes(footageEndpoints.filmPoints, { filmId: film.id }).then(
+        (packed) => unpackTrack(0, packed),
+        () => undefined,
+      )
+    : undefined;

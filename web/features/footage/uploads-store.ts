@@ -25,6 +25,9 @@ export interface Sending {
   /** Of what this sending has moved itself: what lay on the server before says nothing about the line. */
   pace: { from: number; since: number };
   known: KnownFilm[];
+  sha256?: string;
+  /** Another file of the same bytes that was chosen before and is still on its way. */
+  twin?: string;
   failure?: string;
   /** Trying again may help. */
   again: boolean;
@@ -132,7 +135,7 @@ export const useUploads = defineStore('uploads', () => {
       try {
         const film = await request(footageEndpoints.addFilm, {
           params: { filmId: id },
-          body: { id, sessionId, uploadId, fileName, view },
+          body: { id, sessionId, uploadId, fileName, view, sha256: at(id)?.sha256 },
         });
         forget(id);
         added(film);
@@ -149,8 +152,10 @@ export const useUploads = defineStore('uploads', () => {
     const earlier = (await lines.get(id)!.upload.findPreviousUploads()).length > 0;
     try {
       const sha256 = earlier ? undefined : await fileHash(file, () => undefined, signal);
-      const known = sha256 ? await request(footageEndpoints.filmsKnownBy, { params: { sha256 } }) : [];
-      if (known.length > 0) return set(id, { state: 'known', known });
+      const twin = sha256 && sendings.find((one) => one.sha256 === sha256 && one.state !== 'failed')?.fileName;
+      set(id, { sha256, twin });
+      const known = sha256 && !twin ? await request(footageEndpoints.filmsKnownBy, { params: { sha256 } }) : [];
+      if (twin ?? known.length > 0) return set(id, { state: 'known', known });
     } catch {
       // It is sent without having been looked for; the server compares it again.
       if (signal.aborted) return;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiTrayArrowUp } from '@mdi/js';
+import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiDotsHorizontal, mdiTrayArrowUp } from '@mdi/js';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { counted } from '../../app/format.ts';
 import { useOutbox } from './outbox-store.ts';
@@ -10,6 +10,7 @@ const NotTakenList = defineAsyncComponent(() => import('./NotTakenList.vue'));
 const outbox = useOutbox();
 const looking = ref(false);
 const signs = {
+  looking: { icon: mdiDotsHorizontal, words: () => 'Looking for marks not sent yet' },
   saved: { icon: mdiCheck, words: () => 'All marks saved' },
   sending: { icon: mdiTrayArrowUp, words: () => `Saving ${outbox.waiting}` },
   away: {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import { guessedOf, phaseFrames, phaseNames, phases, type Moment, type Phase } from '@wax-fist/core/strikes';
+import { phaseFrames, phaseNames, phases, type Moment, type Phase } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
@@ -20,10 +20,10 @@ const settable: Partial<Record<Phase, { moment: Moment; key: BenchKey }>> = {
 };
 const stills = computed(() => {
   const frames = strike.value && phaseFrames(timeline, strike.value);
-  const guessed = strike.value ? guessedOf(strike.value) : [];
   return phases.map((phase) => {
     const moment = settable[phase];
-    return { phase, frame: frames?.[phase], ...moment, guessed: moment !== undefined && guessed.includes(moment.moment) };
+    const origin = moment && strike.value?.[`${moment.moment}Origin`];
+    return { phase, frame: frames?.[phase], ...moment, origin, guessed: origin === 'guessed' };
   });
 });
 /** Milliseconds from contact. */
@@ -41,7 +41,7 @@ function nudge(moment: Moment, frame: number): void {
 <template>
   <ol class="phases" aria-label="This strike in five stills">
     <li
-      v-for="{ phase, frame, moment, key, guessed } in stills"
+      v-for="{ phase, frame, moment, key, origin, guessed } in stills"
       :key="phase"
       :class="{ here: frame === at, settable: moment, guessed }"
     >
@@ -53,7 +53,7 @@ function nudge(moment: Moment, frame: number): void {
           @click="player.go(frame)"
         >
           <FrameStill :source="player.source" :index="frame" :height="84" />
-          <span class="number apart">{{ fromContact(frame) }}{{ guessed ? ', guessed' : '' }}</span>
+          <span class="number apart">{{ fromContact(frame) }}{{ origin && origin !== 'set' ? `, ${origin}` : '' }}</span>
         </button>
         <div class="label">
           <button

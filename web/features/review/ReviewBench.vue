@@ -6,6 +6,7 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { oneUndo } from '../../app/one-undo.ts';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
@@ -14,6 +15,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchKeysFor, tagNumbers, type BenchKey, type TagKey } from './bench-keys.ts';
 import { provideBench } from './bench-context.ts';
 import BenchBar from './BenchBar.vue';
+import BodyOverlay from './BodyOverlay.vue';
 import OpenTally from './OpenTally.vue';
 import OtherViewPicture from './OtherViewPicture.vue';
 import PhaseStrip from './PhaseStrip.vue';
@@ -38,6 +40,9 @@ const finding = ref(false);
 /** Until a coach says otherwise, a short walk leaves room for how its row should look. */
 const reference = ref<boolean>();
 const failure = ref<string>();
+/** Whether the body is drawn over the picture as it was found. */
+const why = ref(false);
+const notice = useNotice();
 const { timeline } = data.playable;
 
 const other = useOtherView(data.film, timeline, data.session.films);
@@ -96,6 +101,10 @@ const doing: Record<BenchKey, () => void> = {
   find: () => (finding.value = true),
   'to-body': bench.toBody,
   reference: () => (reference.value = !(reference.value ?? !bench.full.value)),
+  why: () => {
+    if (bench.track.value) why.value = !why.value;
+    else notice.say('Nobody has been followed in this film yet. The session page shows how far it is.');
+  },
   remove: bench.remove,
   'see-launch': () => bench.see('launch'),
   'see-contact': () => bench.see('contact'),
@@ -167,13 +176,17 @@ const shape = computed(() => ({
       <VAlert v-if="problem" type="error" density="compact" role="alert">{{ problem }}</VAlert>
       <div class="frame" :class="other.mode.value">
         <div class="own">
-          <FilmPicture
-            ref="picture"
-            :film="data.playable"
-            :width="data.film.width!"
-            :height="data.film.height!"
-            class="picture"
-          />
+          <FilmPicture ref="picture" :film="data.playable" :width="data.film.width!" :height="data.film.height!" class="picture">
+            <BodyOverlay
+              v-if="why && bench.track.value && player"
+              :track="bench.track.value"
+              :timeline="timeline"
+              :at="player.at.value"
+              :width="data.film.width!"
+              :height="data.film.height!"
+              :read="bench.read.value"
+            />
+          </FilmPicture>
         </div>
         <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" />
       </div>

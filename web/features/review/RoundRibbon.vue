@@ -6,9 +6,11 @@ import { numberOf } from '@wax-fist/core/calls';
 import { thrownAs } from '@wax-fist/core/technique';
 import { gravest, verdictNames } from '@wax-fist/core/review';
 import type { Ms } from '@wax-fist/core/units';
-import { computed } from 'vue';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
+import { pieceInHand, type Piece } from './ribbon-window.ts';
 import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
 
 /** Rounds one under the other on one scale, so that the third can be held against the first; the one in hand is tall. */
@@ -54,6 +56,13 @@ function told(strike: StrikeMark): RibbonMark {
     dim: !bench.passing(strike),
   };
 }
+/** So wide is a mark with its call, in pixels: more of them in a line would lie over each other. */
+const markWidth = 15;
+const ribbon = useTemplateRef('ribbon');
+const { width } = useElementSize(ribbon);
+/** With some air between combinations, so that hardly a mark has to give way. */
+const room = computed(() => Math.max(1, Math.floor((width.value || 800) / markWidth / 1.7)));
+
 /** Apart from the marks, so that a mark does not have every hit drawn again. */
 const hitsOfRounds = computed(() =>
   rounds.value.map(({ from, to }) => hitsAndRounds.hits.filter(({ time }) => time >= from && time < to)),
@@ -62,31 +71,51 @@ const hitsOfRounds = computed(() =>
 const lines = computed(() =>
   rounds.value.map((round, place) => {
     const [from, to] = [place === 0 ? -Infinity : round.from, rounds.value[place + 1]?.from ?? Infinity];
-    return {
-      round,
-      hits: hitsOfRounds.value[place]!,
-      marks: marks.value.filter(({ contact }) => contact >= from && contact < to),
-    };
+    const mine = marks.value.filter(({ contact }) => contact >= from && contact < to);
+    return { round, hits: hitsOfRounds.value[place]!, marks: mine, piece: pieceOf(round, mine.length) };
   }),
 );
+/** Of the round in hand, when it has more strikes than have room: the piece of it that is drawn large. */
+function pieceOf(round: { id: string; name: string; from: Ms; to: Ms }, strikes: number) {
+  if (round.id !== inHand.value || strikes <= room.value) return undefined;
+  return { name: round.name, ...pieceInHand(round, strikes, room.value, now.value) };
+}
+const inPiece = <One,>(list: readonly One[], { from, to }: Piece, timeOfOne: (one: One) => Ms): One[] =>
+  list.filter((one) => timeOfOne(one) >= from && timeOfOne(one) <= to);
 </script>
 
 <template>
-  <div class="ribbon" role="group" aria-label="The round">
-    <RibbonLine
-      v-for="{ round, hits, marks: mine } in lines"
-      :key="round.id"
-      :round="round"
-      :span="span"
-      :hits="hits"
-      :gap="hitsAndRounds.edits.gap"
-      :marks="mine"
-      :at="now"
-      :selected="bench.strike.value?.strikeId"
-      :low="round.id !== inHand"
-      @select="bench.select"
-      @go="emit('go', frameAt(timeline, $event))"
-    />
+  <div ref="ribbon" class="ribbon" role="group" aria-label="The round">
+    <template v-for="{ round, hits, marks: mine, piece } in lines" :key="round.id">
+      <RibbonLine
+        v-if="piece"
+        :round="piece"
+        :span="piece.to - piece.from"
+        :hits="inPiece(hits, piece, ({ time }) => time)"
+        :gap="hitsAndRounds.edits.gap"
+        :marks="inPiece(mine, piece, ({ contact }) => contact)"
+        :least="markWidth / width"
+        :at="now"
+        :selected="bench.strike.value?.strikeId"
+        :low="false"
+        @select="bench.select"
+        @go="emit('go', frameAt(timeline, $event))"
+      />
+      <RibbonLine
+        :round="round"
+        :span="span"
+        :hits="hits"
+        :gap="hitsAndRounds.edits.gap"
+        :marks="piece ? [] : mine"
+        :least="(piece || round.id !== inHand ? 0 : markWidth) / width"
+        :large="piece"
+        :at="now"
+        :selected="bench.strike.value?.strikeId"
+        :low="round.id !== inHand || piece !== undefined"
+        @select="bench.select"
+        @go="emit('go', frameAt(timeline, $event))"
+      />
+    </template>
     <span v-if="marks.length === 0 && hitsAndRounds.hits.length === 0" class="hint"
       >No strike yet: step to a contact and press its number.</span
     >

@@ -4,6 +4,7 @@ import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
 import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
 import { computed, ref, watch } from 'vue';
+import { measuredInWords } from '../checklists/measured-words.ts';
 import BandMark from '../checklists/BandMark.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import type { WalkLine } from './use-walk.ts';
@@ -25,7 +26,7 @@ const {
   starred: boolean;
   dense: boolean;
 }>();
-const { keys } = useBenchContext();
+const { keys, data } = useBenchContext();
 defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: [] }>();
 
 const checkpoint = computed(() => line.checkpoint);
@@ -35,7 +36,8 @@ const told = computed(() => {
   if (!measured || !band) return '';
   if (measured.value === undefined) return measured.reason;
   if (reported) return 'Told only: no fault in this school.';
-  return proposal?.verdict ? `Proposed: ${verdictNames[proposal.verdict].toLowerCase()}` : 'Too close to call.';
+  const proposed = proposal?.verdict ? `proposed: ${verdictNames[proposal.verdict].toLowerCase()}` : 'too close to call';
+  return `${measuredInWords(line.checkpoint.measure, measured, data.session.trainee.stature)}, ${proposed}`;
 });
 const element = ref<HTMLElement>();
 watch(
@@ -64,7 +66,7 @@ watch(
       <p>
         {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
       </p>
-      <div v-if="line.band && line.measured" class="measured">
+      <div v-if="line.band && line.measured" class="measured" :class="{ none: line.measured.value === undefined }">
         <BandMark
           :band="line.band"
           :measure="checkpoint.measure"
@@ -186,9 +188,13 @@ watch(
 }
 .measured {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(150px, 1fr) auto;
   gap: 10px;
   margin-top: 8px;
+}
+.measured.none {
+  grid-template-columns: minmax(0, 1fr);
+  gap: 2px;
 }
 .fixed {
   margin-top: 4px;

@@ -41,6 +41,7 @@ export type BenchKey =
   | 'walk-length'
   | 'star'
   | 'reference'
+  | 'why'
   | 'undo'
   | 'redo'
   | 'keys'
@@ -62,6 +63,7 @@ export const benchKeysFor = (
   { id: 'note', group: 'Judge', name: 'Write a note on this row', keys: ['e'] },
   { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
   { id: 'reference', group: 'Judge', name: 'How it should look, and how not', keys: ['g'] },
+  { id: 'why', group: 'Judge', name: 'Why: the body as it was found, over the picture', keys: ['y'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
   ...filmKeys,
   { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },

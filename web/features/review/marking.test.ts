@@ -69,6 +69,12 @@ describe('marking', () => {
   });
   after(() => Object.assign(globalThis, { fetch, window, localStorage }));
 
+  it('nothing is called saved before it was looked for what an earlier visit left unsent', async () => {
+    useAccount().me = { id: 'another-coach', name: 'Another', role: 'coach' } as unknown as Account;
+    expect(outbox.state).to.equal('looking');
+    await until(() => outbox.state === 'saved');
+  });
+
   it('a number tags what lands here, with a guess at the rest; the same number near it names that strike anew', async () => {
     bench.tag('jab');
     expect(bench.strike.value).to.include({ technique: 'jab', contactFrame: 120 });
@@ -263,7 +269,11 @@ describe('marking', () => {
     await outbox.letGo([outbox.notTaken[0]!.id]);
     expect(outbox.notTaken.map(({ reason }) => reason)).to.deep.equal(['No rear-hook.']);
     server.refusal = () => undefined;
-    await outbox.tryAgain();
+    // While something is on its way already: nothing that waits again is ever said to be saved.
+    void outbox.flush();
+    const trying = outbox.tryAgain();
+    expect(outbox.state).to.equal('sending');
+    await trying;
     await until(() => outbox.state === 'saved');
     expect(thrown()).to.deep.equal(['jab', 'cross', 'rear-hook']);
   });

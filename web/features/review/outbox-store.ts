@@ -27,13 +27,17 @@ export const useOutbox = defineStore('outbox', () => {
   const stored = ref(0);
   const entering = ref(0);
   const waiting = computed(() => stored.value + entering.value);
+  /** Whose marks have been looked for in the browser's database: before that, nobody knows whether all are saved. */
+  const lookedFor = ref<string>();
   const away = ref(false);
   /** Marks that the server does not take, each with its reason; they stay until the coach tries again or lets go of them. */
   const notTaken = shallowRef<readonly NotTaken[]>([]);
   /** What the coach last let go of: pages that show it have to look again. */
   const letGoOf = shallowRef<readonly KeptMark[]>([]);
+  const sendingOrAway = computed(() => (away.value ? 'away' : 'sending'));
+  const known = computed(() => lookedFor.value === account.me?.id);
   const state = computed(() =>
-    notTaken.value.length > 0 ? 'refused' : waiting.value === 0 ? 'saved' : away.value ? 'away' : 'sending',
+    notTaken.value.length > 0 ? 'refused' : waiting.value > 0 ? sendingOrAway.value : known.value ? 'saved' : 'looking',
   );
   let sending: Promise<void> | undefined;
   /** Something was put in while sending. */
@@ -100,9 +104,12 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function sendAll(): Promise<void> {
     for (;;) {
+      const all = await kept();
+      // Looked at after the wait: what was aside may have come back meanwhile, and then it is left to be sent.
       const aside = new Set(notTaken.value.map(({ id }) => id));
-      const left = (await kept()).filter(({ id }) => !aside.has(id));
+      const left = all.filter(({ id }) => !aside.has(id));
       stored.value = left.length;
+      lookedFor.value = account.me?.id;
       const [first] = left;
       if (!first) return;
       const batch = left.filter(({ filmId }) => filmId === first.filmId).slice(0, size);
@@ -138,6 +145,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Sends everything once more that was not taken. */
   function tryAgain(): Promise<void> {
+    // They wait again from now on, not only from when the database is next asked.
+    stored.value += notTaken.value.length;
     notTaken.value = [];
     stumbles.clear();
     return flush();

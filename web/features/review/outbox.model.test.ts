@@ -124,11 +124,13 @@ describe('the outbox, whatever happens in whatever order', () => {
     };
     await fc.assert(
       fc.asyncProperty(commands, async (list) => {
-        await fc.asyncModelRun(start, list).finally(async () => {
+        try {
+          await fc.asyncModelRun(start, list);
+        } finally {
           // An outbox whose server is away would try again for ever.
           Object.assign(last!.server, { away: false, refuses: 'none' });
           while (last!.outbox.state !== 'saved') await last!.outbox.letGo();
-        });
+        }
       }),
       { numRuns: 40 },
     );

@@ -2,11 +2,12 @@ import { correctionEndpoints, type Correction } from '@wax-fist/contract/correct
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { reviewEndpoints, type SessionTally } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
+import type { Track } from '@wax-fist/core/body';
 import type { CallBook } from '@wax-fist/core/calls';
 import { matchUpOf, type Catalogue, type MatchUp } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
-import { playableOf } from '../footage/playable.ts';
+import { playableOf, pointsOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 /** Everything the bench works on. */
@@ -14,6 +15,8 @@ export interface BenchData {
   film: Film;
   session: SessionDetail;
   playable: PlayableFilm;
+  /** Where the body was; comes later than all else, and not at all where it was not followed. */
+  points?: Promise<Track | undefined>;
   corrections: Correction[];
   tallies: SessionTally[];
   /** The checklists by which this session is judged, however they look now. */
@@ -46,6 +49,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     film,
     session: session,
     playable,
+    points: pointsOf(film),
     corrections: corrections.rows,
     tallies,
     catalogue,

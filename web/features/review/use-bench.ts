@@ -1,6 +1,7 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment } from '@wax-fist/core/strikes';
+import { withFoundMoments } from '@wax-fist/core/measure';
+import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment, type StrikeMoments } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
 import { isSeries, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
@@ -10,6 +11,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import { everyStrike, passes, type StrikeFilter } from './strike-filter.ts';
 import type { BenchData } from './use-bench-data.ts';
+import { useFollowedFilm } from './use-followed-film.ts';
 import { useWalk, type Walk } from './use-walk.ts';
 
 /** A tag within so many frames of a strike's contact is meant for that strike. */
@@ -59,7 +61,8 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
 
   const strike = computed(() => review.strikes.find(({ strikeId }) => strikeId === selected.value));
   const place = computed(() => review.strikes.findIndex(({ strikeId }) => strikeId === selected.value) + 1);
-  const { judgeRest, ...walk } = useWalk(data, strike, otherView);
+  const followed = useFollowedFilm(data);
+  const { judgeRest, ...walk } = useWalk(data, strike, otherView, followed);
 
   function select(strikeId: string | undefined): void {
     selected.value = strikeId;
@@ -111,7 +114,12 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     const [first] = isSeries(technique)
       ? tagSeries(technique, at)
       : review.tellStrikes([
-          { ...guessedMoments(timeline, technique, at, 'set'), ...near(at), technique: technique.id, part: null },
+          {
+            ...known(technique, guessedMoments(timeline, technique, at, 'set')),
+            ...near(at),
+            technique: technique.id,
+            part: null,
+          },
         ]);
     selected.value = first;
   }
@@ -120,12 +128,15 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     const there = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
     return there && { strikeId: there.strikeId, ...momentsOf(there) };
   }
+  /** What the path of the limb tells of a strike that was only guessed so far, as long as the body was followed. */
+  const known = (technique: Technique, guess: StrikeMoments): StrikeMoments =>
+    followed.value ? withFoundMoments(followed.value, guess, technique) : guess;
   /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
   function tagSeries(series: Technique, at: number): string[] {
     const usual = series.parts.map((part) => techniques.get(part) ?? series);
     const heard = hits.following(at + sameStrike).slice(0, usual.length - 1);
     const contacts = [{ frame: at, origin: 'set' as const }, ...heard.map((frame) => ({ frame, origin: 'found' as const }))];
-    const moments = guessedSeries(timeline, usual, contacts);
+    const moments = guessedSeries(timeline, usual, contacts).map((guess, part) => known(usual[part]!, guess));
     return review.tellStrikes(moments.map((one, part) => ({ ...one, ...near(one.contactFrame), technique: series.id, part })));
   }
 

@@ -1,20 +1,14 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
-import { measuresOfMoments, proposalFor, type Measured, type Proposal } from '@wax-fist/core/measure';
-import {
-  checklistFor,
-  isMeasureId,
-  isOneStrike,
-  rowsOfPart,
-  walkOf,
-  type CheckpointId,
-  type ChecklistRow,
-  type View,
-} from '@wax-fist/core/technique';
+import { proposalFor, type Measured, type Proposal, type ReadFrom } from '@wax-fist/core/measure';
+import { checklistFor, rowsOfPart, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
+import type { Track } from '@wax-fist/core/body';
 import type { Verdict } from '@wax-fist/core/review';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
+import { useMeasured } from './use-measured.ts';
 import { useReview, type Word } from './review-store.ts';
 import { useStarredCheckpoints } from './starred-checkpoints.ts';
 import type { BenchData } from './use-bench-data.ts';
+import type { useFollowedFilm } from './use-followed-film.ts';
 
 /** A row of the walk, with what was measured for it and what that proposes. */
 export interface WalkLine extends ChecklistRow {
@@ -26,6 +20,10 @@ export interface Walk {
   rows: ComputedRef<WalkLine[]>;
   /** What this view or rate cannot show. */
   hidden: ComputedRef<ChecklistRow[]>;
+  /** Where the body was; undefined where it was not followed. */
+  track: ComputedRef<Track | undefined>;
+  /** What the measure of the row in hand looks at. */
+  read: ComputedRef<ReadFrom | undefined>;
   row: Ref<CheckpointId | undefined>;
   full: Ref<boolean>;
   stars: Ref<readonly CheckpointId[]>;
@@ -40,10 +38,15 @@ export interface Walk {
 }
 
 /** The checkpoints of the strike in hand, in walking order. */
-export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefined>, otherView: () => View | undefined): Walk {
+export function useWalk(
+  data: BenchData,
+  strike: ComputedRef<StrikeMark | undefined>,
+  otherView: () => View | undefined,
+  followed: ReturnType<typeof useFollowedFilm>,
+): Walk {
   const review = useReview();
   const { stars, toggle } = useStarredCheckpoints();
-  const { catalogue, session, film, frameRate, matchUp, playable } = data;
+  const { catalogue, session, film, frameRate, matchUp } = data;
   const row = ref<CheckpointId>();
   const full = ref(false);
   const anyway = shallowRef<ReadonlySet<CheckpointId>>(new Set());
@@ -78,17 +81,11 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefi
   const asked = computed(() =>
     walkOf(checklist.value, new Set([...stars.value, ...worksOn.value]), full.value, judgedAnyway.value),
   );
-  /** Depends on the moments of the strike only, so that a verdict measures nothing again. */
-  const measured = computed(() => {
-    const { value } = strike;
-    return (id: string): Measured | undefined => {
-      const read = value && isOneStrike(catalogue, value) && isMeasureId(id) ? measuresOfMoments[id] : undefined;
-      return read?.(playable.timeline, value!);
-    };
-  });
+  /** Depends on the strike and its points only, so that a verdict measures nothing again. */
+  const { measureOf, track, readFor } = useMeasured(data, strike, followed);
   const rows = computed(() =>
     asked.value.map((line): WalkLine => {
-      const found = measured.value(line.checkpoint.measure);
+      const found = measureOf.value(line.checkpoint);
       const proposal = found && line.band && !line.reported ? proposalFor(line.band, found) : undefined;
       return { ...line, measured: found, proposal };
     }),
@@ -120,6 +117,8 @@ export function useWalk(data: BenchData, strike: ComputedRef<StrikeMark | undefi
   return {
     rows,
     hidden,
+    track,
+    read: computed(() => (row.value ? readFor(row.value) : undefined)),
     row,
     full,
     stars,

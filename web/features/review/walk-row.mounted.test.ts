@@ -15,14 +15,14 @@ const row = (id: string, change: Partial<WalkLine> = {}): WalkLine => ({
   proposal: undefined,
   ...change,
 });
-const shown = (line: WalkLine, change: object = {}) =>
+const shown = (line: WalkLine, change: object = {}, stature: number | null = null) =>
   mounted(WalkRow, {
     props: { line, stop: '', open: true, starred: false, dense: false, ...change },
-    global: { provide: { [benchContext as symbol]: { keys } } },
+    global: { provide: { [benchContext as symbol]: { keys, data: { session: { trainee: { stature } } } } } },
   });
 const snap = (value: number, doubt = 0.01): WalkLine => {
   const line = row('sm.snap');
-  return { ...line, measured: { value, doubt }, proposal: proposalFor(line.band!, { value, doubt }) };
+  return { ...line, measured: { value, doubt, shared: 0 }, proposal: proposalFor(line.band!, { value, doubt }) };
 };
 
 describe('a row of the walk', () => {
@@ -33,6 +33,14 @@ describe('a row of the walk', () => {
     const text = shown(line).text();
     expect(text).to.include(line.checkpoint.question).and.include(line.checkpoint.clean);
     for (const key of ['clean', 'watch', 'fault', 'cant-see']) expect(text).to.include(`key-${key}`);
+  });
+
+  it('tells a length in centimetres where the stature of the trainee is known', () => {
+    const line = row('gd.return-line');
+    const measured = { value: 0.56, doubt: 0.16, shared: 0.1 };
+    const told = { ...line, measured, proposal: proposalFor(line.band!, measured) };
+    expect(shown(told, {}, 170).text()).to.include('14 ± 4 cm, proposed: fault');
+    expect(shown(told).text()).to.include('0.56 ± 0.16 forearms');
   });
 
   it('tells which verdict was pressed, and shows the one that was given', async () => {
@@ -46,14 +54,14 @@ describe('a row of the walk', () => {
   it('draws a proposal as one, until the coach has spoken', async () => {
     const wrapper = shown(snap(9));
     expect(wrapper.find('.line .proposed').attributes('aria-label')).to.equal('Proposed: Fault');
-    expect(wrapper.text()).to.include('Proposed: fault');
+    expect(wrapper.text()).to.include('proposed: fault');
     await wrapper.setProps({ word: { verdict: 'clean', note: null } as never });
     expect(wrapper.find('.line .proposed').exists()).to.equal(false);
     expect(wrapper.find('.line .verdict').attributes('aria-label')).to.equal('Clean');
   });
 
   const doubts: [what: string, line: WalkLine, says: string][] = [
-    ['a value that is too close', snap(snapEdge(), 2), 'Too close to call.'],
+    ['a value that is too close', snap(snapEdge(), 2), 'too close to call'],
     [
       'a reason for no value',
       { ...row('sm.snap'), measured: { value: undefined, reason: 'Film it faster.' } },

@@ -7,12 +7,14 @@ import { v7 as uuid } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import { counted } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import SchoolDifferences from './SchoolDifferences.vue';
 
 /** Where coaches differ: every switch with both reasons, and what a change would do before it is made. */
 const catalogue = useCatalogue();
+const mayChange = computed(() => useAccount().may(schoolEndpoints.saveSchool));
 const notice = useNotice();
 const failure = ref<string>();
 const pickedId = ref<string>();
@@ -143,6 +145,7 @@ const remove = () =>
             <VBtn color="primary" @click="save">Save this school</VBtn>
             <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
           </template>
+          <p v-else-if="!mayChange" class="quiet">The head coach says by which school the club goes.</p>
           <template v-else-if="picked">
             <VBtn v-if="!picked.clubDefault" color="primary" @click="makeDefault">Make it the club’s</VBtn>
             <VBtn v-if="!picked.ready" variant="outlined" @click="change">Change</VBtn>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
 import { everyRow } from '@wax-fist/contract/page';
-import { mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
+import { mdiChartTimelineVariant, mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
@@ -18,6 +19,7 @@ import { shortDay } from '../../app/format.ts';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
+import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
@@ -56,13 +58,17 @@ const {
     corrections: [...own.corrections.filter(strikes), ...(holders?.corrections.filter(holds) ?? [])],
   };
 });
+/** Asked apart: measuring what was not measured yet takes a moment, and nothing waits for it. */
+const { value: measures, again: measureAgain } = useAnswer(() =>
+  request(measureEndpoints.sessionMeasures, { params: { sessionId } }),
+);
 const working = computed(() => page.value?.session.films.some(inWork));
 /** Asks only how far the films are, and only while something is being done with one; when all is done, what the page says anew. */
 async function lookAtWork(): Promise<void> {
   const films = await request(footageEndpoints.sessionFilms, { params: { sessionId } }).catch(() => undefined);
   if (!films || !page.value) return;
   page.value = { ...page.value, session: { ...page.value.session, films } };
-  if (!working.value) await again();
+  if (!working.value) await Promise.all([again(), measureAgain()]);
 }
 whileTrue(working, lookAtWork, 1000);
 
@@ -73,6 +79,7 @@ async function setView(film: Film, view: View): Promise<void> {
   await again();
 }
 const notice = useNotice();
+const account = useAccount();
 type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
 async function act(film: Film, what: Act): Promise<void> {
   remark.value = undefined;
@@ -173,7 +180,7 @@ async function removeIt(): Promise<void> {
                 >Rounds</VBtn
               >
               <VBtn
-                v-if="film.strikes === 0 && !inWork(film)"
+                v-if="film.strikes === 0 && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)"
                 :icon="mdiDeleteOutline"
                 size="small"
                 variant="text"
@@ -186,12 +193,23 @@ async function removeIt(): Promise<void> {
         </ul>
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
-        <h2 id="said">What this session says</h2>
+        <div class="page-head films">
+          <h2 id="said">What this session says</h2>
+          <VBtn
+            v-if="measures && measures.values.length > 0"
+            variant="outlined"
+            :prepend-icon="mdiChartTimelineVariant"
+            class="no-print"
+            :to="{ name: 'sheet', params: { sessionId } }"
+            >Sheet of strikes</VBtn
+          >
+        </div>
         <WhatSessionSays
           :session="page.session"
           :checklists="page.checklists"
           :tallies="page.tallies"
           :corrections="page.corrections"
+          :measures="measures"
           @changed="again"
         />
         <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">

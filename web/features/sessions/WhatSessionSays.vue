@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
+import type { SessionMeasures } from '@wax-fist/contract/measures';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { intervalMass } from '@wax-fist/core/units';
@@ -20,13 +21,23 @@ import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
 import RateBand from '../corrections/RateBand.vue';
 import FamilySign from '../checklists/FamilySign.vue';
+import MeasuredRateLine from '../measures/MeasuredRateLine.vue';
+import { ratesNobodyJudged, toldRate } from '../measures/sheet-rows.ts';
 
-const { session, checklists, tallies, corrections } = defineProps<{
+const {
+  session,
+  checklists,
+  tallies,
+  corrections,
+  measures = undefined,
+} = defineProps<{
   session: SessionDetail;
   /** Those by which this session is judged: what was taken out of newer ones is named, and shown, here as it was. */
   checklists: Catalogue;
   tallies: SessionTally[];
   corrections: Correction[];
+  /** What was measured; comes later than all else. */
+  measures?: SessionMeasures;
 }>();
 const emit = defineEmits<{ changed: [] }>();
 const opening = ref<{ technique: TechniqueId; checkpointId: string }>();
@@ -41,6 +52,7 @@ const answers = computed(() =>
       family: checklists.checkpoints.get(answer.checkpointId)?.family,
       name: checkpointName(checklists, answer.checkpointId),
       now,
+      measured: toldRate(measures?.rates ?? [], technique, answer.checkpointId),
       was: answer.before && faultRate(answer.before.tally),
       settles:
         answer.before && answer.change?.change !== 'better' && answer.change?.change !== 'worse'
@@ -57,17 +69,23 @@ const ofCorrections = computed(() =>
     .filter(({ state, openedOn }) => state === 'open' && openedOn <= session.heldOn)
     .map((correction) => ({ correction, answer: answers.value.find((answer) => answer.correction?.id === correction.id) })),
 );
+const measureOf = (checkpointId: string): string => checklists.checkpoints.get(checkpointId)?.measure ?? '';
 const placeOf = (family: Family | undefined): number => (family ? families.indexOf(family) : families.length);
 /** Most faults first; what was clean throughout comes last, in the order of the walk. */
 const byTechnique = computed(() =>
   [...new Set([...checklists.techniques.keys(), ...answers.value.map(({ technique }) => technique)])]
     .map((technique) => ({
       technique,
+      unjudged: ratesNobodyJudged(
+        measures?.rates ?? [],
+        technique,
+        answers.value.filter((answer) => answer.technique === technique).map(({ checkpointId }) => checkpointId),
+      ),
       rows: answers.value
         .filter((answer) => answer.technique === technique)
         .sort((a, b) => b.now.low - a.now.low || b.now.rate - a.now.rate || placeOf(a.family) - placeOf(b.family)),
     }))
-    .filter(({ rows }) => rows.length > 0),
+    .filter(({ rows, unjudged }) => rows.length > 0 || unjudged.length > 0),
 );
 </script>
 
@@ -84,7 +102,7 @@ const byTechnique = computed(() =>
   <div v-if="byTechnique.length === 0" class="empty">
     Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.
   </div>
-  <section v-for="{ technique, rows } in byTechnique" :key="technique">
+  <section v-for="{ technique, rows, unjudged } in byTechnique" :key="technique">
     <h3>
       {{ techniqueName(checklists, technique)
       }}<template v-if="technique === holdingTechnique && session.holder">: {{ session.holder.name }}</template>
@@ -100,7 +118,10 @@ const byTechnique = computed(() =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ checkpointId, family, name, now, was, before, change, correction, settles } in rows" :key="checkpointId">
+        <tr
+          v-for="{ checkpointId, family, name, now, measured, was, before, change, correction, settles } in rows"
+          :key="checkpointId"
+        >
           <td>
             <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
@@ -109,6 +130,12 @@ const byTechnique = computed(() =>
             <span class="rate"
               ><RateBand :rate="now" :target="correction?.target" /><span class="number">{{ rateInWords(now) }}</span></span
             >
+            <MeasuredRateLine
+              v-if="measured"
+              :rate="measured"
+              :measure="measureOf(checkpointId)"
+              :stature="session.trainee.stature"
+            />
           </td>
           <td>
             <template v-if="was && change && before">
@@ -124,6 +151,24 @@ const byTechnique = computed(() =>
           <td class="no-print act">
             <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
             <VBtn v-else size="small" variant="outlined" @click="opening = { technique, checkpointId }">Open a correction</VBtn>
+          </td>
+        </tr>
+        <tr v-for="rate in unjudged" :key="rate.checkpointId">
+          <td>
+            <span class="what"
+              ><FamilySign :family="checklists.checkpoints.get(rate.checkpointId)?.family" />
+              {{ checkpointName(checklists, rate.checkpointId) }}</span
+            >
+          </td>
+          <td class="figure quiet">not judged</td>
+          <td>
+            <MeasuredRateLine :rate="rate" :measure="measureOf(rate.checkpointId)" :stature="session.trainee.stature" />
+          </td>
+          <td />
+          <td class="no-print act">
+            <VBtn size="small" variant="outlined" @click="opening = { technique, checkpointId: rate.checkpointId }"
+              >Open a correction</VBtn
+            >
           </td>
         </tr>
       </tbody>
@@ -157,6 +202,7 @@ td {
 }
 .figure {
   text-align: right;
+  white-space: nowrap;
 }
 .what {
   display: flex;
@@ -174,6 +220,7 @@ td {
 }
 .against {
   display: flex;
+  white-space: nowrap;
   gap: 10px;
   align-items: baseline;
 }

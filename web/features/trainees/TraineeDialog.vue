@@ -16,12 +16,21 @@ const open = defineModel<boolean>({ required: true });
 const { trainee = undefined } = defineProps<{ trainee?: Trainee }>();
 const emit = defineEmits<{ saved: [traineeId: string] }>();
 
+const ageItems = [
+  { value: null, title: 'Not told' },
+  { value: 'child', title: 'Child, under 12' },
+  { value: 'youth', title: 'Youth, 12 to 17' },
+  { value: 'adult', title: 'Adult' },
+];
 const empty = () => ({
   id: uuid(),
   name: '',
   stance: 'orthodox' as Trainee['stance'],
   grade: 'beginner' as Trainee['grade'],
   note: '',
+  stature: null as number | null,
+  reach: null as number | null,
+  ageGroup: null as Trainee['ageGroup'],
   schoolId: null as string | null,
 });
 const { draft, problems, failure, busy, send } = useForm(traineeDraftShape, empty());
@@ -48,6 +57,27 @@ const save = (): Promise<void> =>
       />
     </VRadioGroup>
     <VSelect v-model="draft.grade" label="Grade" :items="[...grades]" :error-messages="problems.grade" />
+    <div class="body">
+      <VNumberInput
+        v-model="draft.stature"
+        label="Stature"
+        suffix="cm"
+        control-variant="hidden"
+        :error-messages="problems.stature"
+        hint="Then lengths are told in centimetres."
+        persistent-hint
+      />
+      <VNumberInput
+        v-model="draft.reach"
+        label="Reach"
+        suffix="cm"
+        control-variant="hidden"
+        :error-messages="problems.reach"
+        hint="Shoulder to knuckles, arm straight."
+        persistent-hint
+      />
+      <VSelect v-model="draft.ageGroup" label="Age" :items="ageItems" :error-messages="problems.ageGroup" />
+    </div>
     <VSelect
       v-model="draft.schoolId"
       label="School"
@@ -57,3 +87,18 @@ const save = (): Promise<void> =>
     <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
   </FormDialog>
 </template>
+
+<style scoped>
+.body {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 12px;
+  align-items: start;
+  margin-bottom: 14px;
+}
+@media (max-width: 599px) {
+  .body {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,220 @@
+<script setup lang="ts">
+import { measureEndpoints, type MeasureAgreement } from '@wax-fist/contract/measures';
+import { checkpointName } from '@wax-fist/core/technique';
+import { messageOf } from '@wax-fist/core/message-of';
+import { computed, ref } from 'vue';
+import { counted, percent } from '../../app/format.ts';
+import PageState from '../../app/PageState.vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { whileTrue } from '../../app/while-true.ts';
+import { useAccount } from '../accounts/account-store.ts';
+import { useNotice } from '../../app/notice-store.ts';
+import FamilySign from '../checklists/FamilySign.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { advisedAgainst, agreementInWords, enoughToTell } from './agreement-words.ts';
+
+/** What is measured in this club, how well it goes along with its coaches, and whether it may count by itself. */
+const catalogue = useCatalogue();
+const account = useAccount();
+const notice = useNotice();
+const mayChange = computed(() => account.may(measureEndpoints.countMeasure));
+const { value: page, failure, again } = useAnswer(() => request(measureEndpoints.measureAgreements));
+const measuring = computed(() => (page.value?.left ?? 0) > 0);
+whileTrue(measuring, again, 300);
+
+const rows = computed(() =>
+  (page.value?.measures ?? [])
+    .map((one) => ({
+      ...one,
+      name: checkpointName(catalogue.newest, one.checkpointId),
+      family: catalogue.newest.checkpoints.get(one.checkpointId)?.family,
+    }))
+    .sort((one, other) => other.strikes - one.strikes || (one.name < other.name ? -1 : 1)),
+);
+const remark = ref<string>();
+async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promise<void> {
+  remark.value = undefined;
+  await request(measureEndpoints.countMeasure, { params: { checkpoint: checkpointId }, body: { counts } }).then(
+    () =>
+      notice.say(
+        `${checkpointName(catalogue.newest, checkpointId)} ${counts ? 'counts by itself now where nobody has judged' : 'counts only when a coach has judged'}.`,
+      ),
+    (error: unknown) => (remark.value = messageOf(error)),
+  );
+  await again();
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <h1>Measures</h1>
+        <p class="quiet">
+          How often what is measured says the same as the coaches of this club. A measure never counts by itself unless the head
+          coach switches it on here; even then what a coach has judged comes first.
+        </p>
+      </div>
+    </div>
+    <VAlert v-if="remark" type="warning" variant="tonal" role="alert" class="mb-4">{{ remark }}</VAlert>
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <p v-if="page && measuring" class="measuring" role="status">
+        <VProgressCircular indeterminate size="18" width="2" /> {{ counted(page.left, 'film') }} still to be measured
+      </p>
+      <div v-if="rows.length === 0 && !measuring" class="empty">
+        Nothing is measured yet. Add a film, tag its strikes, and look here again.
+      </div>
+      <table v-else-if="rows.length > 0">
+        <thead>
+          <tr>
+            <th>Checkpoint</th>
+            <th class="figure">Measured</th>
+            <th class="figure">Judged too</th>
+            <th>Agree</th>
+            <th>Beyond chance</th>
+            <th>Leans</th>
+            <th>Counts by itself</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.checkpointId">
+            <td>
+              <span class="what"><FamilySign :family="row.family" /> {{ row.name }}</span>
+            </td>
+            <td class="figure number">{{ row.measured }}</td>
+            <td class="figure number">{{ row.strikes }}</td>
+            <td v-if="row.coarse" colspan="3" class="quiet">too coarse for its band: it counts for nothing by itself</td>
+            <template v-else-if="enoughToTell(row)">
+              <td>
+                <span class="share"
+                  ><span class="bar"><i :style="{ width: percent(row.same!) }" /></span
+                  ><span class="number">{{ percent(row.same!) }}</span></span
+                >
+              </td>
+              <td>
+                <span class="number" title="Cohen’s kappa">{{ row.kappa === null ? '–' : row.kappa.toFixed(2) }}</span>
+                <span class="quiet kappa">{{ agreementInWords(row).kappa }}</span>
+              </td>
+              <td class="quiet">{{ agreementInWords(row).bias }}</td>
+            </template>
+            <td v-else colspan="3" class="quiet">too few to say</td>
+            <td class="switch">
+              <VSwitch
+                :model-value="row.counts"
+                :disabled="!mayChange || (row.coarse && !row.counts)"
+                :aria-label="`${row.name} counts by itself`"
+                :label="row.counts ? 'on' : 'off'"
+                density="compact"
+                color="primary"
+                hide-details
+                inset
+                @update:model-value="count(row, $event === true)"
+              />
+              <small v-if="row.counts && row.by" class="quiet">by {{ row.by }}</small>
+              <small v-else-if="!row.coarse && advisedAgainst(row)" class="quiet">better left off</small>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.measuring {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+}
+th {
+  text-align: left;
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--quiet);
+  padding: 8px 14px 4px;
+}
+td {
+  padding: 2px 14px;
+  border-top: 1px solid var(--line);
+  height: 46px;
+}
+.figure {
+  text-align: right;
+}
+.what {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.switch {
+  white-space: nowrap;
+  line-height: 1;
+}
+.kappa {
+  margin-left: 8px;
+}
+.share {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.bar {
+  width: 90px;
+  height: 10px;
+  background: var(--line);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: rgb(var(--v-theme-primary));
+}
+@media screen and (max-width: 899px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  tbody {
+    display: block;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 2px 12px;
+    padding: 8px 14px;
+    border-top: 1px solid var(--line);
+  }
+  td {
+    border: 0;
+    padding: 0;
+    height: auto;
+  }
+  td:nth-child(2)::before {
+    content: 'measured ';
+  }
+  td:nth-child(3)::before {
+    content: 'judged too ';
+  }
+  .figure {
+    text-align: left;
+    font-size: 14px;
+    color: var(--quiet);
+  }
+  td:nth-child(n + 2) {
+    grid-column: 1 / -1;
+  }
+  td:first-child {
+    grid-area: 1 / 1;
+  }
+  td.switch {
+    grid-area: 1 / 2;
+  }
+}
+</style>

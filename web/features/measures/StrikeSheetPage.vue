@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { measureEndpoints } from '@wax-fist/contract/measures';
+import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
+import { techniqueName } from '@wax-fist/core/technique';
+import { computed, defineAsyncComponent } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { clock, counted, shortDay } from '../../app/format.ts';
+import PageState from '../../app/PageState.vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import FamilySign from '../checklists/FamilySign.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { measuredRateInWords } from './rate-words.ts';
+import { doubtInWords } from '../checklists/measured-words.ts';
+import {
+  furthestOut,
+  sheetOrders,
+  sheetRows,
+  techniquesOnSheet,
+  typicalDoubt,
+  type SheetMark,
+  type SheetOrder,
+} from './sheet-rows.ts';
+
+const SheetChart = defineAsyncComponent(() => import('./SheetChart.vue'));
+const rowHeight = 76;
+
+/** Everything that was measured in a session: each strike a mark, each mark a way to its strike. */
+const { sessionId } = defineProps<{ sessionId: string }>();
+const catalogue = useCatalogue();
+const router = useRouter();
+const route = useRoute();
+
+const {
+  value: page,
+  failure,
+  again,
+} = useAnswer(async () => {
+  const params = { params: { sessionId } };
+  const [session, measures] = await Promise.all([
+    request(sessionEndpoints.showSession, params) as Promise<SessionDetail>,
+    request(measureEndpoints.sessionMeasures, params),
+  ]);
+  return { session, measures, checklists: await catalogue.at(session.checklistVersion) };
+});
+
+const techniques = computed(() => (page.value ? techniquesOnSheet(page.value.measures) : []));
+/** In the address, so that a sheet can be sent to somebody as it stands. */
+const technique = computed(() => {
+  const asked = route.query.technique;
+  return typeof asked === 'string' && techniques.value.includes(asked) ? asked : techniques.value[0];
+});
+const order = computed<SheetOrder>(() => sheetOrders.find((one) => one === route.query.order) ?? 'amiss');
+const show = (query: { technique?: string; order?: SheetOrder }): void =>
+  void router.replace({ query: { ...route.query, ...query } });
+
+const stature = computed(() => page.value?.session.trainee.stature ?? null);
+const rows = computed(() => {
+  if (!page.value || !technique.value) return [];
+  const { measures, checklists, session } = page.value;
+  return sheetRows(measures, technique.value, checklists, session.judgedBy, order.value).map((row) => ({
+    ...row,
+    says: row.rate ? measuredRateInWords(row.rate, row.measure, stature.value) : 'too coarse here to count by itself',
+    furthest: furthestOut(row),
+    each: doubtInWords(row.measure, typicalDoubt(row), stature.value),
+  }));
+});
+const linkTo = ({ filmId, strikeId }: SheetMark) => ({ name: 'bench', params: { filmId, strikeId } });
+const strikesOf = (id: string): number => page.value!.measures.strikes.filter((one) => one.technique === id).length;
+</script>
+
+<template>
+  <div class="page">
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <div class="page-head">
+          <div>
+            <p class="quiet">
+              <RouterLink :to="{ name: 'session', params: { sessionId } }"
+                >{{ page.session.trainee.name }}, {{ shortDay(page.session.heldOn) }}</RouterLink
+              >
+            </p>
+            <h1>Sheet of strikes</h1>
+            <p class="quiet">
+              Measured, not judged: every mark is one strike. Choose a mark, or a time, to see it on the bench.
+              <RouterLink :to="{ name: 'measures' }">How far measures agree with your coaches</RouterLink>
+            </p>
+          </div>
+        </div>
+        <div v-if="techniques.length === 0" class="empty">
+          Nothing is measured here yet. The body has to be followed in a film, and its strikes have to be tagged; then they are
+          measured by themselves.
+        </div>
+        <template v-else>
+          <div class="choose">
+            <VBtnToggle :model-value="technique" mandatory color="primary" variant="outlined" divided density="comfortable">
+              <VBtn v-for="one in techniques" :key="one" :value="one" @click="show({ technique: one })"
+                >{{ techniqueName(page.checklists, one) }} <span class="number count">{{ strikesOf(one) }}</span></VBtn
+              >
+            </VBtnToggle>
+            <label class="order"
+              >In order
+              <select :value="order" @change="show({ order: ($event.target as HTMLSelectElement).value as SheetOrder })">
+                <option value="amiss">most faults first</option>
+                <option value="walk">of the walk</option>
+              </select></label
+            >
+          </div>
+          <p class="key quiet" aria-hidden="true">
+            <i class="clean" /> clean <i class="watch" /> watch <i class="fault" /> fault
+          </p>
+          <div class="sheet">
+            <ul class="names">
+              <li v-for="row in rows" :key="row.key" :style="{ height: `${rowHeight}px` }">
+                <span class="what"
+                  ><FamilySign :family="row.family" /> <b>{{ row.name }}</b></span
+                >
+                <span class="says number">{{ row.says }}</span>
+                <span class="quiet far">
+                  <template v-if="row.furthest.length > 0"
+                    >furthest out:
+                    <RouterLink v-for="mark in row.furthest" :key="mark.strikeId" :to="linkTo(mark)" class="number">{{
+                      clock(mark.at)
+                    }}</RouterLink></template
+                  >
+                  <template v-else>all of {{ counted(row.marks.length, 'strike') }} read clean</template>
+                  <span class="each">each ± {{ row.each }}</span>
+                </span>
+              </li>
+            </ul>
+            <SheetChart
+              class="strips"
+              :rows="rows"
+              :row-height="rowHeight"
+              :stature="stature"
+              @pick="router.push(linkTo($event))"
+            />
+          </div>
+        </template>
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.choose :deep(.v-btn-group) {
+  height: auto;
+  flex-wrap: wrap;
+}
+.count {
+  margin-left: 6px;
+  opacity: 0.75;
+}
+.order select {
+  border: 1px solid var(--quiet);
+  border-radius: 3px;
+  padding: 5px 8px;
+  margin-left: 6px;
+}
+.key i {
+  display: inline-block;
+  width: 22px;
+  height: 12px;
+  margin: 0 4px 0 14px;
+}
+.key .clean {
+  background: var(--clean-ground);
+  margin-left: 0;
+}
+.key .watch {
+  background: var(--watch-ground);
+}
+.key .fault {
+  background: var(--fault-ground);
+}
+.sheet {
+  display: grid;
+  grid-template-columns: minmax(300px, 400px) minmax(0, 1fr);
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+}
+.names {
+  list-style: none;
+  padding: 0;
+}
+.names li {
+  display: grid;
+  align-content: center;
+  padding: 0 14px;
+  line-height: 1.3;
+  border-bottom: 1px solid var(--line);
+  overflow: hidden;
+}
+.what {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.far {
+  font-size: 14px;
+}
+.each {
+  float: right;
+}
+.far a {
+  margin-left: 8px;
+}
+@media (max-width: 799px) {
+  .sheet {
+    grid-template-columns: 1fr;
+  }
+  .strips {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,122 @@
+import type { MeasuredRateOfSession, SessionMeasures, SheetStrike } from '@wax-fist/contract/measures';
+import {
+  checklistFor,
+  checkpointName,
+  families,
+  verdictIn,
+  viewNames,
+  type Band,
+  type Catalogue,
+  type Family,
+  type School,
+  type View,
+} from '@wax-fist/core/technique';
+import { median } from 'd3-array';
+
+/** A strike on a row of the sheet. */
+export interface SheetMark extends SheetStrike {
+  value: number;
+  doubt: number;
+  amiss: boolean;
+}
+/** One thing that was measured of the strikes of a technique from one side. */
+export interface SheetRow {
+  key: string;
+  checkpointId: string;
+  view: View;
+  name: string;
+  family: Family | undefined;
+  measure: string;
+  band: Band;
+  marks: readonly SheetMark[];
+  /** Undefined where the measure is too coarse to give one. */
+  rate: MeasuredRateOfSession | undefined;
+}
+
+/** In which order the rows of a sheet stand. */
+export const sheetOrders = ['amiss', 'walk'] as const;
+export type SheetOrder = (typeof sheetOrders)[number];
+
+/** Techniques of a session of which something was measured, those with most strikes first. */
+export function techniquesOnSheet({ strikes, values }: SessionMeasures): string[] {
+  const measured = new Set(values.map(({ strikeId }) => strikeId));
+  const counts = new Map<string, number>();
+  for (const { strikeId, technique } of strikes)
+    if (measured.has(strikeId)) counts.set(technique, (counts.get(technique) ?? 0) + 1);
+  return [...counts].sort(([, one], [, other]) => other - one).map(([technique]) => technique);
+}
+
+/** How far off a strike of a row may be, as half of them are. */
+export const typicalDoubt = ({ marks }: SheetRow): number => median(marks, ({ doubt }) => doubt)!;
+
+/** How far beyond what is clean a value lies. */
+export const beyondClean = ({ clean: [from, to] }: Band, value: number): number =>
+  Math.max((from ?? -Infinity) - value, value - (to ?? Infinity), 0);
+
+/** The rows of one technique. @param checklists and school by which the session is judged */
+export function sheetRows(
+  { strikes, values, rates }: SessionMeasures,
+  technique: string,
+  checklists: Catalogue,
+  school: School,
+  order: SheetOrder,
+): SheetRow[] {
+  if (!checklists.techniques.has(technique)) return [];
+  const ofTechnique = new Map(strikes.filter((one) => one.technique === technique).map((one) => [one.strikeId, one]));
+  const views = [...new Set([...ofTechnique.values()].map(({ view }) => view))];
+  const rows = views.flatMap((view) =>
+    checklistFor(checklists, technique, { school, view }).flatMap(({ checkpoint, band, shown, reported }): SheetRow[] => {
+      if (!band || !shown || reported) return [];
+      const marks = values.flatMap(({ strikeId, checkpointId, value, doubt }) => {
+        const strike = checkpointId === checkpoint.id ? ofTechnique.get(strikeId) : undefined;
+        return strike?.view === view ? [{ ...strike, value, doubt, amiss: verdictIn(band, value) !== 'clean' }] : [];
+      });
+      if (marks.length === 0) return [];
+      const { id: checkpointId, family, measure } = checkpoint;
+      const name = checkpointName(checklists, checkpointId) + (views.length > 1 ? ` (${viewNames[view].toLowerCase()})` : '');
+      const rate = rates.find((one) => one.technique === technique && one.checkpointId === checkpointId && one.view === view);
+      return [{ key: `${checkpointId} ${view}`, checkpointId, view, name, family, measure, band, marks, rate }];
+    }),
+  );
+  const worse = (one: SheetRow, other: SheetRow): number =>
+    (other.rate?.low ?? -1) - (one.rate?.low ?? -1) || (other.rate?.rate ?? 0) - (one.rate?.rate ?? 0);
+  const inWalk = ({ family }: SheetRow): number => (family ? families.indexOf(family) : families.length);
+  return order === 'amiss' ? rows.sort(worse) : rows.sort((one, other) => inWalk(one) - inWalk(other));
+}
+
+/** The strikes of a row that lie furthest beyond what is clean. */
+export const furthestOut = ({ band, marks }: SheetRow, most = 3): SheetMark[] =>
+  marks
+    .filter(({ amiss }) => amiss)
+    .sort((one, other) => beyondClean(band, other.value) - beyondClean(band, one.value))
+    .slice(0, most);
+
+/** Wider than this, an interval says hardly more than nothing, unless it begins here: that often at least is often enough to look. */
+const [hardlyAnything, oftenEnough] = [0.6, 0.25];
+/** Whether measures alone say anything of a rate. */
+export const tellsSomething = ({ low, high }: Pick<MeasuredRateOfSession, 'low' | 'high'>): boolean =>
+  high - low <= hardlyAnything || low >= oftenEnough;
+
+/** The rate of one thing in a session from the side that says most about it; undefined where measures say nothing of it. */
+export const toldRate = (
+  rates: readonly MeasuredRateOfSession[],
+  technique: string,
+  checkpointId: string,
+): MeasuredRateOfSession | undefined =>
+  rates
+    .filter((one) => one.technique === technique && one.checkpointId === checkpointId && tellsSomething(one))
+    .sort((one, other) => one.high - one.low - (other.high - other.low))[0];
+
+/** Fewer strikes than this, likely, are not worth a line. */
+const worthALine = 1;
+/** What measures found in strikes of a technique that nobody has judged by it: worst first. */
+export const ratesNobodyJudged = (
+  rates: readonly MeasuredRateOfSession[],
+  technique: string,
+  judged: readonly string[],
+): MeasuredRateOfSession[] =>
+  [...new Set(rates.filter((rate) => rate.technique === technique).map(({ checkpointId }) => checkpointId))]
+    .filter((checkpointId) => !judged.includes(checkpointId))
+    .flatMap((checkpointId) => toldRate(rates, technique, checkpointId) ?? [])
+    .filter((rate) => rate.fault + rate.watch / 2 >= worthALine)
+    .sort((one, other) => other.low - one.low);

@@ -1,0 +1,63 @@
+import type { StrikeMark } from '@wax-fist/contract/review';
+import type { Track } from '@wax-fist/core/body';
+import { measurable, measureOf, readFrom, type ReadFrom, type MeasurableStrike, type Measured } from '@wax-fist/core/measure';
+import { isOneStrike, thrownAs, type Checkpoint, type CheckpointId } from '@wax-fist/core/technique';
+import { computed, shallowRef, watch, type ComputedRef } from 'vue';
+import type { BenchData } from './use-bench-data.ts';
+import { useFollowedFilm } from './use-followed-film.ts';
+
+export interface MeasuredStrike {
+  /** What can be measured of a checkpoint at the strike in hand; undefined where nothing tells of it. */
+  measureOf: ComputedRef<(checkpoint: Checkpoint) => Measured | undefined>;
+  /** Where the body was; undefined until it is here, and where it was not followed. */
+  track: ComputedRef<Track | undefined>;
+  /** What the measure of a checkpoint looks at in the strike in hand. */
+  readFor: (checkpoint: CheckpointId) => ReadFrom | undefined;
+}
+
+/**
+ * Measures the strike in hand: from its moments at once, from the points of the body a moment later, so that the strike is on the
+ * screen before anything is computed.
+ */
+export function useMeasured(
+  data: BenchData,
+  strike: ComputedRef<StrikeMark | undefined>,
+  followed = useFollowedFilm(data),
+): MeasuredStrike {
+  const { catalogue, playable } = data;
+  const looked = shallowRef<{
+    strike: StrikeMark;
+    points: MeasurableStrike | undefined;
+    told: Map<string, Measured | undefined>;
+  }>();
+  watch(
+    [strike, followed],
+    ([now, scene], _before, onCleanup) => {
+      if (!now || !scene) return;
+      const later = setTimeout(() => {
+        const technique = catalogue.techniques.get(thrownAs(catalogue, now));
+        looked.value = { strike: now, points: technique && measurable(scene, now, technique), told: new Map() };
+      });
+      onCleanup(() => clearTimeout(later));
+    },
+    { immediate: true },
+  );
+
+  const measure = computed(() => (checkpoint: Checkpoint): Measured | undefined => {
+    const now = strike.value;
+    if (!now || !isOneStrike(catalogue, now)) return undefined;
+    const { value } = looked;
+    if (value?.strike !== now) return measureOf(playable.timeline, now, undefined, checkpoint);
+    if (!value.told.has(checkpoint.id))
+      value.told.set(checkpoint.id, measureOf(playable.timeline, now, value.points, checkpoint));
+    return value.told.get(checkpoint.id);
+  });
+  return {
+    measureOf: measure,
+    track: computed(() => followed.value?.track),
+    readFor(id) {
+      const { value } = looked;
+      return value?.points && value.strike === strike.value ? readFrom(value.points, id) : undefined;
+    },
+  };
+}
