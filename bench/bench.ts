@@ -4,7 +4,9 @@ import { signedIn } from '../e2e/coach.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
+import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
+import { benchMeasures } from './measures.ts';
 import { benchServer } from './server.ts';
 import { print, type Line } from './table.ts';
 
@@ -118,8 +120,10 @@ async function benchBench(): Promise<void> {
 
 const parts: Record<string, () => void | Promise<void>> = {
   bench: benchBench,
+  faults: async () => print('Killed without warning', await benchFaults()),
   server: async () => print('Server', await benchServer()),
   import: async () => print('Import', await benchImport()),
+  measures: benchMeasures,
   hits: () => print('Hits, against the truth of the simulated practice', benchHits()),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };

@@ -25,12 +25,14 @@ export interface FilmWish {
   path: string;
   sessionId: string;
   view: View;
+  /** Of the file, so that the same bytes sent right after are known. */
+  sha256?: string;
   /** Told the share that has been sent. */
   progress: (share: number) => void;
 }
 
 /** Sends a film by resumable upload and hands it to the import. @throws Error in words for the person */
-export async function sendFilm(club: Club, { path, sessionId, view, progress }: FilmWish): Promise<Film> {
+export async function sendFilm(club: Club, { path, sessionId, view, sha256, progress }: FilmWish): Promise<Film> {
   const storagePath = memory(process.env);
   await mkdir(dirname(storagePath), { recursive: true });
   const urlStorage = new FileUrlStorage(storagePath);
@@ -64,7 +66,7 @@ export async function sendFilm(club: Club, { path, sessionId, view, progress }: 
     club,
     footageEndpoints.addFilm,
     { filmId: id },
-    { body: { id, sessionId, uploadId, fileName, view } },
+    { body: { id, sessionId, uploadId, fileName, view, sha256 } },
   );
   // Only now is it forgotten: were it cut off before, the next run would hand over what has arrived.
   for (const { urlStorageKey } of await urlStorage.findUploadsByFingerprint(fingerprint))

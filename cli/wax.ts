@@ -1,12 +1,18 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { Command, CommanderError } from 'commander';
-import { alignCommand } from './commands/align.ts';
-import { callCommand } from './commands/call.ts';
-import { checklistCommand } from './commands/checklist.ts';
-import { hitsCommand } from './commands/hits.ts';
-import { importCommand } from './commands/import.ts';
-import { matchCommand } from './commands/match.ts';
-import { timelineCommand } from './commands/timeline.ts';
+
+/** Each loads what it needs when it is asked for: most commands answer in a blink, some know a club or a model. */
+const commands: Record<string, () => Promise<Command>> = {
+  import: async () => (await import('./commands/import.ts')).importCommand(),
+  hits: async () => (await import('./commands/hits.ts')).hitsCommand(),
+  timeline: async () => (await import('./commands/timeline.ts')).timelineCommand(),
+  align: async () => (await import('./commands/align.ts')).alignCommand(),
+  pose: async () => (await import('./commands/pose.ts')).poseCommand(),
+  measure: async () => (await import('./commands/measure.ts')).measureCommand(),
+  call: async () => (await import('./commands/call.ts')).callCommand(),
+  checklist: async () => (await import('./commands/checklist.ts')).checklistCommand(),
+  match: async () => (await import('./commands/match.ts')).matchCommand(),
+};
 
 const program = new Command('bin/wax')
   .description('Wax Fist at the command line, for scripts and batches.')
@@ -16,16 +22,8 @@ const program = new Command('bin/wax')
   )
   .exitOverride()
   .showHelpAfterError('(--help tells more)');
-for (const command of [
-  importCommand(),
-  hitsCommand(),
-  timelineCommand(),
-  alignCommand(),
-  callCommand(),
-  checklistCommand(),
-  matchCommand(),
-])
-  program.addCommand(command.copyInheritedSettings(program));
+const asked = commands[process.argv[2] ?? ''];
+for (const load of asked ? [asked] : Object.values(commands)) program.addCommand((await load()).copyInheritedSettings(program));
 
 try {
   await program.parseAsync();

@@ -48,13 +48,14 @@ async function readyForReview(club: Club, film: Film, report: (what: string) => 
 
 async function importOne(club: Club, sessionId: string, path: string, { view, again, wait }: Wish): Promise<void> {
   const report = reporter(basename(path));
-  const known = again ? [] : await askClub(club, footageEndpoints.filmsKnownBy, { sha256: await sha256Of(path) });
+  const sha256 = await sha256Of(path);
+  const known = again ? [] : await askClub(club, footageEndpoints.filmsKnownBy, { sha256 });
   if (known.length > 0) {
     const { traineeName, heldOn, view: seen } = known[0]!;
     report(`is here already (${traineeName}, ${heldOn}, ${seen}); --again sends it all the same`);
     process.stdout.write(`${known[0]!.filmId}\t${path}\n`);
   } else {
-    const film = await sendFilm(club, { path, sessionId, view, progress: (share) => report(`sent ${percent(share)}`) });
+    const film = await sendFilm(club, { path, sessionId, view, sha256, progress: (share) => report(`sent ${percent(share)}`) });
     if (wait) await readyForReview(club, film, report);
     report(wait ? 'can be reviewed' : 'is with the server');
     process.stdout.write(`${film.id}\t${path}\n`);

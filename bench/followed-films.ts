@@ -1,0 +1,30 @@
+import { unpackTrack } from '@wax-fist/core/body';
+import { timelineOf } from '@wax-fist/core/film';
+import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
+import { readdirSync, readFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import type { Truth } from '../simulator/truth/truth.ts';
+
+const simulator = join(import.meta.dirname, '..', 'simulator');
+/** Films of the demo club, and of people who are filmed for nothing else. */
+const folders = ['footage', 'trials'].map((name) => join(simulator, name));
+const read = (file: string): unknown => JSON.parse(gunzipSync(readFileSync(file)).toString());
+
+/** Paths without their endings. */
+export const films: readonly string[] = folders.flatMap((folder) =>
+  readdirSync(folder)
+    .filter((file) => file.endsWith('.points.gz'))
+    .map((file) => join(folder, file.replace('.points.gz', ''))),
+);
+/** Who is in a film: a trial holds people back, not films. */
+export const personOf = (film: string): string => basename(film).split('-')[0]!;
+
+/** A film as the pose model saw it, and what is true of it; undefined when nobody was found. */
+export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
+  const truth = read(`${film}.truth.json.gz`) as Truth;
+  const track = unpackTrack(0, Buffer.from((read(`${film}.points.gz`) as { packed: string }).packed, 'base64'));
+  const timeline = timelineOf(truth.frameTimes);
+  const scene = followedFilm({ timeline, track, view: truth.camera.view, stance: truth.scene.stance });
+  return scene && { scene, truth };
+}

@@ -1,0 +1,90 @@
+import { frameNearest } from '@wax-fist/core/film';
+import { foundIn, momentsOnPath, type FoundName, type Thrower } from '@wax-fist/core/measure';
+import { shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
+import { deviation, group, mean, median } from 'd3-array';
+import { films, followed, personOf } from './followed-films.ts';
+
+/** A moment that was looked for on the path of a limb: by how many milliseconds it was found too late; undefined where it was not. */
+interface Sought {
+  thrower: Thrower;
+  name: FoundName;
+  person: string;
+  late: number | undefined;
+}
+
+function* soughtIn(film: string): Generator<Sought> {
+  const { scene, truth } = followed(film) ?? {};
+  if (!scene || !truth) return;
+  for (const { technique, parts, launch, contact, home } of truth.strikes) {
+    if (parts) continue;
+    const frames = [launch, contact, home].map((time) => frameNearest(scene.timeline, time)) as [number, number, number];
+    const path = momentsOnPath(
+      scene,
+      {
+        ...{ launchFrame: frames[0], contactFrame: frames[1], homeFrame: frames[2] },
+        ...{ launchOrigin: 'guessed', contactOrigin: 'set', homeOrigin: 'guessed' },
+      },
+      techniqueIn(shippedCatalogue, technique),
+    );
+    if (!path) continue;
+    for (const name of ['launch', 'home'] as const) {
+      const time = path.at(name);
+      const truly = name === 'launch' ? launch : home;
+      yield { thrower: path.thrower, name, person: personOf(film), late: time === undefined ? undefined : time - truly };
+    }
+  }
+}
+
+/** How well a moment is found of people by whom nothing was set: each person's by what all others are late. */
+export interface FoundFigure {
+  thrower: Thrower;
+  name: FoundName;
+  strikes: number;
+  people: number;
+  /** Share of the strikes in which it was found. */
+  found: number;
+  /** Median of everybody's, in milliseconds: what `lateness` holds. */
+  late: number;
+  spread: number;
+  /** What is doubted of it; undefined where it is not told. */
+  claimed: number | undefined;
+  within68: number | undefined;
+  within95: number | undefined;
+}
+
+const middleOf = (people: ReadonlyMap<string, number[]>): number => mean([...people.values()], (list) => median(list)!)!;
+
+export function figuresOfMoments(): FoundFigure[] {
+  const sought = films.flatMap((film) => [...soughtIn(film)]);
+  return [...group(sought, ({ thrower, name }) => `${thrower} ${name}`).values()].flatMap((list) => {
+    const found = list.flatMap(({ person, late }) => (late === undefined ? [] : [{ person, late }]));
+    const byPerson = new Map([...group(found, ({ person }) => person)].map(([one, all]) => [one, all.map(({ late }) => late)]));
+    if (byPerson.size < 2) return [];
+    const errors = [...byPerson].flatMap(([person, lates]) => {
+      const others = middleOf(new Map([...byPerson].filter(([other]) => other !== person)));
+      return lates.map((late) => late - others);
+    });
+    const { thrower, name } = list[0]!;
+    const claimed = foundIn[thrower][name]?.doubt;
+    const within = (times: number): number | undefined =>
+      claimed && mean(errors, (error) => Number(Math.abs(error) <= times * claimed));
+    return [
+      {
+        ...{ thrower, name, strikes: list.length, people: byPerson.size, found: found.length / list.length },
+        claimed,
+        ...{ late: middleOf(byPerson), spread: deviation(errors)!, within68: within(1), within95: within(1.96) },
+      },
+    ];
+  });
+}
+
+const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
+export function benchMoments(): void {
+  console.log('\nMoments on the path of a limb, each person by what the others are late (milliseconds)\n');
+  console.log('| limb | moment | strikes | people | found | late | spread | claimed | in 68% | in 95% |');
+  console.log('| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |');
+  for (const one of figuresOfMoments())
+    console.log(
+      `| ${[one.thrower, one.name, one.strikes, one.people, percent(one.found), one.late.toFixed(0), one.spread.toFixed(0), one.claimed ?? '–', percent(one.within68), percent(one.within95)].join(' | ')} |`,
+    );
+}

@@ -1,0 +1,141 @@
+import { joinedTrack } from '@wax-fist/core/body';
+import { frameNearest, timeOf } from '@wax-fist/core/film';
+import { followedFilm, inCentimetres, measurable, measureOf, proposalFor, type Measured } from '@wax-fist/core/measure';
+import { guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
+import {
+  checklistFor,
+  findInCatalogue,
+  isMeasureId,
+  measures,
+  shippedCatalogue,
+  stances,
+  usualSchool,
+  views,
+  type Band,
+  type CheckpointId,
+  type MeasureId,
+  type Stance,
+  type Technique,
+  type View,
+} from '@wax-fist/core/technique';
+import type { Centimetres, Ms } from '@wax-fist/core/units';
+import { Command, InvalidArgumentError, Option } from 'commander';
+import { piecesOf, pointsOfFilm, type FilmToWatch } from '../../server/pose/film-points.ts';
+import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
+import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
+import { printJson, rounded } from '../seconds.ts';
+
+interface Wish {
+  technique: string;
+  at: Ms[];
+  view: View;
+  stance: Stance;
+  stature?: Centimetres;
+  model: PoseSize;
+  json?: boolean;
+}
+/** What is looked at before and after a strike. */
+const around: Ms = 1500;
+
+function secondsOf(text: string): Ms[] {
+  const times = text.split(',').map((one) => Number(one) * 1000);
+  const rising = times.every((time, place) => time >= 0 && (place === 0 || time >= times[place - 1]!));
+  if (![1, 3].includes(times.length) || !rising)
+    throw new InvalidArgumentError('Seconds of the contact, or of launch, contact and home with commas between, in their order.');
+  return times;
+}
+/** @throws Error that offers what there is */
+function techniqueNamed(name: string): Technique {
+  const technique = shippedCatalogue.techniques.get(name);
+  if (technique) return technique;
+  const near = findInCatalogue(shippedCatalogue, name)
+    .filter(({ kind }) => kind === 'technique')
+    .map(({ id }) => id);
+  throw new Error(`There is no technique “${name}”.${near.length > 0 ? ` There is: ${near.slice(0, 6).join(', ')}.` : ''}`);
+}
+/** What was told is set, what was not is a guess. @throws Error for a time after the end */
+function momentsAt({ timeline }: FilmToWatch, technique: Technique, at: readonly Ms[]): StrikeMoments {
+  if (at.at(-1)! > timeline.at(-1)!) throw new Error(`The film is ${(timeline.at(-1)! / 1000).toFixed(2)} seconds long.`);
+  const frames = at.map((time) => frameNearest(timeline, time));
+  if (frames.length === 1) return guessedMoments(timeline, technique, frames[0]!, 'set');
+  const [launchFrame, contactFrame, homeFrame] = frames as [number, number, number];
+  return { launchFrame, contactFrame, homeFrame, launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' };
+}
+
+/** What is told of one checkpoint; a number or a reason, never both. */
+interface Told {
+  checkpoint: CheckpointId;
+  measure: string;
+  unit: string;
+  value: number | null;
+  doubt: number | null;
+  /** In centimetres, where it is a length and the stature was told. */
+  cm: number | null;
+  cmDoubt: number | null;
+  reason: string | null;
+  proposed: string | null;
+}
+function toldOf(
+  checkpoint: CheckpointId,
+  measure: MeasureId,
+  measured: Measured,
+  band: Band | undefined,
+  stature: Centimetres | undefined,
+): Told {
+  const { name, unit } = measures[measure];
+  const about = { checkpoint, measure: name, unit };
+  if (measured.value === undefined)
+    return { ...about, value: null, doubt: null, cm: null, cmDoubt: null, reason: measured.reason, proposed: null };
+  const proposed = (band && proposalFor(band, measured)?.verdict) ?? null;
+  const cm = stature === undefined ? undefined : inCentimetres(measure, measured, stature);
+  return {
+    ...about,
+    ...{ value: rounded(measured.value, 3), doubt: rounded(measured.doubt, 3) },
+    ...{ cm: cm ? rounded(cm.value, 1) : null, cmDoubt: cm ? rounded(cm.doubt, 1) : null },
+    ...{ reason: null, proposed },
+  };
+}
+function statureOf(text: string): Centimetres {
+  const stature = Number(text);
+  if (!(stature >= 90 && stature <= 230)) throw new InvalidArgumentError('Centimetres, 90 to 230.');
+  return stature;
+}
+
+export const measureCommand = (): Command =>
+  new Command('measure')
+    .description('Measure one strike of a film: every number with its doubt, or why there is none. Needs no server.')
+    .argument('<film>', 'a film')
+    .requiredOption('--technique <name>', 'what is thrown, as in bin/wax checklist')
+    .requiredOption('--at <seconds>', 'of the contact, or of launch, contact and home, with commas between', secondsOf)
+    .addOption(new Option('--view <view>', 'from where it was filmed').choices(views).default('lead-side'))
+    .addOption(new Option('--stance <stance>', 'of whoever strikes').choices(stances).default('orthodox'))
+    .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
+    .option('--stature <cm>', 'of whoever strikes: lengths are told in centimetres, too', statureOf)
+    .option('--json', 'print [{"checkpoint", "measure", "unit", "value", "doubt", "cm", "cmDoubt", "reason", "proposed"}]')
+    .action(async (path: string, { technique: name, at, view, stance, stature, model, json }: Wish) => {
+      const technique = techniqueNamed(name);
+      const film = await filmToWatch(path, model);
+      const { timeline } = film;
+      const strike = momentsAt(film, technique, at);
+      const [from, to] = [timeOf(timeline, strike.launchFrame) - around, timeOf(timeline, strike.homeFrame) + around];
+      const elsewhere = piecesOf(timeline, film.hits).filter(
+        (piece) => timeOf(timeline, piece.from) > to || timeOf(timeline, piece.from + piece.frames - 1) < from,
+      );
+      const track = joinedTrack(
+        await pointsOfFilm(film, { done: new Set(elsewhere.map((piece) => piece.from)), progress: progressOnScreen() }),
+      );
+      const followed = followedFilm({ timeline, track, view, stance });
+      const one = followed && measurable(followed, strike, technique);
+      if (!one) throw new Error('Nobody was found in the picture there.');
+      const told = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view }).flatMap(({ checkpoint, band }) => {
+        const { id, measure } = checkpoint;
+        if (!isMeasureId(measure)) return [];
+        const measured = measureOf(timeline, strike, one, checkpoint);
+        return measured ? [toldOf(id, measure, measured, band, stature)] : [];
+      });
+      if (json) return printJson(told);
+      for (const { measure, value, doubt, unit, cm, cmDoubt, reason, proposed } of told)
+        process.stdout.write(
+          `${measure}\t${value === null ? reason : `${value} ± ${doubt} ${unit}${cm === null ? '' : `, ${cm} ± ${cmDoubt} cm`}\t${proposed ?? 'too close to call'}`}\n`,
+        );
+    });

@@ -1,0 +1,52 @@
+import { joinedTrack, packTrack, pointIn, pointNames, type Track } from '@wax-fist/core/body';
+import { Command, Option } from 'commander';
+import { writeFile } from 'node:fs/promises';
+import { gzipSync } from 'node:zlib';
+import { pointsOfFilm, poseVersion } from '../../server/pose/film-points.ts';
+import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
+import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
+import { inSeconds, printJson, rounded } from '../seconds.ts';
+
+interface Wish {
+  json?: boolean;
+  out?: string;
+  model: PoseSize;
+}
+
+/** Every frame with its points, for whoever computes with them elsewhere. */
+const frameByFrame = (track: Track, times: ArrayLike<number>) =>
+  Array.from(times, (time, frame) => ({
+    t: inSeconds(time),
+    points: pointIn(track, frame, 0)
+      ? pointNames.map((_, point) => {
+          const { x, y, depth, seen } = pointIn(track, frame, point)!;
+          return [rounded(x, 2), rounded(y, 2), rounded(depth, 1), rounded(seen, 2)];
+        })
+      : null,
+  }));
+
+export const poseCommand = (): Command =>
+  new Command('pose')
+    .description('Follow the body of whoever strikes through a film, point by point. Needs no server.')
+    .argument('<film>', 'a film')
+    .option('--json', 'print every frame with its points')
+    .option('--out <file>', 'write them to a file: .json as with --json, .gz packed')
+    .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
+    .addHelpText(
+      'after',
+      '\nA point: x and y in pixels, depth in pixels from the hips (less is nearer), and how far it is seen, 0 to 1.',
+    )
+    .action(async (path: string, { json, out, model: size }: Wish) => {
+      const film = await filmToWatch(path, size);
+      const track = joinedTrack(await pointsOfFilm(film, { progress: progressOnScreen() }));
+      const format = { format: 'wax-fist-points', version: poseVersion, model: size, names: pointNames };
+      if (out?.endsWith('.gz')) {
+        const packed = Buffer.from(packTrack(track)).toString('base64');
+        return writeFile(out, gzipSync(JSON.stringify({ ...format, frames: track.frames, packed }), { level: 9 }));
+      }
+      const told = { ...format, frames: frameByFrame(track, film.timeline) };
+      if (out) return writeFile(out, JSON.stringify(told));
+      if (json) return printJson(told);
+      const found = told.frames.filter(({ points }) => points).length;
+      process.stdout.write(`${found} of ${film.timeline.length} frames with a body\n`);
+    });

@@ -1,0 +1,52 @@
+import { expect } from 'chai';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { filmPath } from '../server/demo/footage.ts';
+import { ffmpeg } from '../server/test/films.ts';
+import { runWax } from './run-wax.ts';
+
+describe('bin/wax pose and measure', function () {
+  this.timeout(120_000);
+  let folder: string;
+  before(async () => (folder = await mkdtemp(join(tmpdir(), 'wax-fist-measure-'))));
+  after(() => rm(folder, { recursive: true }));
+  const wax = (...words: string[]) => runWax(folder, words);
+
+  it('follow a body, and measure a strike of it: a number with its doubt, or the reason why there is none', async () => {
+    await ffmpeg('-ss', '1', '-i', filmPath('pavel-1-front'), '-t', '1', '-an', join(folder, 'hook.mp4'));
+    const pose = await wax('pose', 'hook.mp4', '--model', 'lite', '--json');
+    const { frames, names } = JSON.parse(pose.out) as { frames: { t: number; points: number[][] | null }[]; names: string[] };
+    expect(frames[0]!.t).to.equal(0);
+    for (const { points } of frames) expect(points).to.have.length(names.length);
+    const words = ['measure', 'hook.mp4', '--technique', 'lead-hook', '--view', 'front', '--model', 'lite', '--json'];
+    const { out } = await wax(...words, '--at', '0.2,0.5,0.9');
+    const told = JSON.parse(out) as { checkpoint: string; value: number | null; doubt: number | null; reason: string | null }[];
+    for (const { checkpoint, value, doubt, reason } of told) {
+      expect(value === null, checkpoint).to.equal(reason !== null);
+      if (doubt !== null) expect(doubt, checkpoint).to.be.above(0);
+    }
+    expect(told.find(({ checkpoint }) => checkpoint === 'st.knees')!.reason).to.include('film from');
+    const guessed = JSON.parse((await wax(...words, '--at', '0.5')).out) as typeof told;
+    expect(guessed.find(({ checkpoint }) => checkpoint === 'gd.other-hand')!.reason).to.include('home');
+    const inCm = JSON.parse((await wax(...words, '--at', '0.2,0.5,0.9', '--stature', '178')).out) as {
+      cm: number | null;
+      unit: string;
+    }[];
+    expect(inCm.some(({ cm }) => cm !== null)).to.equal(true);
+    for (const { cm, unit } of inCm) if (unit !== 'ratio') expect(cm).to.equal(null);
+    expect((await wax(...words, '--at', '0.5', '--stature', '17.8')).code).to.equal(2);
+  });
+
+  it('say what cannot be measured, and why', async () => {
+    const hook = ['measure', 'hook.mp4', '--technique'];
+    expect(await wax(...hook, 'hook', '--at', '1')).to.include({ code: 1, out: '' });
+    expect((await wax(...hook, 'hook', '--at', '1')).said).to.include('lead-hook');
+    expect(await wax(...hook, 'lead-hook', '--at', '0.9,0.5,1')).to.include({ code: 2 });
+    expect((await wax(...hook, 'lead-hook', '--at', '70')).said).to.match(/The film is [\d.]+ seconds long/);
+    expect((await wax('measure', 'none.mp4', '--technique', 'jab', '--at', '1')).said).to.include('There is no file');
+    await ffmpeg('-f', 'lavfi', '-i', 'color=gray:s=320x240:r=10:d=0.5', '-pix_fmt', 'yuv420p', join(folder, 'empty.mp4'));
+    const nobody = await wax('measure', 'empty.mp4', '--technique', 'jab', '--at', '0.2', '--model', 'lite');
+    expect([nobody.code, nobody.said]).to.satisfy(([code, said]: [number, string]) => code === 1 && said.includes('Nobody'));
+  });
+});
