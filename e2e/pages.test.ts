@@ -30,7 +30,7 @@ const overflow = (page: Page) =>
   });
 
 describe('pages', function () {
-  this.timeout(120_000);
+  this.timeout(240_000);
   let page: Page;
   before(async () => (page = await signedIn()));
   after(() => page.context().close());
@@ -59,7 +59,32 @@ describe('pages', function () {
     ['Trainees', () => page.getByRole('link', { name: 'Trainees' }).click()],
     ['a trainee', () => page.getByRole('link', { name: 'Maren Lysvik' }).click()],
     ['a session', () => page.locator('.session').last().click()],
-    ['a card', () => page.getByRole('link', { name: 'Card' }).click()],
+    [
+      'a sheet of strikes',
+      async () => {
+        await page.getByRole('link', { name: 'Sheet of strikes' }).click();
+        await page.locator('.sheet canvas').waitFor();
+      },
+    ],
+    [
+      'Measures',
+      async () => {
+        await page.getByRole('link', { name: 'How far measures agree' }).click();
+        await page
+          .getByLabel(/counts by itself/)
+          .first()
+          .waitFor();
+        await page.getByText('still to be measured').waitFor({ state: 'detached', timeout: 150_000 });
+      },
+    ],
+    [
+      'a card',
+      async () => {
+        await page.goBack();
+        await page.goBack();
+        await page.getByRole('link', { name: 'Card' }).click();
+      },
+    ],
     [
       'hits and rounds',
       async () => {

@@ -1,0 +1,62 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { press, signedIn } from './coach.ts';
+import { expectNoProblems } from './running-club.ts';
+
+/** From the page of a session to what was measured of its strikes, to one of them, and to a measure that counts by itself. */
+describe('measures of a session', function () {
+  this.timeout(240_000);
+  let page: Page;
+  let session: string;
+  before(async () => (page = await signedIn()));
+  after(() => page.context().close());
+  expectNoProblems();
+
+  const leaning = () => page.locator('tr', { hasText: 'Hips under shoulders' }).first();
+
+  it('stand beside what the coach has said', async () => {
+    await page.goto('/trainees');
+    await page.getByRole('link', { name: 'Maren Lysvik' }).click();
+    await page.locator('.session').first().click();
+    await leaning()
+      .getByText(/measured: 0 of 26/)
+      .waitFor();
+    session = page.url();
+  });
+
+  it('make a sheet whose marks lead to their strikes, by the keyboard as well', async () => {
+    await page.getByRole('link', { name: 'Sheet of strikes' }).click();
+    await page.locator('.sheet canvas').waitFor();
+    const rows = page.locator('.names li');
+    const [byFaults] = await rows.allTextContents();
+    await page.getByLabel('In order').selectOption('walk');
+    await page.waitForURL(/order=walk/);
+    expect((await rows.allTextContents())[0]).to.not.equal(byFaults);
+    await page.getByRole('button', { name: /Cross/ }).click();
+    await page.waitForURL(/technique=cross/);
+    const far = page.locator('.far a').first();
+    const strike = (await far.getAttribute('href'))!.split('/').at(-1)!;
+    await far.focus();
+    await press(page, 'Enter');
+    await page.waitForURL(`**/${strike}`);
+    await page.getByLabel('The walk').getByRole('heading', { name: /Cross/ }).waitFor();
+  });
+
+  it('count where nobody has judged once the head coach says so, and no longer when they take it back', async () => {
+    await page.goto('/checklists');
+    await page.getByRole('link', { name: 'Measures', exact: true }).click();
+    await page.getByText('still to be measured').waitFor({ state: 'detached', timeout: 150_000 });
+    const weight = page.getByLabel('Hips under shoulders counts by itself');
+    await weight.press('Space');
+    await page.getByText('Hips under shoulders counts by itself now').waitFor();
+    expect(await weight.isChecked()).to.equal(true);
+    await page.goto(session);
+    await leaning()
+      .getByText(/; counts/)
+      .waitFor();
+    await page.goto('/measures');
+    await weight.press('Space');
+    await page.getByText('counts only when a coach has judged').waitFor();
+    expect(await weight.isChecked()).to.equal(false);
+  });
+});
