@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { vTakeFocus } from './take-focus.ts';
+
 const open = defineModel<boolean>({ required: true });
 defineProps<{ title: string; failure: string | undefined; busy: boolean; saveName?: string }>();
 defineEmits<{ save: [] }>();
@@ -7,7 +9,7 @@ defineEmits<{ save: [] }>();
 <template>
   <VDialog v-model="open" max-width="560" :aria-label="title">
     <VCard class="pa-6">
-      <form novalidate @submit.prevent="$emit('save')">
+      <form v-take-focus novalidate @submit.prevent="$emit('save')">
         <h2>{{ title }}</h2>
         <slot />
         <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>

@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useForm } from '../../app/use-form.ts';
 import { useAccount } from './account-store.ts';
+import { vTakeFocus } from '../../app/take-focus.ts';
 
 const route = useRoute();
 const router = useRouter();
@@ -31,7 +32,7 @@ const enter = (): Promise<void> =>
         label="E-mail"
         type="email"
         autocomplete="username"
-        autofocus
+        v-take-focus
         :error-messages="problems.email"
       />
       <VTextField

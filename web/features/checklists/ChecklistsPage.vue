@@ -21,6 +21,7 @@ import { useCatalogue } from './catalogue-store.ts';
 import FamilySign from './FamilySign.vue';
 import OwnTechniqueDialog from './OwnTechniqueDialog.vue';
 import VersionPanel from './VersionPanel.vue';
+import { vTakeFocus } from '../../app/take-focus.ts';
 
 /** Everything that can be thrown and looked at: found by any name, browsed by kind. */
 const catalogue = useCatalogue();
@@ -64,13 +65,13 @@ const first = (): void => {
       <h1>Checklists</h1>
       <VTextField
         v-model="typed"
+        v-take-focus
         :prepend-inner-icon="mdiMagnify"
         label="Find a technique, a fault or a cue"
         placeholder="roundhouse, lazy hand, touch home …"
         density="compact"
         hide-details
         clearable
-        autofocus
         class="find"
         @keydown.enter="first"
       />

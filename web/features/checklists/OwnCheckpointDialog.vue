@@ -64,7 +64,7 @@ function save(): void {
 
 <template>
   <FormDialog v-model="open" title="A checkpoint of our own" :failure="failure" :busy="false" save-name="Add it" @save="save">
-    <VTextField v-model="draft.name" label="Name, in two or three words" autofocus :error-messages="problems['name']" />
+    <VTextField v-model="draft.name" label="Name, in two or three words" :error-messages="problems['name']" />
     <VTextField v-model="draft.question" label="Question" placeholder="Does … ?" :error-messages="problems['question']" />
     <VTextField v-model="draft.clean" label="What clean looks like" :error-messages="problems['clean']" />
     <VTextField v-model="draft.faults" label="Faults, with commas between" :error-messages="problems['faults']" />

@@ -69,7 +69,7 @@ const names = () => [...catalogue.newest.techniques.values()].map(({ id, name })
 
 <template>
   <FormDialog v-model="open" title="A technique of our own" :failure="failure" :busy="busy" save-name="Add it" @save="save">
-    <VTextField v-model="draft.name" label="Name" autofocus maxlength="60" />
+    <VTextField v-model="draft.name" label="Name" maxlength="60" />
     <VAutocomplete v-model="draft.from" :items="names()" label="Begin with the checklist of" />
     <VSelect
       v-model="draft.kind"

@@ -54,7 +54,6 @@ const save = (): Promise<void> =>
       label="Cue: what you will shout"
       :items="[...(row?.cues ?? [])]"
       counter="80"
-      autofocus
       :error-messages="problems.cue"
     />
     <VSlider

@@ -3,6 +3,7 @@ import { useBenchContext } from './bench-context.ts';
 import { numberOf } from '@wax-fist/core/calls';
 import { findInCatalogue } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
+import { vTakeFocus } from '../../app/take-focus.ts';
 
 /** Names what lands at the playhead by any of its names: type, choose, done. */
 const { data } = useBenchContext();
@@ -23,10 +24,10 @@ const choose = (id: unknown): void => {
 <template>
   <VAutocomplete
     v-model:search="typed"
+    v-take-focus
     :items="techniques"
     no-filter
     auto-select-first
-    autofocus
     hide-details
     density="compact"
     menu-icon=""

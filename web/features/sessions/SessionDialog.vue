@@ -68,7 +68,7 @@ const save = (): Promise<void> =>
     :busy="busy"
     @save="save"
   >
-    <VTextField v-model="draft.heldOn" label="Date" type="date" :max="localDay()" autofocus :error-messages="problems.heldOn" />
+    <VTextField v-model="draft.heldOn" label="Date" type="date" :max="localDay()" :error-messages="problems.heldOn" />
     <VSelect v-model="draft.roundKind" label="What was hit" :items="[...roundKinds]" :error-messages="problems.roundKind" />
     <VSelect v-model="draft.rung" label="Rung of the ladder" :items="rungItems" :error-messages="problems.rung" />
     <VTextField v-model="draft.place" label="Place" :error-messages="problems.place" />

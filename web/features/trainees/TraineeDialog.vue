@@ -47,7 +47,7 @@ const save = (): Promise<void> =>
 
 <template>
   <FormDialog v-model="open" :title="trainee ? 'Change' : 'Add a trainee'" :failure="failure" :busy="busy" @save="save">
-    <VTextField v-model="draft.name" label="Name" autofocus :error-messages="problems.name" />
+    <VTextField v-model="draft.name" label="Name" :error-messages="problems.name" />
     <VRadioGroup v-model="draft.stance" label="Stance" inline :error-messages="problems.stance">
       <VRadio
         v-for="one in stances"

@@ -31,6 +31,12 @@ describe('a form', () => {
   const typed = (wrapper: Awaited<ReturnType<typeof filled>>): string =>
     wrapper.find<HTMLInputElement>('input[type=text]').element.value;
 
+  it('is typed into from the instant it opens', async () => {
+    const wrapper = mounted(TraineeDialog, { props: { modelValue: false } });
+    await wrapper.setProps({ modelValue: true });
+    expect(document.activeElement).to.equal(wrapper.find('input[type=text]').element);
+  });
+
   it('says at the field what is missing, and sends nothing', async () => {
     const wrapper = await filled('  ');
     await save(wrapper);
