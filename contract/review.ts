@@ -1,3 +1,4 @@
+import { pinWords, pointNames } from '@wax-fist/core/body';
 import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins, type MomentOrigin } from '@wax-fist/core/strikes';
@@ -7,6 +8,9 @@ import { count, frame, id, instant, note, version } from './shapes.ts';
 
 /** How one came by a moment. @param unsaid what counts for marks of the time before it was asked */
 const origin = (unsaid: MomentOrigin) => string().oneOf(momentOrigins).default(unsaid);
+
+/** No picture is so large that a point of a body in it lies further from its corner, in pixels. */
+const farOutside = 32_000;
 
 /** A strike as last told: what was thrown and when. Removing it is one more statement. */
 export const strikeMarkShape = object({
@@ -47,12 +51,33 @@ export const observationMarkShape = object({
 });
 export type ObservationMark = InferType<typeof observationMarkShape>;
 
+/** Where a point of the body is in one frame, put right by hand. */
+export const pinMarkShape = object({
+  kind: string().oneOf(['pin']).required(),
+  id: id(),
+  saidAt: instant(),
+  frame: frame(),
+  point: string().oneOf(pointNames).required(),
+  said: string().oneOf(pinWords).required(),
+  /** Pixels of the review copy; a place only where the point is here. */
+  x: number().min(-farOutside).max(farOutside).nullable().defined(),
+  y: number().min(-farOutside).max(farOutside).nullable().defined(),
+}).test(
+  'place',
+  'A point that is here has a place, and no other has one.',
+  ({ said, x, y }) => (said === 'here') === (x !== null) && (x === null) === (y === null),
+);
+export type PinMark = InferType<typeof pinMarkShape>;
+
 /** Every kind of mark that the log takes, with its shape. */
-export const markShapes = { strike: strikeMarkShape, observation: observationMarkShape };
+export const markShapes = { strike: strikeMarkShape, observation: observationMarkShape, pin: pinMarkShape };
 /** A kind of mark, as `kind` tells it. */
 export type MarkKind = keyof typeof markShapes;
 /** Anything that a coach says of a film. A mark is never changed: what is said later about the same thing counts instead. */
-export type Mark = StrikeMark | ObservationMark;
+export type Mark = StrikeMark | ObservationMark | PinMark;
+/** What is said of one strike; a pin is said of the film. */
+export type MarkOfStrike = StrikeMark | ObservationMark;
+export const isOfStrike = (mark: Mark): mark is MarkOfStrike => 'strikeId' in mark;
 
 const isMarkKind = (kind: unknown): kind is MarkKind => typeof kind === 'string' && Object.hasOwn(markShapes, kind);
 const markOfUnknownKind = mixed<never>()
@@ -88,6 +113,7 @@ const saidBy = { saidBy: string().required() };
 export const reviewShape = object({
   strikes: array(strikeMarkShape.shape(saidBy).required()).required(),
   observations: array(observationMarkShape.shape(saidBy).required()).required(),
+  pins: array(pinMarkShape.shape(saidBy).required()).required(),
 });
 export type Review = InferType<typeof reviewShape>;
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import type { Page } from 'playwright-core';
-import { press, signedIn } from './coach.ts';
+import type { Locator, Page } from 'playwright-core';
+import { allSaved, press, signedIn } from './coach.ts';
 import { expectNoProblems } from './running-club.ts';
 
 /** From the page of a session to what was measured of its strikes, to one of them, and to a measure that counts by itself. */
@@ -40,6 +40,33 @@ describe('measures of a session', function () {
     await press(page, 'Enter');
     await page.waitForURL(`**/${strike}`);
     await page.getByLabel('The walk').getByRole('heading', { name: /Cross/ }).waitFor();
+  });
+
+  it('change when a point is put right by hand, go back when that is undone, and keep it', async () => {
+    const bench = page.url();
+    const rowOnShow = async (): Promise<Locator> => {
+      await page.getByLabel('The walk').getByRole('heading', { name: /Cross/ }).waitFor();
+      await press(page, 'x');
+      await page.locator('[data-row="st.lean"]').click();
+      return page.getByLabel('The walk').getByText(/±/).first();
+    };
+    const told = await rowOnShow();
+    const found = (await told.textContent())!;
+    await press(page, 'l');
+    const bar = page.getByRole('region', { name: 'Points by hand' });
+    await bar.getByText('as it was found').waitFor();
+    await press(page, 'Shift+ArrowLeft Shift+ArrowLeft Shift+ArrowLeft');
+    await bar.getByText('put right by hand').waitFor();
+    await page.getByText(found, { exact: true }).waitFor({ state: 'detached' });
+    const pinned = (await told.textContent())!;
+    await press(page, 'z z z');
+    await page.getByText(found, { exact: true }).waitFor();
+    await press(page, 'Shift+z Shift+z Shift+z');
+    await page.getByText(pinned, { exact: true }).waitFor();
+    await allSaved(page);
+    await page.goto('/');
+    await page.goto(bench);
+    await (await rowOnShow()).and(page.getByText(pinned, { exact: true })).waitFor();
   });
 
   it('count where nobody has judged once the head coach says so, and no longer when they take it back', async () => {

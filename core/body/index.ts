@@ -6,3 +6,4 @@ export * from './track.ts';
 export * from './body-size.ts';
 export * from './reach.ts';
 export * from './usual-guard.ts';
+export * from './pins.ts';

@@ -45,6 +45,9 @@ export type PointName = (typeof pointNames)[number];
 export const pointAt = Object.fromEntries(pointNames.map((name, place) => [name, place])) as Readonly<Record<PointName, number>>;
 export const pointCount = pointNames.length;
 
+/** A point in words: left index knuckle. */
+export const pointInWords = (name: PointName): string => name.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
 /** Points that are joined when a body is drawn. */
 export const limbs: readonly (readonly [PointName, PointName])[] = [
   ['leftShoulder', 'rightShoulder'],

@@ -13,12 +13,14 @@ export function seenFrom({ view, near, striking }: Pick<Sight, 'view' | 'near' |
 }
 
 /** How a measure came out in trials whose truth was known: by how much it is off on the average, and how far it then spreads. */
-export interface Trial {
+export interface Errors {
   bias: number;
   /** Spread from person to person: what all strikes of one film are off by together, so that many of them say no more than one. */
   shared: number;
   /** Spread from strike to strike of one person. */
   own: number;
+}
+export interface Trial extends Errors {
   /** On how many strikes of how many people it was tried. */
   strikes: number;
   people: number;
@@ -66,7 +68,7 @@ export function trialOf(checkpoint: CheckpointId, seen: Seen): Trial | undefined
 
 /** A measure as trials correct it. @param wider how much more is doubted than they say */
 export const correctedBy = (
-  { bias, shared, own }: Pick<Trial, 'bias' | 'shared' | 'own'>,
+  { bias, shared, own }: Errors,
   { value, doubt }: { value: number; doubt: number },
   wider: number,
 ): MeasuredValue => ({ value: value - bias, doubt: wider * Math.hypot(doubt, shared, own), shared: wider * shared });

@@ -1,4 +1,13 @@
-import { bodySizeOf, usualGuardOf, type BodySide, type BodySize, type Track } from '../body/index.ts';
+import {
+  bodySizeOf,
+  usualGuardOf,
+  withPins,
+  type BodySide,
+  type BodySize,
+  type Pin,
+  type PinnedTrack,
+  type Track,
+} from '../body/index.ts';
 import type { FrameTimeline } from '../film/index.ts';
 import type { Stance, View } from '../technique/index.ts';
 import type { Px } from '../units.ts';
@@ -6,7 +15,8 @@ import type { Px } from '../units.ts';
 /** A film in which a body was followed, and what it tells of that body as a whole: what a sight is made of. */
 export interface FollowedFilm {
   timeline: FrameTimeline;
-  track: Track;
+  /** With what was put right by hand. */
+  track: Track & Partial<Pick<PinnedTrack, 'held'>>;
   size: BodySize;
   /** How far under the chin each wrist usually is. */
   guard: Readonly<Record<BodySide, Px>>;
@@ -19,3 +29,11 @@ export function followedFilm({ track, ...film }: Omit<FollowedFilm, 'size' | 'gu
   const size = bodySizeOf(track);
   return size && { ...film, track, size, guard: usualGuardOf(track) };
 }
+
+/**
+ * The same film with points put right by hand. What it tells of the body as a whole stays: one pin changes what is measured beside
+ * it, and nothing else.
+ * @param film as it was found
+ */
+export const pinnedFilm = (film: FollowedFilm, pins: readonly Pin[]): FollowedFilm =>
+  pins.length === 0 ? film : { ...film, track: withPins(film.track, film.timeline, pins) };

@@ -3,6 +3,7 @@ export * from './proposal.ts';
 export * from './seen.ts';
 export * from './timing.ts';
 export * from './calibration.ts';
+export * from './measurable-strike.ts';
 export * from './measured-points.ts';
 export * from './of-points.ts';
 export * from './followed-film.ts';

@@ -1,7 +1,8 @@
 import type { FrameTimeline } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
 import { isMeasureId, type Checkpoint } from '../technique/index.ts';
-import { measureByPoints, widerThanTrials, type MeasurableStrike } from './measured-points.ts';
+import type { MeasurableStrike } from './measurable-strike.ts';
+import { measureByPoints, widerThanTrials } from './measured-points.ts';
 import type { Measured } from './measured.ts';
 import { measuresOfMoments } from './timing.ts';
 import { trials } from './trials.ts';

@@ -1,5 +1,14 @@
 import { expect } from 'chai';
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName } from '../body/index.ts';
+import {
+  emptyTrack,
+  numbersOfFrame,
+  numbersOfPoint,
+  pointAt,
+  pointIn,
+  pointNames,
+  type Pin,
+  type PointName,
+} from '../body/index.ts';
 import { timelineOf } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
 import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
@@ -9,6 +18,7 @@ import {
   measurable,
   measureByPoints,
   measureOf,
+  pinnedFilm,
   pointMeasures,
   rawMeasure,
   trialOf,
@@ -124,6 +134,57 @@ describe('measures from points', () => {
 
   it('come out the same each time', () => {
     expect(read('gd.return-line', jab)).to.equal(read('gd.return-line', jab));
+  });
+});
+
+describe('what is measured of points that were put right by hand', () => {
+  /** Whatever was found of these points is wrong by so many pixels. */
+  const wrong: Moving = (name, frame) => {
+    const [ahead, up] = jab(name, frame);
+    return name === 'leftWrist' ? [ahead, up - 0.3] : [ahead, up];
+  };
+  const armAtContact: readonly PointName[] = ['leftShoulder', 'leftElbow', 'leftWrist'];
+  const pinsOf = (scene: FollowedFilm, points: readonly PointName[], frames = [contactFrame]): Pin[] =>
+    frames.flatMap((frame) => points.map((point): Pin => ({ frame, point, said: 'here', ...placeIn(scene, frame, point) })));
+  const placeIn = (scene: FollowedFilm, frame: number, point: PointName): { x: number; y: number } => {
+    const { x, y } = pointIn(scene.track, frame, pointAt[point])!;
+    return { x, y };
+  };
+  const told = (scene: FollowedFilm, id: ShippedCheckpointId, technique = 'jab') =>
+    measureByPoints(measurable(scene, moments, techniqueIn(shippedCatalogue, technique))!, id)!;
+
+  it('is what the pins say: all of it pinned, the trials of the model count for nothing, and the doubt is small', () => {
+    const [right, found] = [sceneOf(jab), sceneOf(wrong)];
+    const [before, after] = [told(found, 'sm.extension'), told(pinnedFilm(found, pinsOf(right, armAtContact)), 'sm.extension')];
+    const truth = rawMeasure(measurable(right, moments, techniqueIn(shippedCatalogue, 'jab'))!, pointMeasures['sm.extension']!)!;
+    expect(after.value).to.be.closeTo(truth.value, 2);
+    expect(before).to.have.property('doubt').above(12);
+    expect(after).to.have.property('doubt').below(8);
+    expect(after).to.have.property('shared', 0);
+  });
+
+  it('keeps a share of what trials say where a part of it is pinned', () => {
+    const scene = sceneOf(jab);
+    const [none, part, all] = [[], ['leftWrist'] as const, armAtContact].map(
+      (points) => told(pinnedFilm(scene, pinsOf(scene, points)), 'sm.extension') as { shared: number; doubt: number },
+    );
+    expect(part!.shared).to.be.within(all!.shared + 0.1, none!.shared - 0.1);
+    expect(part!.doubt).to.be.within(all!.doubt, none!.doubt);
+  });
+
+  it('tells of the far limb once it is pinned, and of what is hidden it tells nothing', () => {
+    const far = sceneOf(jab, 'rear-side');
+    expect(told(far, 'sm.extension').value).to.equal(undefined);
+    expect(told(pinnedFilm(far, pinsOf(far, armAtContact)), 'sm.extension').value).to.be.a('number');
+    const near = sceneOf(jab);
+    const hidden = armAtContact.map((point): Pin => ({ frame: contactFrame, point, said: 'hidden', x: null, y: null }));
+    expect(told(pinnedFilm(near, hidden), 'sm.extension').value).to.equal(undefined);
+  });
+
+  it('changes nothing of strikes further away', () => {
+    const scene = sceneOf(jab);
+    const pinned = pinnedFilm(scene, pinsOf(sceneOf(wrong), ['leftWrist'], [150]));
+    expect(told(pinned, 'sm.extension')).to.deep.equal(told(scene, 'sm.extension'));
   });
 });
 

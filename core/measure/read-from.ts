@@ -2,7 +2,7 @@ import type { PointName } from '../body/index.ts';
 import type { Ms } from '../units.ts';
 import { pointMeasureOf } from './of-points.ts';
 import type { CheckpointId } from '../technique/index.ts';
-import type { MeasurableStrike } from './measured-points.ts';
+import type { MeasurableStrike } from './measurable-strike.ts';
 
 /** What a measure looks at: which points, and from when to when. */
 export interface ReadFrom {

@@ -46,6 +46,8 @@ export interface StrikePoints {
   times: Float64Array;
   /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found. */
   places: Float64Array;
+  /** How far each point of each frame is held by a pin, as a share; undefined where nobody has pinned anything near. */
+  held?: Float64Array;
 }
 /** By how much a number of `places` is off, by its index. Asked only for what is looked at: most of a strike never is. */
 export type Shake = (index: number) => Px;
@@ -59,16 +61,18 @@ export function strikePoints({ timeline, track }: FollowedFilm, strike: StrikeMo
     times: Float64Array.from({ length: frames }, (_, place) => timeOf(timeline, from + place)),
     places: new Float64Array(frames * pointCount * 2).fill(NaN),
   };
+  const held = new Float64Array(frames * pointCount);
   for (let frame = 0; frame < frames; frame++) {
     const inTrack = from + frame - track.from;
     if (inTrack < 0 || inTrack >= track.frames) continue;
     for (let point = 0; point < pointCount; point++) {
+      held[frame * pointCount + point] = track.held?.[inTrack * pointCount + point] ?? 0;
       const place = inTrack * numbersOfFrame + point * numbersOfPoint;
       points.places[(frame * pointCount + point) * 2] = track.values[place]!;
       points.places[(frame * pointCount + point) * 2 + 1] = track.values[place + 1]!;
     }
   }
-  return points;
+  return held.some((share) => share > 0) ? { ...points, held } : points;
 }
 
 /** A number between two others, by a cubic that leaves and arrives with these slopes. @param share of the way from `a` to `b` */

@@ -1,6 +1,14 @@
-import { joinPacked, unpackTrack } from '@wax-fist/core/body';
+import { joinPacked, unpackTrack, type Pin } from '@wax-fist/core/body';
 import { unpackTimeline } from '@wax-fist/core/film';
-import { followedFilm, measurable, measuredRate, measureOf, type MeasuredRate, type MeasuredValue } from '@wax-fist/core/measure';
+import {
+  followedFilm,
+  measurable,
+  measuredRate,
+  measureOf,
+  pinnedFilm,
+  type MeasuredRate,
+  type MeasuredValue,
+} from '@wax-fist/core/measure';
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Sound } from '@wax-fist/core/sound';
 import { findMotion, type StrikeMoments } from '@wax-fist/core/strikes';
 import type { Band, Checkpoint, Stance, Technique, View } from '@wax-fist/core/technique';
@@ -45,15 +53,18 @@ export interface FilmToMeasure {
   timeline: Uint8Array;
   frames: number;
   pieces: readonly { from: number; packed: Uint8Array }[];
+  /** What was put right by hand. */
+  pins: readonly Pin[];
   view: View;
   stance: Stance;
   strikes: readonly StrikeToMeasure[];
 }
 /** What strikes measure; without what cannot be told. */
-export function measureStrikes({ timeline: packed, frames, pieces, view, stance, strikes }: FilmToMeasure) {
+export function measureStrikes({ timeline: packed, frames, pieces, pins, view, stance, strikes }: FilmToMeasure) {
   const timeline = unpackTimeline(packed);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
-  const followed = track && followedFilm({ timeline, track, view, stance });
+  const found = track && followedFilm({ timeline, track, view, stance });
+  const followed = found && pinnedFilm(found, pins);
   return strikes.flatMap(({ id: strikeId, moments, technique, checkpoints }) => {
     const points = followed && measurable(followed, moments, technique);
     return checkpoints.flatMap((checkpoint) => {

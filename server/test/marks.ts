@@ -1,4 +1,4 @@
-import type { Mark, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
+import type { Mark, ObservationMark, PinMark, StrikeMark } from '@wax-fist/contract/review';
 import type { Verdict } from '@wax-fist/core/review';
 import { v7 as uuid } from 'uuid';
 
@@ -33,6 +33,18 @@ export const observed = (strikeId: string, verdict: Verdict | null, change: Part
   view: 'lead-side',
   anyway: false,
   checklistVersion: 1,
+  ...change,
+});
+
+export const pinned = (change: Partial<PinMark> = {}): PinMark => ({
+  kind: 'pin',
+  id: uuid(),
+  saidAt: atSecond(1),
+  frame: 60,
+  point: 'leftWrist',
+  said: 'here',
+  x: 412.5,
+  y: 230,
   ...change,
 });
 

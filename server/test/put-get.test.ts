@@ -4,6 +4,7 @@ import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { endpoints } from '@wax-fist/contract/endpoints';
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints } from '@wax-fist/contract/review';
+import { pointNames } from '@wax-fist/core/body';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { schoolEndpoints } from '@wax-fist/contract/schools';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
@@ -234,28 +235,42 @@ describe('what is put is what is got', function () {
     },
     writeMarks: {
       bodies: () =>
-        fc.tuple(fc.nat(599), fc.nat(599), fc.nat(599), fc.constantFrom(...momentOrigins)).map(([one, two, three, origin]) => {
-          const [launchFrame, contactFrame, homeFrame] = [one, two, three].sort((a, b) => a - b) as [number, number, number];
-          const saidAt = new Date().toISOString();
-          const moments = { launchFrame, contactFrame, homeFrame };
-          return {
-            kind: 'strike',
-            id: uuid(),
-            strikeId: uuid(),
-            saidAt,
-            technique: 'jab-cross-step',
-            part: homeFrame % 2,
-            ...moments,
-            ...{ launchOrigin: origin, contactOrigin: 'found', homeOrigin: origin },
-            removed: false,
-          };
-        }),
+        fc.oneof(
+          aPin(),
+          fc.tuple(fc.nat(599), fc.nat(599), fc.nat(599), fc.constantFrom(...momentOrigins)).map(([one, two, three, origin]) => {
+            const [launchFrame, contactFrame, homeFrame] = [one, two, three].sort((a, b) => a - b) as [number, number, number];
+            const saidAt = new Date().toISOString();
+            const moments = { launchFrame, contactFrame, homeFrame };
+            return {
+              kind: 'strike',
+              id: uuid(),
+              strikeId: uuid(),
+              saidAt,
+              technique: 'jab-cross-step',
+              part: homeFrame % 2,
+              ...moments,
+              ...{ launchOrigin: origin, contactOrigin: 'found', homeOrigin: origin },
+              removed: false,
+            };
+          }),
+        ),
       params: ofFilm,
       sent: (mark) => Promise.resolve({ marks: [mark] }),
-      read: async ({ strikeId }) =>
-        (await coach.ask(reviewEndpoints.showReview, ofFilm())).body.strikes.find((one: Body) => one.strikeId === strikeId),
+      read: async ({ id }) => {
+        const { strikes, pins } = (await coach.ask(reviewEndpoints.showReview, ofFilm())).body;
+        return [...strikes, ...pins].find((one: Body) => one.id === id);
+      },
     },
   };
+  /** Each on a frame and point of its own, or later than the one before it. */
+  const aPin = () =>
+    fc
+      .record({ frame: fc.nat(599), point: fc.constantFrom(...pointNames), place: fc.option(fc.tuple(pixels, pixels)) })
+      .map(({ frame, point, place }) => ({
+        ...{ kind: 'pin', id: uuid(), saidAt: new Date().toISOString(), frame, point },
+        ...{ said: place ? 'here' : 'hidden', x: place?.[0] ?? null, y: place?.[1] ?? null },
+      }));
+  const pixels = fc.double({ min: -2000, max: 4000, noNaN: true }).map((one) => one || 0);
   /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
   const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm'];
 

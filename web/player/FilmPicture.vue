@@ -47,7 +47,7 @@ function onDrag(event: PointerEvent): void {
   keepCovered(stage.value!.getBoundingClientRect());
 }
 
-defineExpose({ player, zoomBy: (factor: number) => zoomTo(view.zoom * factor), zoomOut: () => zoomTo(1) });
+defineExpose({ player, canvas, zoomBy: (factor: number) => zoomTo(view.zoom * factor), zoomOut: () => zoomTo(1) });
 </script>
 
 <template>

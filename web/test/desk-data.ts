@@ -1,3 +1,4 @@
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type Track } from '@wax-fist/core/body';
 import { sixCall } from '@wax-fist/core/calls';
 import { timelineOf } from '@wax-fist/core/film';
 import { shippedCatalogue, usualSchool, type View } from '@wax-fist/core/technique';
@@ -21,6 +22,25 @@ export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = 
     matchUp: undefined,
     ...change,
   }) as unknown as BenchData;
+
+/** Somebody who stands upright and still, the whole ten seconds. */
+export function standing(): Track {
+  const track = emptyTrack(0, 600);
+  const heights: [RegExp, number][] = [
+    [/Shoulder/, 200],
+    [/Hip/, 300],
+    [/Knee/, 385],
+    [/Ankle|Heel|Toe/, 465],
+    [/Elbow/, 250],
+  ];
+  for (let frame = 0; frame < 600; frame++)
+    for (const name of pointNames) {
+      const [, y] = heights.find(([part]) => part.test(name)) ?? [/./, 170];
+      const x = 400 + (name.startsWith('left') ? -30 : 30);
+      track.values.set([x, y, 0, 1], frame * numbersOfFrame + pointAt[name] * numbersOfPoint);
+    }
+  return track;
+}
 
 /** Waits until something holds; says so when it never does. */
 export const until = async (holds: () => boolean | Promise<boolean>): Promise<void> => {

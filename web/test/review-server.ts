@@ -1,4 +1,4 @@
-import type { Mark, ObservationMark, StrikeMark } from '@wax-fist/contract/review';
+import type { Mark, ObservationMark, PinMark, StrikeMark } from '@wax-fist/contract/review';
 import { latestBy } from '@wax-fist/core/review';
 
 /** A server as far as the outbox can tell: it keeps a log, and can be away or refuse what it is sent. */
@@ -31,7 +31,13 @@ export function reviewServer() {
           ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`,
         ).values(),
       ];
-      return answer({ strikes, observations });
+      const pins = [
+        ...latestBy(
+          state.log.filter((mark): mark is PinMark => mark.kind === 'pin'),
+          ({ frame, point }) => `${frame} ${point}`,
+        ).values(),
+      ];
+      return answer({ strikes, observations, pins });
     }
     if (state.refuses) return answer({ message: state.refuses }, 422);
     const { marks } = JSON.parse(body as string) as { marks: Mark[] };

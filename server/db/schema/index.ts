@@ -8,6 +8,7 @@ export * from './footage.ts';
 export * from './rounds.ts';
 export * from './alignments.ts';
 export * from './review.ts';
+export * from './pins.ts';
 export * from './corrections.ts';
 export * from './measures.ts';
 export * from './stills.ts';

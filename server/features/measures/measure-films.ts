@@ -5,16 +5,32 @@ import { group } from 'd3-array';
 import { and, asc, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { film, filmPoints, measuredStrike, strike, strikeMeasure, trainee, trainingSession } from '../../db/schema/index.ts';
+import {
+  film,
+  filmPoints,
+  measuredStrike,
+  pointPin,
+  strike,
+  strikeMeasure,
+  trainee,
+  trainingSession,
+} from '../../db/schema/index.ts';
 import type { StrikeToMeasure } from '../../jobs/heavy-work.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
+import { isCountingPin, pinColumns } from '../review/queries.ts';
 
 /** By which points a film would be measured; nothing where nobody was followed in it. */
 const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}))
   from ${filmPoints} where ${filmPoints.filmId} = ${film.id})`;
+/** A strike is looked at from half a second before it to nearly one after it: in so many frames of the quickest film. */
+const [framesBefore, framesAfter] = [120, 200];
+/** Which pins a strike would be measured with; nothing where nobody has pinned anything near it. */
+const pinsOfStrike = sql<string>`(select md5(string_agg(${pointPin.id}::text, ' ' order by ${pointPin.id})) from ${pointPin}
+  where ${pointPin.filmId} = ${film.id} and ${isCountingPin}
+  and ${pointPin.frame} between ${strike.launchFrame} - ${framesBefore} and ${strike.homeFrame} + ${framesAfter})`;
 /** Everything that a measure of a strike depends on. */
-const madeOf = sql<string>`concat_ws(' ', ${measuresVersion}::text, ${strike.revisionId}, ${film.view}, ${trainee.stance}, ${pointsOfFilm})`;
+const madeOf = sql<string>`concat_ws(' ', ${measuresVersion}::text, ${strike.revisionId}, ${film.view}, ${trainee.stance}, ${pointsOfFilm}, ${pinsOfStrike})`;
 
 /** Strikes that were never measured, or of something else than they are now. */
 const isToMeasure = and(
@@ -95,9 +111,13 @@ async function measureFilm(
     .from(filmPoints)
     .where(eq(filmPoints.filmId, filmId))
     .orderBy(asc(filmPoints.fromFrame));
+  const pins = await db
+    .select(pinColumns)
+    .from(pointPin)
+    .where(and(eq(pointPin.filmId, filmId), isCountingPin));
   const strikes = rows.flatMap((row) => toMeasure(catalogues.get(row.checklistVersion) ?? shippedCatalogue, row) ?? []);
   const values = await heavily('measureStrikes', {
-    ...{ timeline: known!.timeline!, frames: known!.frames ?? 0, pieces, view, stance, strikes },
+    ...{ timeline: known!.timeline!, frames: known!.frames ?? 0, pieces, pins, view, stance, strikes },
   });
   await db.transaction(async (transaction) => {
     const ids = rows.map(({ id }) => id);

@@ -6,7 +6,7 @@ import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { film, filmPoints, strikeMeasure, trainee } from '../../db/schema/index.ts';
 import { pointsOfFilm, truthOfFilm } from '../../demo/footage.ts';
-import { atSecond, observed, thrown } from '../../test/marks.ts';
+import { atSecond, observed, pinned, thrown } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 /** Crosses among others, from the side of the hand that idles meanwhile: it falls in some of them. */
@@ -78,7 +78,7 @@ describe('measures of a session', () => {
     expect(lean.rate, 'nobody here leans').to.be.below(0.1);
   });
 
-  it('measures a strike once, and again when it is moved, when the film is seen from elsewhere, and when other points come', async () => {
+  it('measures a strike once, and again when it is moved, when it is pinned, when the film is seen from elsewhere, and when other points come', async () => {
     const { db } = server.services;
     const { strikeId } = strikesOf('jab')[0] as { strikeId: string };
     const one = and(eq(strikeMeasure.strikeId, strikeId), eq(strikeMeasure.checkpointId, 'st.lean'));
@@ -97,6 +97,12 @@ describe('measures of a session', () => {
     await mark();
     await db.update(filmPoints).set({ version: 99 }).where(eq(filmPoints.filmId, scene.filmId));
     expect(await value()).to.be.within(-20, 20);
+    await mark();
+    await write([pinned({ frame: moved.contactFrame, point: 'leftHip', x: 400, y: 300 })]);
+    expect(await value(), 'as pinned').to.not.be.within(76, 78);
+    await mark();
+    await write([pinned({ frame: moved.homeFrame + 400, point: 'leftHip', x: 400, y: 300 })]);
+    expect(await value(), 'of a pin elsewhere').to.equal(untouched);
     await db.update(film).set({ view: 'front' }).where(eq(film.id, scene.filmId));
     expect(await value(), 'from the front nobody sees how one leans').to.equal(undefined);
   });

@@ -3,7 +3,7 @@ import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { account, film, observation, strike, trainingSession } from '../../db/schema/index.ts';
+import { account, film, observation, pointPin, strike, trainingSession } from '../../db/schema/index.ts';
 
 const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
 
@@ -23,9 +23,13 @@ const observationColumns = {
 type ObservationRow = Omit<ObservationMark, 'kind' | 'saidAt'> & { saidAt: Date; saidBy: string };
 const asMark = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as const, ...row, saidAt: saidAt.toISOString() });
 
+/** The pins that count, and what each says. */
+export const isCountingPin = eq(pointPin.superseded, false);
+export const pinColumns = { frame: pointPin.frame, point: pointPin.point, said: pointPin.said, x: pointPin.x, y: pointPin.y };
+
 /** What counts now in one film. */
 export async function reviewOf(db: Database, filmId: string): Promise<Review> {
-  const [strikes, observations] = await Promise.all([
+  const [strikes, observations, pins] = await Promise.all([
     db
       .select({
         id: strike.revisionId,
@@ -54,10 +58,16 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
           or(isNotNull(observation.verdict), isNotNull(observation.note)),
         ),
       ),
+    db
+      .select({ ...pinColumns, id: pointPin.id, saidAt: pointPin.saidAt, saidBy: saidByName })
+      .from(pointPin)
+      .leftJoin(account, eq(account.id, pointPin.saidBy))
+      .where(and(isCountingPin, eq(pointPin.filmId, filmId))),
   ]);
   return {
     strikes: strikes.map(({ saidAt, ...row }) => ({ kind: 'strike' as const, ...row, saidAt: saidAt.toISOString() })),
     observations: observations.map(asMark),
+    pins: pins.map(({ saidAt, ...row }) => ({ kind: 'pin' as const, ...row, saidAt: saidAt.toISOString() })),
   };
 }
 

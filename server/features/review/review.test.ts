@@ -13,8 +13,8 @@ import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import type { InferType } from 'yup';
 import { connect } from '../../db/connection.ts';
-import { observation, strikeRevision } from '../../db/schema/index.ts';
-import { atSecond, roundOfMarks, observed, thrown } from '../../test/marks.ts';
+import { observation, pointPin, strikeRevision } from '../../db/schema/index.ts';
+import { atSecond, pinned, roundOfMarks, observed, thrown } from '../../test/marks.ts';
 import { writeMarks } from './write-marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
@@ -141,7 +141,7 @@ describe('review log', () => {
     await put([thrown(strikeId, { saidAt: atSecond(2), technique: 'cross', homeFrame: 90 })]);
     expect((await shown()).strikes[0]).to.include({ technique: 'cross', homeFrame: 90 });
     await put([thrown(strikeId, { saidAt: atSecond(3), removed: true })]);
-    expect(await shown()).to.deep.equal({ strikes: [], observations: [] });
+    expect(await shown()).to.deep.equal({ strikes: [], observations: [], pins: [] });
     await put([thrown(strikeId, { saidAt: atSecond(4) })]);
     expect((await shown()).observations).to.have.length(1);
     expect(await server.services.db.select().from(strikeRevision).where(eq(strikeRevision.strikeId, strikeId))).to.have.length(4);
@@ -179,6 +179,12 @@ describe('review log', () => {
       /cannot be kept/,
     ],
     ['what is no mark', () => ['jab'], /kind of mark/],
+    ['a pin beyond the end of the film', () => [pinned({ frame: 600 })], /outside of the film/],
+    ['a pin on a point that no body has', () => [{ ...pinned(), point: 'tail' }], /point/],
+    ['a pin that is here, nowhere', () => [pinned({ x: null, y: null })], /has a place/],
+    ['a pin that is hidden somewhere', () => [pinned({ said: 'hidden' })], /has a place/],
+    ['a pin with half a place', () => [pinned({ y: null })], /has a place/],
+    ['a pin beyond all pictures', () => [pinned({ x: 1e9 })], /x must/],
   ];
   for (const [what, marks, reason] of refused) {
     it(`refuses ${what}, says why, and takes the rest of the batch`, async () => {
@@ -222,6 +228,41 @@ describe('review log', () => {
     const [one, two] = [thrown(uuid(), { id: twice }), thrown(uuid(), { id: twice })];
     expect((await put([one, two])).body.refused).to.have.length(1);
     expect((await shown()).observations.map(({ id }) => id)).to.deep.equal([word.id]);
+  });
+
+  it('keeps every pin, shows the one that was said last of a point in a frame, and takes it back when told to', async () => {
+    const [first, second] = [pinned(), pinned({ saidAt: atSecond(3), x: 420 })];
+    const elsewhere = pinned({ frame: 61, said: 'hidden', x: null, y: null });
+    await put([second, elsewhere]);
+    await put([first], head);
+    const pins = (await shown()).pins.sort((a, b) => a.frame - b.frame);
+    expect(pins).to.deep.equal([
+      { ...second, saidBy: 'A coach' },
+      { ...elsewhere, saidBy: 'A coach' },
+    ]);
+    await put([pinned({ saidAt: atSecond(5), said: 'free', x: null, y: null })], head);
+    expect((await shown()).pins.find(({ frame }) => frame === 60)).to.include({ said: 'free', saidBy: 'A head-coach' });
+    expect(await server.services.db.select().from(pointPin).where(eq(pointPin.filmId, scene.filmId))).to.have.length(4);
+  });
+
+  it('lets one of many pins on the same point count, told at the same time or in any order', async () => {
+    const marks = Array.from({ length: 8 }, (_, second) => pinned({ saidAt: atSecond(second), x: second }));
+    const answers = await Promise.all(marks.toReversed().map((mark) => put([mark])));
+    // Whoever meets too many others is asked to try again; nothing of it is half there.
+    for (const [place, { status }] of answers.entries()) if (status !== 200) await put([marks.toReversed()[place]!]);
+    expect((await shown()).pins.map(({ x }) => x)).to.deep.equal([7]);
+    for (let time = 0; time < 2; time++) expect((await put(marks)).body.kept).to.have.length(8);
+    expect(await server.services.db.select().from(pointPin).where(eq(pointPin.filmId, scene.filmId))).to.have.length(8);
+  });
+
+  it('refuses the id of another pin, of this batch or of another film', async () => {
+    const id = uuid();
+    const other = await addScene(server);
+    await put([pinned({ id })]);
+    expect((await put([pinned({ id, x: 1 })], head, other.filmId)).body.refused).to.have.length(1);
+    const twice = uuid();
+    const { body } = await put([pinned({ id: twice, frame: 1 }), pinned({ id: twice, frame: 2 })]);
+    expect(body.refused.map(({ reason }: RefusedMark) => reason)).to.deep.equal(['Another point has a pin with this id.']);
   });
 
   describe('much at once', () => {

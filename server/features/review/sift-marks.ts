@@ -32,6 +32,7 @@ const problems: { readonly [Kind in MarkKind]: (mark: Extract<Mark, { kind: Kind
       ? undefined
       : 'This checkpoint is not in the checklist.';
   },
+  pin: ({ frame }, { frames }) => (frames === null || frame >= frames ? 'This frame lies outside of the film.' : undefined),
 };
 export const problemOf = (mark: Mark, desk: Desk): string | undefined =>
   (problems[mark.kind] as (one: Mark, at: Desk) => string | undefined)(mark, desk);
@@ -63,8 +64,18 @@ export class Sieve {
     });
   }
 
+  /** Lets go of every such mark that has a problem. */
+  siftOf<One extends Mark>(such: (mark: Mark) => mark is One, problem: (told: Told<One>) => string | undefined): void {
+    this.sift((told) => (such(told.mark) ? problem({ ...told, mark: told.mark }) : undefined));
+  }
+
+  /** What is left of such marks. */
+  that<One extends Mark>(such: (mark: Mark) => mark is One): Told<One>[] {
+    return this.told.filter((told): told is Told<One> => such(told.mark));
+  }
+
   /** What is left of one kind. */
   of<Kind extends MarkKind>(kind: Kind): Told<Extract<Mark, { kind: Kind }>>[] {
-    return this.told.filter((told): told is Told<Extract<Mark, { kind: Kind }>> => told.mark.kind === kind);
+    return this.that((mark): mark is Extract<Mark, { kind: Kind }> => mark.kind === kind);
   }
 }

@@ -1,17 +1,23 @@
-import type { Mark, ObservationMark, StrikeMark, WrittenMarks } from '@wax-fist/contract/review';
+import {
+  isOfStrike,
+  type Mark,
+  type ObservationMark,
+  type PinMark,
+  type StrikeMark,
+  type WrittenMarks,
+} from '@wax-fist/contract/review';
 import { latestBy, saidLater, type Statement } from '@wax-fist/core/review';
 import { momentsOf } from '@wax-fist/core/strikes';
 import type { Catalogue } from '@wax-fist/core/technique';
 import { and, eq, getTableColumns, inArray } from 'drizzle-orm';
-import type { PgInsertValue } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
 import { film, observation, strike, strikeRevision, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
+import { append, asSaid, byId, notIn, WrittenMeanwhile, type Desk } from './log.ts';
 import { problemOf, Sieve, type Told } from './sift-marks.ts';
+import { otherPins, pinsInLog, writePins } from './write-pins.ts';
 
-/** Somebody else wrote a mark with the same id between our looking and our writing. */
-class WrittenMeanwhile extends Error {}
 /** An id is chosen at random: that one is taken at the same moment happens by intention only, and hardly three times. */
 const mostTries = 3;
 
@@ -31,13 +37,6 @@ export async function writeMarks(db: Database, filmId: string, sent: readonly un
   }
 }
 
-/** What a batch is written with. */
-interface Desk {
-  transaction: Database;
-  filmId: string;
-  saidBy: string;
-}
-
 async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Promise<WrittenMarks> {
   const sieve = new Sieve(sent);
   const { frames, checklistVersion } = await filmToMark(desk);
@@ -47,27 +46,28 @@ async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Pr
 
   const known = await strikesOfMarks(desk, sieve);
   const about = new Map(known);
-  sieve.sift(({ mark }) => {
+  sieve.siftOf(isOfStrike, ({ mark }) => {
     const strikeId = about.get(mark.id) ?? mark.strikeId;
     about.set(mark.id, strikeId);
     return strikeId === mark.strikeId ? undefined : 'Another strike has a mark with this id.';
   });
 
+  const knownPins = await pinsInLog(desk, sieve.of('pin'));
+  const otherPin = otherPins(desk, knownPins);
+  sieve.siftOf(isPin, ({ mark }) => otherPin(mark));
+
   await addNewStrikes(desk, sieve.of('strike'));
   const standing = await lockedStrikes(desk, sieve);
-  sieve.sift(({ mark }) => (standing.has(mark.strikeId) ? undefined : 'This strike is not here. It may have been removed.'));
-
-  const fresh = <One extends Mark>(told: readonly Told<One>[]): Told<One>[] => [
-    ...new Map(told.filter(({ mark }) => !known.has(mark.id)).map((one) => [one.mark.id, one])).values(),
-  ];
-  await writeRevisions(desk, fresh(sieve.of('strike')), standing);
-  await writeObservations(desk, fresh(sieve.of('observation')), catalogues);
+  sieve.siftOf(isOfStrike, ({ mark }) =>
+    standing.has(mark.strikeId) ? undefined : 'This strike is not here. It may have been removed.',
+  );
+  await writeRevisions(desk, notIn(known, sieve.of('strike')), standing);
+  await writeObservations(desk, notIn(known, sieve.of('observation')), catalogues);
+  await writePins(desk, sieve.of('pin'), knownPins);
   return { kept: sieve.told.map(({ mark }) => mark.id), refused: sieve.refused.sort((a, b) => a.place - b.place) };
 }
 
-const byId = (a: { id: string }, b: { id: string }): number => (a.id < b.id ? -1 : 1);
-/** A mark as a statement, said when it counts as said. */
-const asSaid = <One extends Mark>({ mark, saidAt }: Told<One>): One => ({ ...mark, saidAt: saidAt.toISOString() });
+const isPin = (mark: Mark): mark is PinMark => mark.kind === 'pin';
 
 /** The film, held fast: removing it waits until its marks are written. */
 async function filmToMark({ transaction, filmId }: Desk): Promise<{ frames: number | null; checklistVersion: number }> {
@@ -105,8 +105,8 @@ async function addNewStrikes({ transaction, filmId, saidBy }: Desk, told: readon
 }
 
 /** The strikes of the film that the marks are about, locked until the transaction ends; in one order, so that nobody waits in a ring. */
-async function lockedStrikes({ transaction, filmId }: Desk, { told }: Sieve): Promise<Map<string, Statement>> {
-  const ids = [...new Set(told.map(({ mark }) => mark.strikeId))];
+async function lockedStrikes({ transaction, filmId }: Desk, sieve: Sieve): Promise<Map<string, Statement>> {
+  const ids = [...new Set(sieve.that(isOfStrike).map(({ mark }) => mark.strikeId))];
   if (ids.length === 0) return new Map();
   const rows = await transaction
     .select({ id: strike.id, revisionId: strike.revisionId, saidAt: strike.saidAt })
@@ -115,16 +115,6 @@ async function lockedStrikes({ transaction, filmId }: Desk, { told }: Sieve): Pr
     .orderBy(strike.id)
     .for('update');
   return new Map(rows.map(({ id, revisionId, saidAt }) => [id, { id: revisionId, saidAt: saidAt.toISOString() }]));
-}
-
-/** Adds to a log what was not there a moment ago. @throws WrittenMeanwhile */
-async function append<Log extends typeof strikeRevision | typeof observation>(
-  { transaction }: Desk,
-  log: Log,
-  rows: PgInsertValue<Log>[],
-): Promise<void> {
-  const written = await transaction.insert(log).values(rows).onConflictDoNothing().returning({ id: log.id });
-  if (written.length < rows.length) throw new WrittenMeanwhile();
 }
 
 async function writeRevisions(

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Mark } from '@wax-fist/contract/review';
+import { pointInWords } from '@wax-fist/core/body';
 import { verdictNames } from '@wax-fist/core/review';
 import { shippedCatalogue } from '@wax-fist/core/technique';
 import { counted } from '../../app/format.ts';
@@ -15,6 +16,7 @@ function wordsOf(mark: Mark): string {
     const name = shippedCatalogue.techniques.get(mark.technique)?.name ?? mark.technique;
     return mark.removed ? `${name}, taken away` : `${name} at frame ${mark.contactFrame}`;
   }
+  if (mark.kind === 'pin') return `The ${pointInWords(mark.point)} put right at frame ${mark.frame}`;
   const name = shippedCatalogue.checkpoints.get(mark.checkpointId)?.name ?? mark.checkpointId;
   return `${name}: ${mark.verdict ? verdictNames[mark.verdict].toLowerCase() : 'taken back'}${mark.note ? `, “${mark.note}”` : ''}`;
 }

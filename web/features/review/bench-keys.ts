@@ -42,6 +42,7 @@ export type BenchKey =
   | 'star'
   | 'reference'
   | 'why'
+  | 'pins'
   | 'undo'
   | 'redo'
   | 'keys'
@@ -64,6 +65,7 @@ export const benchKeysFor = (
   { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
   { id: 'reference', group: 'Judge', name: 'How it should look, and how not', keys: ['g'] },
   { id: 'why', group: 'Judge', name: 'Why: the body as it was found, over the picture', keys: ['y'] },
+  { id: 'pins', group: 'Judge', name: 'Put points of the body right by hand', keys: ['l'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
   ...filmKeys,
   { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },

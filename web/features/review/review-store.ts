@@ -1,4 +1,13 @@
-import { reviewEndpoints, type Mark, type MarkKind, type ObservationMark, type StrikeMark } from '@wax-fist/contract/review';
+import {
+  isOfStrike,
+  reviewEndpoints,
+  type Mark,
+  type MarkKind,
+  type ObservationMark,
+  type PinMark,
+  type StrikeMark,
+} from '@wax-fist/contract/review';
+import type { Pin } from '@wax-fist/core/body';
 import { saidLater, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
 import { shippedVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { momentsOf, type StrikeMoments } from '@wax-fist/core/strikes';
@@ -10,6 +19,7 @@ import { makeUndo } from '../../app/undo.ts';
 import { useOutbox } from './outbox-store.ts';
 
 const keyOf = (strikeId: string, checkpointId: string): string => `${strikeId} ${checkpointId}`;
+const pinKeyOf = ({ frame, point }: Pick<Pin, 'frame' | 'point'>): string => `${frame} ${point}`;
 
 /** What is said of a strike's checkpoint. */
 export interface Word {
@@ -40,6 +50,7 @@ export const useReview = defineStore('review', () => {
   const checklistVersion = ref(shippedVersion);
   const strikesById = shallowReactive(new Map<string, StrikeMark>());
   const wordsByKey = shallowReactive(new Map<string, ObservationMark>());
+  const pinsByKey = shallowReactive(new Map<string, PinMark>());
   const undo = makeUndo<Mark>();
 
   const strikes = computed(() =>
@@ -57,6 +68,11 @@ export const useReview = defineStore('review', () => {
       standing: ({ strikeId, checkpointId }) => wordsByKey.get(keyOf(strikeId, checkpointId)),
       keep: (mark) => void wordsByKey.set(keyOf(mark.strikeId, mark.checkpointId), mark),
       takenBack: (mark) => ({ ...mark, verdict: null, note: null }),
+    },
+    pin: {
+      standing: (mark) => pinsByKey.get(pinKeyOf(mark)),
+      keep: (mark) => void pinsByKey.set(pinKeyOf(mark), mark),
+      takenBack: (mark) => ({ ...mark, said: 'free', x: null, y: null }),
     },
   };
   const keeperOf = ({ kind }: Pick<Mark, 'kind'>) => keepers[kind] as Keeper<Mark>;
@@ -80,6 +96,7 @@ export const useReview = defineStore('review', () => {
   function forget(): void {
     strikesById.clear();
     wordsByKey.clear();
+    pinsByKey.clear();
     undo.clear();
   }
   /** What was let go of is nowhere any more: everything is told anew by those who have it. */
@@ -100,8 +117,8 @@ export const useReview = defineStore('review', () => {
 
   /** What counts on the server. */
   async function standingIn(film: string): Promise<Mark[]> {
-    const { strikes: told, observations } = await request(reviewEndpoints.showReview, { params: { filmId: film } });
-    return [...told, ...observations];
+    const { strikes: told, observations, pins: pinned } = await request(reviewEndpoints.showReview, { params: { filmId: film } });
+    return [...told, ...observations, ...pinned];
   }
 
   /** Brings in what others, or other tabs, have said meanwhile. */
@@ -130,12 +147,12 @@ export const useReview = defineStore('review', () => {
     const keeper = keeperOf(mark);
     return keeper.standing(mark) ?? keeper.takenBack(mark);
   }
-  /** The strike of what was last undone or done again. */
+  /** The strike of what was last undone or done again; undefined where it was about none. */
   const lastSaid = ref<string>();
   const again = (marks: Mark[] | undefined): void => {
     if (!marks) return;
     put(marks.map((mark) => ({ ...mark, ...stamp() })));
-    lastSaid.value = marks[0]?.strikeId;
+    lastSaid.value = marks.find(isOfStrike)?.strikeId;
   };
 
   /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids */
@@ -169,6 +186,11 @@ export const useReview = defineStore('review', () => {
     );
   }
 
+  /** Puts points right by hand, in one step. */
+  const pin = (told: readonly Pin[]): void => say(told.map((one) => ({ kind: 'pin', ...stamp(), ...one })));
+  /** What was put right by hand and stands. */
+  const pins = computed(() => [...pinsByKey.values()].filter(({ said }) => said !== 'free'));
+
   const wordOf = (strikeId: string, checkpointId: string): ObservationMark | undefined =>
     wordsByKey.get(keyOf(strikeId, checkpointId));
 
@@ -197,6 +219,8 @@ export const useReview = defineStore('review', () => {
     tellStrikes,
     changeStrike,
     judge,
+    pin,
+    pins,
     wordOf,
     verdictsOf,
     tallyFor,

@@ -11,7 +11,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import { everyStrike, passes, type StrikeFilter } from './strike-filter.ts';
 import type { BenchData } from './use-bench-data.ts';
-import { useFollowedFilm } from './use-followed-film.ts';
+import { useFollowedFilm, type FilmWithBody } from './use-followed-film.ts';
 import { useWalk, type Walk } from './use-walk.ts';
 
 /** A tag within so many frames of a strike's contact is meant for that strike. */
@@ -25,6 +25,8 @@ export interface BenchSetting {
 }
 
 export interface Bench extends Omit<Walk, 'judgeRest'> {
+  /** The film as the body in it was followed. */
+  film: FilmWithBody;
   strike: ComputedRef<StrikeMark | undefined>;
   view: View;
   filter: Ref<StrikeFilter>;
@@ -61,7 +63,8 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
 
   const strike = computed(() => review.strikes.find(({ strikeId }) => strikeId === selected.value));
   const place = computed(() => review.strikes.findIndex(({ strikeId }) => strikeId === selected.value) + 1);
-  const followed = useFollowedFilm(data);
+  const film = useFollowedFilm(data);
+  const { followed } = film;
   const { judgeRest, ...walk } = useWalk(data, strike, otherView, followed);
 
   function select(strikeId: string | undefined): void {
@@ -142,6 +145,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
 
   return {
     ...walk,
+    film,
     strike,
     view: data.film.view,
     filter,

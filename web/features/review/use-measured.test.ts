@@ -1,29 +1,11 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type Track } from '@wax-fist/core/body';
+import { emptyTrack, type Track } from '@wax-fist/core/body';
 import { shippedCatalogue, type Checkpoint } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { computed, effectScope, shallowRef } from 'vue';
-import { deskData, until } from '../../test/desk-data.ts';
+import { deskData, standing, until } from '../../test/desk-data.ts';
 import { useMeasured } from './use-measured.ts';
 
-/** Somebody who stands upright and still, the whole ten seconds. */
-function standing(): Track {
-  const track = emptyTrack(0, 600);
-  const heights: [RegExp, number][] = [
-    [/Shoulder/, 200],
-    [/Hip/, 300],
-    [/Knee/, 385],
-    [/Ankle|Heel|Toe/, 465],
-    [/Elbow/, 250],
-  ];
-  for (let frame = 0; frame < 600; frame++)
-    for (const name of pointNames) {
-      const [, y] = heights.find(([part]) => part.test(name)) ?? [/./, 170];
-      const x = 400 + (name.startsWith('left') ? -30 : 30);
-      track.values.set([x, y, 0, 1], frame * numbersOfFrame + pointAt[name] * numbersOfPoint);
-    }
-  return track;
-}
 const strikeAt = (contactFrame: number): StrikeMark => ({
   ...{ kind: 'strike', id: 'a', strikeId: 'b', saidAt: '', technique: 'jab', part: null, removed: false },
   ...{ launchFrame: contactFrame - 10, contactFrame, homeFrame: contactFrame + 15 },

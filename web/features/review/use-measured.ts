@@ -22,7 +22,7 @@ export interface MeasuredStrike {
 export function useMeasured(
   data: BenchData,
   strike: ComputedRef<StrikeMark | undefined>,
-  followed = useFollowedFilm(data),
+  followed = useFollowedFilm(data).followed,
 ): MeasuredStrike {
   const { catalogue, playable } = data;
   const looked = shallowRef<{

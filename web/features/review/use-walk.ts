@@ -8,7 +8,7 @@ import { useMeasured } from './use-measured.ts';
 import { useReview, type Word } from './review-store.ts';
 import { useStarredCheckpoints } from './starred-checkpoints.ts';
 import type { BenchData } from './use-bench-data.ts';
-import type { useFollowedFilm } from './use-followed-film.ts';
+import type { FilmWithBody } from './use-followed-film.ts';
 
 /** A row of the walk, with what was measured for it and what that proposes. */
 export interface WalkLine extends ChecklistRow {
@@ -42,7 +42,7 @@ export function useWalk(
   data: BenchData,
   strike: ComputedRef<StrikeMark | undefined>,
   otherView: () => View | undefined,
-  followed: ReturnType<typeof useFollowedFilm>,
+  followed: FilmWithBody['followed'],
 ): Walk {
   const review = useReview();
   const { stars, toggle } = useStarredCheckpoints();

@@ -1,0 +1,89 @@
+import { pointCount, pointNames } from '../body/index.ts';
+import { gapAt, timeOf } from '../film/index.ts';
+import { moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
+import type { Technique } from '../technique/index.ts';
+import type { Ms, Ratio } from '../units.ts';
+import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
+import type { FollowedFilm } from './followed-film.ts';
+import { steadyNormals, steadyRandom } from './shake.ts';
+import { sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
+
+/** So often a strike is shaken to see how far its numbers spread: the same way each time. */
+export const shakes = 24;
+/** How far a point jumps from frame to frame without reason, in lengths of the trunk: hands and elbows twice as far as all else. */
+const [jitter, jitterOfArms]: readonly [Ratio, Ratio] = [0.006, 0.013];
+const jitterOf = pointNames.map((name) => (/Elbow|Wrist|Knuckle|Thumb/.test(name) ? jitterOfArms : jitter));
+/** How far a pin may be off, in lengths of the trunk: two or three pixels of a hand that sees the joint under a glass, and where a joint is at all. */
+const pinSpread: Ratio = 0.02;
+
+/** One strike, ready to be measured again and again: what it looks like, and what it looks like shaken. */
+export interface MeasurableStrike {
+  strike: StrikeMoments;
+  /** What is doubted of its moments, where they were found on the path of a limb. */
+  doubts: Readonly<Record<FoundName, Ms>>;
+  sight: Sight;
+  shaken: readonly Sight[];
+  /** Where points were put right by hand: the strike with every point shaken as the model is, and with those that no pin holds. */
+  pinned: { every: readonly Sight[]; loose: readonly Sight[] } | undefined;
+}
+
+/** How far a moment may be off, now one way and now the other. @param found what is doubted of it, where it was found on a path @param random from 0 to 1 @param normal normally spread */
+const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: number): Ms =>
+  found === undefined ? (random - 0.5) * gap : found * normal;
+
+/**
+ * Makes a strike measurable; undefined when nobody was found in it. What is guessed of its moments is found on the path of its limb,
+ * where that tells. @param technique by which it is judged
+ */
+export function measurable(
+  film: FollowedFilm,
+  told: StrikeMoments,
+  technique: Pick<Technique, 'side' | 'kind'>,
+): MeasurableStrike | undefined {
+  const { timeline } = film;
+  const points = strikePoints(film, told);
+  if (points.places.every((place) => Number.isNaN(place))) return undefined;
+  const strike = withFoundMoments(film, told, technique, points);
+  const doubts = doubtOfFound(film, technique);
+  const random = steadyRandom(strike.contactFrame + 1);
+  const normal = steadyNormals(strike.contactFrame * 7 + 3);
+  const numbers = points.places.length;
+  const heldAt = (index: number): Ratio => points.held?.[index >> 1] ?? 0;
+  /** @param spreadAt by how much each number of the points is spread, in lengths of the trunk */
+  const shakeBy =
+    (spreadAt: (index: number) => Ratio) =>
+    (time: number): Shake =>
+    (index) =>
+      spreadAt(index) * film.size.torso * normal(time * numbers + index);
+  const ofModel = (index: number): Ratio => jitterOf[(index >> 1) % pointCount]!;
+  const seenAs = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
+    const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
+    return sightOf(film, points, technique, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
+  };
+  const shiftOf =
+    (time: number) =>
+    (moment: Moment): Ms =>
+      momentShift(
+        moment !== 'contact' && strike[`${moment}Origin`] === 'found' ? doubts[moment] : undefined,
+        gapAt(timeline, strike[`${moment}Frame`]),
+        random(),
+        normal(-1 - time * moments.length - moments.indexOf(moment)),
+      );
+  const still = (): Ms => 0;
+  const times = Array.from({ length: shakes }, (_, time) => time);
+  const shaking = shakeBy((index) => {
+    const held = heldAt(index);
+    return Math.hypot((1 - held) * ofModel(index), held * pinSpread);
+  });
+  const [every, loose] = [shakeBy(ofModel), shakeBy((index) => (1 - heldAt(index)) * ofModel(index))];
+  return {
+    strike,
+    doubts,
+    sight: seenAs(still),
+    shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
+    pinned: points.held && {
+      every: times.map((time) => seenAs(still, every(time))),
+      loose: times.map((time) => seenAs(still, loose(time))),
+    },
+  };
+}

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { Px } from '@wax-fist/core/units';
+import { nextTick, ref, watch } from 'vue';
+import type { Pins, PointInHand } from './use-pins.ts';
+
+/** The points of the body over the picture, to be taken hold of with the pointer or the keyboard. */
+const { pins, width, height } = defineProps<{ pins: Pins; width: Px; height: Px }>();
+const layer = ref<SVGSVGElement>();
+/** From the pointer to the middle of what it took, so that nothing jumps. */
+let grip: { dx: Px; dy: Px } | undefined;
+
+function placeOf({ clientX, clientY }: PointerEvent): { x: Px; y: Px } {
+  const box = layer.value!.getBoundingClientRect();
+  return { x: ((clientX - box.left) * width) / box.width, y: ((clientY - box.top) * height) / box.height };
+}
+function take(event: PointerEvent, { point, x, y }: PointInHand): void {
+  pins.pick(point);
+  const at = placeOf(event);
+  grip = { dx: x - at.x, dy: y - at.y };
+  (event.currentTarget as Element).setPointerCapture(event.pointerId);
+}
+function move(event: PointerEvent): void {
+  if (!grip || event.buttons !== 1) return;
+  const at = placeOf(event);
+  pins.move({ x: at.x + grip.dx, y: at.y + grip.dy });
+}
+function drop(): void {
+  grip = undefined;
+  pins.putDown();
+}
+/** Whichever way a point is picked, the focus goes with it. */
+watch(
+  () => pins.picked.value?.point,
+  (point) => void nextTick(() => layer.value?.querySelector<SVGElement>(point ? `[data-point="${point}"]` : 'none')?.focus()),
+  { immediate: true },
+);
+</script>
+
+<template>
+  <svg ref="layer" :viewBox="`0 0 ${width} ${height}`" role="group" aria-label="Points of the body">
+    <g
+      v-for="one in pins.shown.value"
+      :key="one.point"
+      :transform="`translate(${one.x} ${one.y})`"
+      :class="[one.said, { about: one.about, picked: one.point === pins.picked.value?.point }]"
+      :data-point="one.point"
+      tabindex="0"
+      role="button"
+      :aria-label="`${one.name}${one.said === 'here' ? ', put right' : one.said === 'hidden' ? ', hidden' : ''}`"
+      @focus="pins.pick(one.point)"
+      @pointerdown.stop.prevent="take($event, one)"
+      @pointermove.stop="move"
+      @pointerup.stop="drop"
+      @pointercancel="drop"
+      @dblclick.stop
+    >
+      <circle r="14" class="grip" />
+      <circle :r="one.about || one.said !== 'free' ? 6 : 4" />
+      <path v-if="one.said === 'here'" d="M-3 0 0 3 4-3" />
+      <path v-else-if="one.said === 'hidden'" d="M-4-4 4 4M4-4-4 4" />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+g {
+  pointer-events: all;
+  cursor: grab;
+  outline: none;
+}
+circle {
+  fill: #0006;
+  stroke: #fffb;
+  stroke-width: 2;
+}
+.grip {
+  fill: transparent;
+  stroke: none;
+}
+.here circle:not(.grip) {
+  fill: #1d5f57;
+  stroke: #7fe0d4;
+}
+.hidden circle:not(.grip) {
+  stroke-dasharray: 3 3;
+}
+.about circle:not(.grip) {
+  stroke: #ffd27a;
+}
+.picked .grip,
+g:focus-visible .grip {
+  stroke: #ffd27a;
+  stroke-width: 2;
+}
+path {
+  fill: none;
+  stroke: #fff;
+  stroke-width: 2;
+}
+</style>
