@@ -57,7 +57,7 @@ function* toldOf(film: string): Generator<Told> {
     const seen = seenFrom(strike.sight);
     for (const [checkpoint, value] of Object.entries(measures)) {
       const measure = (pointMeasures as Record<string, PointMeasure | undefined>)[checkpoint];
-      const raw = measure?.views.includes(view) && isNear(strike, measure) ? rawMeasure(strike, measure) : undefined;
+      const raw = measure?.views.includes(view) && isNear(strike.sight, measure) ? rawMeasure(strike, measure) : undefined;
       if (raw) yield { checkpoint, seen, film, truth: value, band: bands.get(checkpoint), raw };
     }
   }

@@ -5,6 +5,8 @@ import { demoFilmId, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems } from './running-club.ts';
 
 const film = 'maren-first-lead-side';
+/** Frames that may be shown beyond the end of a loop: a second of them, of a film of half a minute. */
+const late = 60;
 
 describe('playing', function () {
   this.timeout(90_000);
@@ -31,8 +33,8 @@ describe('playing', function () {
       last = frame;
       seen.add(frame);
     }
-    // Between two pictures of a running film one may be missed, so the end is passed by a few at most.
-    for (const frame of seen) expect(frame).to.be.within(strike!.launch - 5, strike!.home + 12);
+    // The browser tells of a picture once it is on show, on a busy machine some pictures late: until then the film runs on.
+    for (const frame of seen) expect(frame).to.be.within(strike!.launch - 5, strike!.home + late);
     expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.muted)).to.equal(false);
     await press(page, 'p');
     await page.locator('.stage video').waitFor({ state: 'hidden' });

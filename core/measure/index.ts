@@ -14,3 +14,4 @@ export * from './agreement.ts';
 export * from './measure-of.ts';
 export * from './in-centimetres.ts';
 export * from './found-moments.ts';
+export * from './film-advice.ts';

@@ -20,7 +20,7 @@ const otherSideView = (view: View): View => (view === 'lead-side' ? 'rear-side' 
 const namesOf = (views: readonly View[]): string => listed(views.map((view) => viewNames[view].toLowerCase()));
 
 /** Whether the limb that something is about is the nearer one; from the front, from behind and askew it need not be. */
-export function isNear({ sight }: MeasurableStrike, { of }: Pick<PointMeasure, 'of'>): boolean {
+export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>, { of }: Pick<PointMeasure, 'of'>): boolean {
   if (!of || !sight.near) return true;
   const limb = of === 'rear' ? otherSideOf(sight.lead) : sight[of];
   return limb === sight.near;
@@ -30,7 +30,7 @@ function hindrance(one: MeasurableStrike, measure: PointMeasure, byHand: boolean
   const { view } = one.sight;
   const { views, moments } = measure;
   if (!views.includes(view)) return `Not from here: film from the ${namesOf(views)}.`;
-  if (!isNear(one, measure) && !byHand) {
+  if (!isNear(one.sight, measure) && !byHand) {
     return `The body is in front of it: film from the ${viewNames[otherSideView(view)].toLowerCase()}, or pin it by hand.`;
   }
   return whyNotByGuesses(one.strike, moments);

@@ -10,7 +10,7 @@ import {
 } from '../body/index.ts';
 import { frameAt, lastNotAfter, timeOf } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
-import { handOf, type Technique, type View } from '../technique/index.ts';
+import { handOf, type Stance, type Technique, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
 import type { FollowedFilm } from './followed-film.ts';
 
@@ -123,6 +123,17 @@ export function nearSide(view: View, lead: BodySide): BodySide | undefined {
   if (view === 'lead-side') return lead;
   return view === 'rear-side' ? otherSideOf(lead) : undefined;
 }
+/** Who does what, seen from where. @param side of the technique; a move without a limb counts as the lead side's */
+export function sidesOf(
+  view: View,
+  stance: Stance,
+  { side }: Pick<Technique, 'side'>,
+): Pick<Sight, 'view' | 'lead' | 'near' | 'striking' | 'idle'> {
+  const lead = handOf('lead', stance)!;
+  const striking = handOf(side, stance) ?? lead;
+  return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking) };
+}
+
 /** Whether the target lies to the right in the picture: whoever shows the left side faces left. */
 const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 1);
 
@@ -130,17 +141,15 @@ const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 
 export function sightOf(
   { view, size, guard, stance }: Pick<FollowedFilm, 'view' | 'size' | 'guard' | 'stance'>,
   points: StrikePoints,
-  { side }: Pick<Technique, 'side'>,
+  technique: Pick<Technique, 'side'>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
   shake = still,
 ): Sight {
-  const lead = handOf('lead', stance)!;
-  const striking = handOf(side, stance) ?? lead;
-  const near = nearSide(view, lead);
-  const ahead = aheadIs(near);
+  const sides = sidesOf(view, stance, technique);
+  const ahead = aheadIs(sides.near);
   return {
-    ...{ view, size, guard, lead, near, striking },
-    idle: otherSideOf(striking),
+    ...sides,
+    ...{ size, guard },
     ...{ launch, contact, home },
     ready: launch - readyBefore,
     at(point, time) {

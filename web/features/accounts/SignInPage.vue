@@ -29,10 +29,10 @@ const enter = (): Promise<void> =>
       <p class="quiet">Film, mark, correct, look again.</p>
       <VTextField
         v-model="draft.email"
+        v-take-focus
         label="E-mail"
         type="email"
         autocomplete="username"
-        v-take-focus
         :error-messages="problems.email"
       />
       <VTextField

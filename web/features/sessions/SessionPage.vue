@@ -21,6 +21,7 @@ import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
 import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
@@ -192,6 +193,8 @@ async function removeIt(): Promise<void> {
           </FilmRow>
         </ul>
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
+
+        <FilmAdvice :session="page.session" :checklists="page.checklists" :corrections="page.corrections" />
 
         <div class="page-head films">
           <h2 id="said">What this session says</h2>

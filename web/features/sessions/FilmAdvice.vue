@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare, mdiVideoOutline } from '@mdi/js';
+import type { Correction } from '@wax-fist/contract/corrections';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import type { FilmAdvice } from '@wax-fist/core/measure';
+import { checkpointName, techniqueName, viewNames, type Catalogue } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { doubtInWords } from '../checklists/measured-words.ts';
+import { adviceFor, placesInWords, viewsInWords } from './session-advice.ts';
+
+/** What the films of this session can settle of the open corrections, before anybody looks for it in vain. */
+const { session, checklists, corrections } = defineProps<{
+  session: SessionDetail;
+  checklists: Catalogue;
+  corrections: readonly Correction[];
+}>();
+
+const advice = computed(() => adviceFor(session, checklists, corrections));
+const places = computed(() => placesInWords(advice.value.places, advice.value.questions.length));
+const settledThere = { measure: 'there it is measured', eye: 'there the eye can tell', nothing: '' };
+const signs = { measure: mdiRulerSquare, eye: mdiEyeOutline, nothing: mdiEyeOffOutline };
+const nameOf = ({ technique, checkpointId }: Correction): string =>
+  `${techniqueName(checklists, technique)}: ${checkpointName(checklists, checkpointId).toLowerCase()}`;
+function said({ settles, doubt, reason }: FilmAdvice, measure: string): string {
+  if (settles === 'nothing') return reason;
+  const wide = doubt === undefined ? '' : `, ± ${doubtInWords(measure, doubt, session.trainee.stature)} a strike`;
+  return settles === 'measure' ? `Measured${wide}.` : `By eye. ${reason.replace(/\.$/, '')}${wide}.`;
+}
+</script>
+
+<template>
+  <section v-if="advice.questions.length > 0" aria-labelledby="settles">
+    <h2 id="settles">{{ session.films.length > 0 ? 'What these films can settle' : 'Where to put the camera' }}</h2>
+    <ul>
+      <li v-for="{ correction, measure, films, better } in advice.questions" :key="correction.id">
+        <b>{{ nameOf(correction) }}</b>
+        <div>
+          <p v-for="{ film, advice: one } in films" :key="film.id" :class="one.settles">
+            <VIcon :icon="signs[one.settles]" size="18" />
+            <span
+              ><b>{{ viewNames[film.view] }}:</b> {{ said(one, measure) }}</span
+            >
+          </p>
+          <p v-if="better">
+            <VIcon :icon="mdiVideoOutline" size="18" />
+            <span>Film from the {{ viewsInWords(better.from) }}: {{ settledThere[better.settles] }}.</span>
+          </p>
+        </div>
+      </li>
+    </ul>
+    <p v-if="places" class="quiet">{{ places }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 24px 0 6px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(200px, 320px) 1fr;
+  gap: 4px 16px;
+  padding: 8px 14px;
+  background: rgb(var(--v-theme-surface));
+  border-bottom: 1px solid rgba(var(--v-border-color), 0.12);
+}
+li p {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  margin: 0;
+}
+li p b {
+  font-weight: 600;
+}
+.nothing {
+  color: rgb(var(--v-theme-warning));
+}
+@media (max-width: 640px) {
+  li {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

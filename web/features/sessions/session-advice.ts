@@ -1,0 +1,76 @@
+import type { Correction } from '@wax-fist/contract/corrections';
+import type { Film } from '@wax-fist/contract/footage';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { adviceOn, betterPlaces, cameraPlaces, type CameraPlace, type FilmAdvice } from '@wax-fist/core/measure';
+import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
+
+/** What the films of a session settle of one open correction. */
+export interface OpenQuestion {
+  correction: Correction;
+  /** In the measure of its row: in what a doubt is told. */
+  measure: string;
+  /** One line for each film, in the order of the session. */
+  films: { film: Film; advice: FilmAdvice }[];
+  /** From where it would be settled better, and how far; undefined where it would not. */
+  better: ReturnType<typeof betterPlaces>;
+}
+export interface SessionAdvice {
+  questions: OpenQuestion[];
+  /** Where cameras settle most of these questions. */
+  places: CameraPlace[];
+}
+
+const rateOf = ({ frames, duration }: Film): number | undefined =>
+  frames && duration && frames > 1 ? ((frames - 1) * 1000) / duration : undefined;
+
+/** What can be settled of the open corrections of a session’s trainee, from its films and from every other place. */
+export function adviceFor(
+  session: Pick<SessionDetail, 'judgedBy' | 'trainee' | 'films' | 'heldOn'>,
+  catalogue: Catalogue,
+  corrections: readonly Correction[],
+): SessionAdvice {
+  const { stance } = session.trainee;
+  const asked = corrections.flatMap((correction) => {
+    const open = correction.state === 'open' && correction.openedOn <= session.heldOn;
+    const technique = open ? catalogue.techniques.get(correction.technique) : undefined;
+    if (!technique) return [];
+    const from = (view: View, frameRate?: number): FilmAdvice | undefined => {
+      const rows = checklistFor(catalogue, technique.id, { school: session.judgedBy, view, frameRate });
+      const row = rows.find(({ checkpoint }) => checkpoint.id === correction.checkpointId);
+      return row && adviceOn(row, technique, { view, stance });
+    };
+    const everywhere = Object.fromEntries(views.map((view) => [view, from(view)]));
+    // Of a row that this club's checklist does not have any more nothing is asked.
+    if (Object.values(everywhere).includes(undefined)) return [];
+    const of = everywhere as Record<View, FilmAdvice>;
+    const films = session.films
+      .filter(({ state }) => state !== 'failed')
+      .map((film) => ({ film, advice: from(film.view, rateOf(film)) ?? of[film.view] }));
+    return [{ correction, measure: catalogue.checkpoints.get(correction.checkpointId)?.measure ?? '', films, of }];
+  });
+  return {
+    questions: asked.map(({ of, ...question }) => ({ ...question, better: betterPlaces(of, bestOf(question.films)) })),
+    places: cameraPlaces(asked.map(({ of }) => of)),
+  };
+}
+
+const order = ['nothing', 'eye', 'measure'] as const;
+const bestOf = (films: OpenQuestion['films']): FilmAdvice['settles'] =>
+  order[Math.max(0, ...films.map(({ advice }) => order.indexOf(advice.settles)))]!;
+
+/** Views in words: lead side or front. */
+export const viewsInWords = (list: readonly View[]): string => list.map((view) => viewNames[view].toLowerCase()).join(' or ');
+
+/** Where to put one camera, and a second, in words; empty where there is hardly a choice. @param questions how many there are */
+export function placesInWords(places: readonly CameraPlace[], questions: number): string {
+  if (questions < 2) return '';
+  return places
+    .map(({ view, measure, eye }, at) => {
+      const settled = [measure > 0 && `${measure} measured`, eye > 0 && `${eye} by eye`].filter(Boolean).join(', ');
+      const from = viewsInWords([view]);
+      return at === 0
+        ? `One camera from the ${from} settles most: of ${questions}, ${settled}.`
+        : `A second one from the ${from} adds ${settled}.`;
+    })
+    .join(' ');
+}
