@@ -1,7 +1,8 @@
-import { foundIn, trialOf } from '@wax-fist/core/measure';
+import { foundIn, pointErrors, trialOf } from '@wax-fist/core/measure';
 import { expect } from 'chai';
 import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure, type Told } from './measures.ts';
 import { figuresOfMoments } from './moments.ts';
+import { figuresOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {
   this.timeout(120_000);
@@ -18,6 +19,10 @@ describe('measures by points, on people that no trial has seen', function () {
         expect(trialOf(checkpoint, seen as Figure['seen']), `${checkpoint} ${seen}`).to.deep.equal({
           ...{ bias, shared, own, strikes: count, people },
         });
+  });
+
+  it('how far the model is off that ships is what the films say', () => {
+    expect(pointErrors).to.deep.equal(pointErrorsOf(figuresOfPoints()));
   });
 
   it('what is told keeps its doubt, and hardly a proposal is wrong', () => {

@@ -23,6 +23,7 @@ import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { films, followed, personOf } from './followed-films.ts';
 import { benchMoments } from './moments.ts';
+import { benchPoints, writePointErrors } from './points.ts';
 
 /** What one measure said of one strike, and what is true. */
 export interface Told {
@@ -232,6 +233,7 @@ export function benchMeasures(): void {
       '',
     ];
     writeFileSync(join(import.meta.dirname, '..', 'core', 'measure', 'trials.ts'), text.join('\n'));
+    writePointErrors();
     return;
   }
   const figures = figuresOf(all);
@@ -248,4 +250,5 @@ export function benchMeasures(): void {
     `Rates of a film by measures alone: ${rates.length}, true rate inside of the 90% interval in ${percent(holds)}, off by ${percent(off)} on the average, interval ${percent(wide)} wide`,
   );
   benchMoments();
+  benchPoints();
 }

@@ -48,6 +48,12 @@ export const pointCount = pointNames.length;
 /** A point in words: left index knuckle. */
 export const pointInWords = (name: PointName): string => name.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 
+/** Parts of the body that something is measured by. */
+export const pointParts = ['nose', 'Shoulder', 'Elbow', 'Wrist', 'Knuckle', 'Hip', 'Knee', 'Ankle', 'Heel', 'Toe'] as const;
+export type PointPart = (typeof pointParts)[number];
+/** Which part a point is of, whatever its side; undefined for most of the face, and for thumbs. */
+export const partOf = (name: PointName): PointPart | undefined => pointParts.find((part) => name.endsWith(part));
+
 /** Points that are joined when a body is drawn. */
 export const limbs: readonly (readonly [PointName, PointName])[] = [
   ['leftShoulder', 'rightShoulder'],

@@ -15,3 +15,5 @@ export * from './measure-of.ts';
 export * from './in-centimetres.ts';
 export * from './found-moments.ts';
 export * from './film-advice.ts';
+export * from './point-errors.ts';
+export * from './point-doubt.ts';

@@ -1,28 +1,34 @@
 <script setup lang="ts">
-import { limbs, pointAt, pointIn, pointNames, type BodyPoint, type PointName, type Track } from '@wax-fist/core/body';
-import { frameAt, type FrameTimeline } from '@wax-fist/core/film';
-import type { ReadFrom } from '@wax-fist/core/measure';
+import { limbs, pointAt, pointIn, pointNames, type BodyPoint, type PointName } from '@wax-fist/core/body';
+import { frameAt } from '@wax-fist/core/film';
+import { pointDoubt, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
+import type { CheckpointId } from '@wax-fist/core/technique';
 import { computed } from 'vue';
+import { shapesFor, wedge } from './body-shapes.ts';
 
 /** The body as it was found, over the picture: thin, with what the row in hand is read from drawn out. */
 const {
-  track,
-  timeline,
+  film,
   at,
   width,
   height,
+  row = undefined,
   read = undefined,
+  bare = false,
 } = defineProps<{
-  track: Track;
-  timeline: FrameTimeline;
+  film: FollowedFilm;
   /** The frame on show. */
   at: number;
   width: number;
   height: number;
-  read?: ReadFrom;
+  /** The row in hand, and what it is read from. */
+  row?: CheckpointId | undefined;
+  read?: ReadFrom | undefined;
+  /** Without dots and doubts: something else draws the points. */
+  bare?: boolean;
 }>();
 
-const point = (name: PointName): BodyPoint | undefined => pointIn(track, at, pointAt[name]);
+const point = (name: PointName): BodyPoint | undefined => pointIn(film.track, at, pointAt[name]);
 const lines = computed(() =>
   limbs.flatMap(([from, to]) => {
     const [a, b] = [point(from), point(to)];
@@ -37,14 +43,25 @@ const dots = computed(() =>
     return place ? [{ name, ...place, about: read !== undefined }] : [];
   }),
 );
+/** How far each point that is looked at may be off. A pin is where it is. */
+const doubts = computed(() =>
+  dots.value.flatMap(({ name, x, y, about }) => {
+    const doubt = about && heldAt(name) < 1 ? pointDoubt(film, name) : undefined;
+    return doubt ? [{ name, x, y, rx: doubt[0], ry: doubt[1] }] : [];
+  }),
+);
+const heldAt = (name: PointName): number => film.track.held?.[(at - film.track.from) * pointNames.length + pointAt[name]] ?? 0;
+const shapes = computed(() => (row && read ? shapesFor(row, read.points, point, film.size.torso) : []));
+const drawn = computed(() => shapes.value.flatMap((one) => (one.kind === 'line' ? [one] : [])));
+const angles = computed(() => shapes.value.flatMap((one) => (one.kind === 'angle' ? [one] : [])));
 /** Hands and feet that are followed over a time, on their way. */
 const paths = computed(() => {
   if (!read || read.to - read.from < 60) return [];
-  const [first, last] = [frameAt(timeline, read.from), frameAt(timeline, read.to)];
+  const [first, last] = [frameAt(film.timeline, read.from), frameAt(film.timeline, read.to)];
   return read.points
     .filter((name) => /Wrist|Ankle|Toe/.test(name))
     .map((name) =>
-      Array.from({ length: last - first + 1 }, (_, place) => pointIn(track, first + place, pointAt[name]))
+      Array.from({ length: last - first + 1 }, (_, place) => pointIn(film.track, first + place, pointAt[name]))
         .flatMap((place) => (place ? [`${place.x.toFixed(1)},${place.y.toFixed(1)}`] : []))
         .join(' '),
     );
@@ -63,7 +80,24 @@ const paths = computed(() => {
       :y2="b.y"
       :class="{ about, hidden }"
     />
-    <circle v-for="{ name, x, y, about } in dots" :key="name" :cx="x" :cy="y" :r="about ? 5 : 3" :class="{ about }" />
+    <line
+      v-for="({ from, to, dashed }, place) in drawn"
+      :key="`drawn ${place}`"
+      :x1="from.x"
+      :y1="from.y"
+      :x2="to.x"
+      :y2="to.y"
+      class="drawn"
+      :class="{ dashed }"
+    />
+    <g v-for="(one, place) in angles" :key="`angle ${place}`">
+      <path :d="wedge(one, film.size.torso / 4)" class="drawn" />
+      <text :x="one.at.x" :y="one.at.y + film.size.torso / 3">{{ Math.round(one.degrees) }}°</text>
+    </g>
+    <template v-if="!bare">
+      <ellipse v-for="{ name, x, y, rx, ry } in doubts" :key="`doubt ${name}`" :cx="x" :cy="y" :rx="rx" :ry="ry" class="doubt" />
+      <circle v-for="{ name, x, y, about } in dots" :key="name" :cx="x" :cy="y" :r="about ? 5 : 3" :class="{ about }" />
+    </template>
   </svg>
 </template>
 
@@ -92,6 +126,29 @@ circle {
 }
 circle.about {
   fill: #0a0a0a;
+}
+.drawn {
+  fill: none;
+  stroke: #ffd27a;
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.dashed {
+  stroke-dasharray: 6 5;
+}
+.doubt {
+  fill: #ffd27a26;
+  stroke: #ffd27a99;
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
+}
+text {
+  fill: #fff;
+  font-size: 18px;
+  text-anchor: middle;
+  paint-order: stroke;
+  stroke: #000a;
+  stroke-width: 4;
 }
 .path {
   fill: none;

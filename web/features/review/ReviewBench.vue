@@ -85,13 +85,14 @@ const shape = computed(() => ({
         <div class="own">
           <FilmPicture ref="picture" :film="data.playable" :width="data.film.width!" :height="data.film.height!" class="picture">
             <BodyOverlay
-              v-if="(why || pins.on.value) && bench.track.value && player"
-              :track="bench.track.value"
-              :timeline="timeline"
+              v-if="(why || pins.on.value) && bench.film.followed.value && player"
+              :film="bench.film.followed.value"
               :at="player.at.value"
               :width="data.film.width!"
               :height="data.film.height!"
+              :row="bench.row.value"
               :read="bench.read.value"
+              :bare="pins.on.value"
             />
             <PinLayer v-if="pins.on.value" :pins="pins" :width="data.film.width!" :height="data.film.height!" />
           </FilmPicture>

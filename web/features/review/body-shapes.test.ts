@@ -1,0 +1,51 @@
+import type { PointName } from '@wax-fist/core/body';
+import { expect } from 'chai';
+import { shapesFor, wedge, type Shape } from './body-shapes.ts';
+
+/** Somebody upright in a picture, facing left, with one arm bent by a right angle. */
+const places: Partial<Record<PointName, [number, number]>> = {
+  leftShoulder: [200, 100],
+  rightShoulder: [220, 100],
+  leftElbow: [200, 150],
+  leftWrist: [150, 150],
+  leftHip: [200, 200],
+  rightHip: [220, 200],
+  leftAnkle: [160, 380],
+  rightAnkle: [260, 370],
+  leftMouth: [205, 70],
+  rightMouth: [215, 74],
+};
+const placeOf = (name: PointName) => {
+  const place = places[name];
+  return place && { x: place[0], y: place[1] };
+};
+const shapes = (checkpoint: string, points: PointName[] = [], hidden: PointName[] = []): Shape[] =>
+  shapesFor(checkpoint, points, (name) => (hidden.includes(name) ? undefined : placeOf(name)), 100);
+const arm: PointName[] = ['leftShoulder', 'leftElbow', 'leftWrist'];
+
+describe('what is drawn of a measure', () => {
+  it('an angle where limbs meet, with its degrees, round the shorter way', () => {
+    const [one, ...others] = shapes('sm.extension', arm);
+    expect(one).to.include({ kind: 'angle' }).and.to.have.property('degrees').closeTo(90, 1e-9);
+    expect(others).to.deep.equal([]);
+    expect(wedge(one as Extract<Shape, { kind: 'angle' }>, 10)).to.equal('M200.0 140.0A10 10 0 0 0 190.0 150.0');
+  });
+
+  it('the plumb line through the hips, the base between the feet, the chin line, the level of an elbow', () => {
+    const [down, trunk] = shapes('st.lean');
+    expect([down, trunk].map((one) => one!.kind)).to.deep.equal(['line', 'line']);
+    expect(down).to.deep.include({ dashed: true }).and.to.have.nested.property('from.x', 210);
+    expect(shapes('st.balance')).to.have.length(5);
+    const [floor] = shapes('st.width');
+    expect(floor).to.deep.equal({ kind: 'line', from: { x: 160, y: 392 }, to: { x: 260, y: 392 }, dashed: false });
+    expect(shapes('gd.height')[0]).to.have.nested.property('to.y', 72);
+    expect(shapes('sm.hook-plane', arm)[0]).to.have.nested.property('from.y', 150);
+  });
+
+  it('nothing of what is hidden, and nothing of rows that need no line', () => {
+    expect(shapes('sm.extension', arm, ['leftElbow'])).to.deep.equal([]);
+    expect(shapes('st.lean', [], ['leftHip'])).to.deep.equal([]);
+    expect(shapes('sm.fist', arm)).to.deep.equal([]);
+    expect(shapes('our-own-row', arm)).to.deep.equal([]);
+  });
+});
