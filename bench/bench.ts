@@ -8,6 +8,7 @@ import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
 import { benchMeasures } from './measures.ts';
 import { benchServer } from './server.ts';
+import { benchTruePoints } from './true-points.ts';
 import { print, type Line } from './table.ts';
 
 type What = 'step' | 'jump' | 'next strike' | 'mark';
@@ -124,6 +125,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   server: async () => print('Server', await benchServer()),
   import: async () => print('Import', await benchImport()),
   measures: benchMeasures,
+  'true-points': benchTruePoints,
   hits: () => print('Hits, against the truth of the simulated practice', benchHits()),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };

@@ -10,6 +10,7 @@ import {
   seenFrom,
   trialFrom,
   widerThanTrials,
+  type FollowedFilm,
   type KeptTrial,
   type MeasuredRate,
   type MeasuredValue,
@@ -21,6 +22,7 @@ import { checklistFor, shippedCatalogue, techniqueIn, usualSchool, verdictIn, ty
 import { deviation, group as groupBy, mean, sum } from 'd3-array';
 import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
+import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf } from './followed-films.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
@@ -35,9 +37,12 @@ export interface Told {
   raw: { value: number; doubt: number };
 }
 
-function* toldOf(film: string): Generator<Told> {
-  const { scene, truth } = followed(film) ?? {};
-  if (!scene || !truth) return;
+/** What is told of the strikes of a film. @param spreadOf see `measurable` */
+export function* toldOf(
+  film: string,
+  { scene, truth }: { scene: FollowedFilm; truth: Pick<Truth, 'strikes'> },
+  spreadOf?: (point: number) => number,
+): Generator<Told> {
   const { timeline, view } = scene;
   for (const { technique: id, parts, measures, ...times } of truth.strikes) {
     if (parts || !measures) continue;
@@ -50,6 +55,7 @@ function* toldOf(film: string): Generator<Told> {
         ...{ homeFrame: frameNearest(timeline, times.home), homeOrigin: 'set' },
       },
       technique,
+      spreadOf,
     );
     if (!strike) continue;
     const bands = new Map(
@@ -64,7 +70,7 @@ function* toldOf(film: string): Generator<Told> {
   }
 }
 
-function grouped(list: readonly Told[]): Map<string, Told[]> {
+export function grouped(list: readonly Told[]): Map<string, Told[]> {
   const groups = new Map<string, Told[]>();
   for (const one of list) {
     const key = `${one.checkpoint} ${one.seen}`;
@@ -89,7 +95,7 @@ function partedBy(group: readonly Told[], values: readonly number[]): number | u
 }
 
 /** Each person's strikes, measured by what the trials of all others say. */
-function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
+export function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
   return [...new Set(group.map(({ film }) => personOf(film)))].flatMap((person) => {
     const trial = trialFor(group.filter(({ film }) => personOf(film) !== person));
     if (!trial) return [];
@@ -104,7 +110,7 @@ const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
     return verdict ? [verdict === verdictIn(band, truth)] : [];
   });
 /** Each person counts once, however many of their strikes there are: it is people that a trial speaks of. */
-const within = (told: ReturnType<typeof heldBack>, times: number): number | undefined =>
+export const within = (told: ReturnType<typeof heldBack>, times: number): number | undefined =>
   mean([...groupBy(told, ({ film }) => personOf(film)).values()], (list) =>
     mean(list, ({ measured, truth }) => Number(Math.abs(measured.value - truth) <= times * measured.doubt)),
   );
@@ -189,7 +195,11 @@ export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
 /** Whether the interval has the true rate, to two points: no interval of a few strikes begins at nothing. */
 export const isHeld = ({ truth, told: { low, high } }: RateOfFilm): boolean => truth >= low - 0.02 && truth <= high + 0.02;
 
-export const everyStrike = (): Told[] => films.flatMap((film) => [...toldOf(film)]);
+export const everyStrike = (): Told[] =>
+  films.flatMap((film) => {
+    const seen = followed(film);
+    return seen ? [...toldOf(film, seen)] : [];
+  });
 
 export const figuresOf = (all: readonly Told[]): Figure[] =>
   [...grouped(all).values()].map((group) => {

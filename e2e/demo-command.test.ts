@@ -88,7 +88,8 @@ describe('bin/demo', function () {
 
     const second = await started(port);
     expect(second.lines.join('\n')).to.not.include('working the footage in');
-    expect(second.seconds).to.be.below(30);
+    // Nothing is loaded again; how long a start takes by itself, a busy machine decides.
+    expect(second.seconds).to.be.below(first.seconds / 2);
     expect(await answers(port)).to.equal(200);
     for (const log of ['server.log', 'worker.log']) expect(await readFile(join(home, log), 'utf8')).to.not.include('"level":50');
 

@@ -33,12 +33,15 @@ const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: num
 
 /**
  * Makes a strike measurable; undefined when nobody was found in it. What is guessed of its moments is found on the path of its limb,
- * where that tells. @param technique by which it is judged
+ * where that tells.
+ * @param technique by which it is judged
+ * @param spreadOf by how much a point is spread from frame to frame, in lengths of the trunk; by its place among the points
  */
 export function measurable(
   film: FollowedFilm,
   told: StrikeMoments,
   technique: Pick<Technique, 'side' | 'kind'>,
+  spreadOf: (point: number) => Ratio = (point) => jitterOf[point]!,
 ): MeasurableStrike | undefined {
   const { timeline } = film;
   const points = strikePoints(film, told);
@@ -55,7 +58,7 @@ export function measurable(
     (time: number): Shake =>
     (index) =>
       spreadAt(index) * film.size.torso * normal(time * numbers + index);
-  const ofModel = (index: number): Ratio => jitterOf[(index >> 1) % pointCount]!;
+  const ofModel = (index: number): Ratio => spreadOf((index >> 1) % pointCount);
   const seenAs = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
     return sightOf(film, points, technique, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);

@@ -1,0 +1,172 @@
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames, type PointName } from '@wax-fist/core/body';
+import { timelineOf } from '@wax-fist/core/film';
+import { followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
+import type { View } from '@wax-fist/core/technique';
+import { deviation, group, mean } from 'd3-array';
+import type { Body } from '../simulator/body/skeleton.ts';
+import { cameraAt, projected } from '../simulator/camera.ts';
+import { filmedSeconds, roundTime } from '../simulator/clock.ts';
+import { perform } from '../simulator/motion/performance.ts';
+import { canShow, faultModels } from '../simulator/motion/fault/index.ts';
+import type { Thrown } from '../simulator/motion/technique/thrown.ts';
+import { seededRandom, type Random } from '../simulator/random.ts';
+import type { Scene, SceneCamera } from '../simulator/scene.ts';
+import { truthOf, type Truth } from '../simulator/truth/truth.ts';
+import { grouped, heldBack, toldOf, within, type Told } from './measures.ts';
+
+/** By how much every true point is put off, in each direction and frame by itself. */
+export const noise = 2;
+export const rates = [30, 60, 120] as const;
+export type Rate = (typeof rates)[number];
+/** A body across, and one from the front. */
+const viewsTried: readonly View[] = ['lead-side', 'rear-side', 'front'];
+
+const combinations: readonly (readonly Thrown[])[] = [
+  ['jab'],
+  ['jab', 'cross'],
+  ['jab', 'cross', 'lead-hook'],
+  ['jab', 'jab', 'cross'],
+  ['cross', 'lead-hook', 'cross'],
+];
+const thrown: readonly Thrown[] = ['jab', 'cross', 'lead-hook'];
+
+/** Somebody who was never filmed: of any stature and stance, with a third of the faults that such strikes can have. @param times how often each combination is thrown */
+export function sceneOf(seed: number, times = 12): Scene {
+  const random = seededRandom(seed * 7919);
+  const colour = '#7a6a5a';
+  return {
+    name: `nobody${seed}`,
+    seed,
+    stance: random.next() < 0.75 ? 'orthodox' : 'southpaw',
+    stature: random.between(1.4, 1.95),
+    look: { skin: colour, hair: colour, top: colour, shorts: colour, gloves: colour, shoes: colour },
+    work: combinations.map((strikes) => ({ strikes: [...strikes], times })),
+    tired: random.between(0, 0.7),
+    faults: thrown.flatMap((strike) =>
+      faultModels
+        .filter((fault) => canShow(fault, strike) && random.next() < 1 / 3)
+        .map(({ id }) => ({ fault: id, strike, share: random.between(0.05, 0.25), strength: [0.3, 1] as [number, number] })),
+    ),
+    cameras: [],
+    noise: -42,
+  };
+}
+
+/** Where the model would see a point of a body; what the simulated body has no joint for is put where it is looked for. */
+type Joints = Body['joints'];
+function jointAt(joints: Joints, name: PointName): Joints[keyof Joints] {
+  const side = name.startsWith('left') ? 'left' : 'right';
+  if (name in joints) return joints[name as keyof Joints];
+  if (/Knuckle|Thumb/.test(name)) return joints[`${side}Knuckles`];
+  // The chin is looked for below the mouth, nine tenths of the way from the nose to there.
+  if (name.endsWith('Mouth')) return joints.chin.clone().addScaledVector(joints.nose, 0.9).divideScalar(1.9);
+  return joints[`${side}Eye`];
+}
+
+/** A film that nobody has rendered: its points as they truly are, put off by chance, and its truth. */
+export interface UnfilmedRound {
+  person: string;
+  rate: Rate;
+  scene: FollowedFilm;
+  truth: Pick<Truth, 'strikes'>;
+}
+const cameraOf = (view: View, frameRate: number): SceneCamera => ({
+  ...{ view, distance: 3.4, height: 1.05, frameRate },
+  ...{ pictureWidth: 1280, pictureHeight: 720, shake: 0 },
+});
+const normalOf = (random: Random): number => random.normal(0, noise);
+
+/** All films of one person: every view at every rate. */
+export function* roundsOf(seed: number, times?: number): Generator<UnfilmedRound> {
+  const plan = sceneOf(seed, times);
+  const performance = perform(plan);
+  // All cameras run by one clock, so what is true of a strike is true for all of them.
+  const truth = truthOf(plan, cameraOf('lead-side', 30), performance, []);
+  for (const rate of rates)
+    for (const view of viewsTried) {
+      const camera = cameraOf(view, rate);
+      const random = seededRandom(seed * 31 + rate + viewsTried.indexOf(view));
+      const seconds = filmedSeconds(camera, performance.seconds);
+      const moments = Array.from({ length: Math.floor(seconds * rate) }, (_, frame) => frame / rate);
+      const track = emptyTrack(0, moments.length);
+      for (const [frame, moment] of moments.entries()) {
+        const at = roundTime(camera, moment);
+        const { joints } = performance.bodyAt(at);
+        const lens = cameraAt(camera, plan, at);
+        for (const [point, name] of pointNames.entries()) {
+          const [x, y] = projected(jointAt(joints, name), lens, camera);
+          track.values.set([x + normalOf(random), y + normalOf(random), 0, 1], frame * numbersOfFrame + point * numbersOfPoint);
+        }
+      }
+      const timeline = timelineOf(moments.map((moment) => moment * 1000));
+      const scene = followedFilm({ timeline, track, view, stance: plan.stance });
+      if (scene) yield { person: plan.name, rate, scene, truth };
+    }
+}
+
+/** What one measure comes to on true points, from one side and at one rate, each person by the trials of all others. */
+export interface TrueFigure {
+  checkpoint: string;
+  seen: Seen;
+  rate: Rate;
+  strikes: number;
+  naive: number;
+  bias: number | undefined;
+  spread: number | undefined;
+  within68: number | undefined;
+  within95: number | undefined;
+}
+
+/** @param people seeds of so many who were never filmed */
+export function trueFigures(
+  people: readonly number[],
+  { times, onRound }: { times?: number; onRound?: (round: UnfilmedRound) => void } = {},
+): TrueFigure[] {
+  const told = new Map<Rate, Told[]>(rates.map((rate) => [rate, []]));
+  for (const seed of people)
+    for (const round of roundsOf(seed, times)) {
+      const { person, rate, scene } = round;
+      const spread = noise / scene.size.torso;
+      told.get(rate)!.push(...toldOf(`${person}-${rate}`, round, () => spread));
+      onRound?.(round);
+    }
+  return rates.flatMap((rate) =>
+    [...grouped(told.get(rate)!).values()].map((list) => {
+      const held = heldBack(list);
+      const errors = held.map(({ measured, truth }) => measured.value - truth);
+      const { checkpoint, seen } = list[0]!;
+      return {
+        ...{ checkpoint, seen, rate, strikes: list.length },
+        naive: mean(list, ({ raw, truth }) => raw.value - truth)!,
+        ...{ bias: mean(errors), spread: deviation(errors), within68: within(held, 1), within95: within(held, 1.96) },
+      };
+    }),
+  );
+}
+
+const fixed = (value: number | undefined): string => value?.toFixed(2) ?? '–';
+const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
+/** On so many people. */
+const people = 16;
+
+/** Prints what measures are worth on points that are true but for two pixels of noise, as in `docs/measures.md`. */
+export function benchTruePoints(): void {
+  const strikes = new Set<string>();
+  const figures = trueFigures(
+    Array.from({ length: people }, (_, one) => one + 1),
+    { onRound: ({ person, truth }) => truth.strikes.forEach(({ launch }) => strikes.add(`${person} ${launch}`)) },
+  );
+  console.log(
+    `\nMeasures on true points with ${noise} px of noise: ${strikes.size} strikes of ${people} people who were never filmed\n`,
+  );
+  const titles = ['checkpoint', 'from', 'strikes', ...rates.map((rate) => `${rate}: naive bias, spread, in 68%, in 95%`)];
+  const rows = [...group(figures, ({ checkpoint, seen }) => `${checkpoint} ${seen}`).values()].map((list) => {
+    const { checkpoint, seen, strikes: many } = list[0]!;
+    const at = (rate: Rate): string => {
+      const one = list.find((figure) => figure.rate === rate);
+      return one ? `${fixed(one.naive)}, ${fixed(one.spread)}, ${percent(one.within68)}, ${percent(one.within95)}` : '–';
+    };
+    return [checkpoint, seen, many, ...rates.map(at)];
+  });
+  for (const cells of [titles, titles.map(() => '---'), ...rows]) console.log(`| ${cells.join(' | ')} |`);
+}
