@@ -46,6 +46,8 @@ const readShaken = (sights: readonly Sight[], { read }: PointMeasure): number[] 
  */
 function shareOfModel({ pinned }: MeasurableStrike, measure: PointMeasure): Ratio {
   if (!pinned) return 1;
+  // Most rows look at nothing that is pinned: shaken both ways they read the same.
+  if (pinned.every.slice(0, 2).every((sight, time) => measure.read(sight) === measure.read(pinned.loose[time]!))) return 1;
   const every = variance(readShaken(pinned.every, measure));
   if (!every) return 1;
   const share = (variance(readShaken(pinned.loose, measure)) ?? every) / every;
