@@ -9,7 +9,7 @@ import type { BenchKey } from './bench-keys.ts';
 
 const { player } = defineProps<{ player: Player }>();
 const { bench, keys } = useBenchContext();
-const { strike } = bench;
+const { known: strike } = bench;
 const { at } = player;
 const { timeline } = player.film;
 

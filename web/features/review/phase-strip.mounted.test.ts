@@ -4,7 +4,8 @@ import { expect } from 'chai';
 import { effectScope, nextTick, ref, type EffectScope } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { Player } from '../../player/use-player.ts';
-import { deskData, timeline } from '../../test/desk-data.ts';
+import { numbersOfFrame, numbersOfPoint, pointAt, type Track } from '@wax-fist/core/body';
+import { deskData, standing, timeline, until } from '../../test/desk-data.ts';
 import { mounted, onFreshPage } from '../../test/mounted.ts';
 import { reviewServer } from '../../test/review-server.ts';
 import { useAccount } from '../accounts/account-store.ts';
@@ -22,12 +23,15 @@ describe('a strike in five stills', () => {
   let bench: Bench;
   let scope: EffectScope;
   let wrapper: ReturnType<typeof mounted>;
+  /** The body is followed at last. */
+  let arrive: (track: Track) => void;
   const at = ref(0);
   onFreshPage();
   beforeEach(async () => {
     reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
-    const data = deskData();
+    const data = deskData('lead-side', { points: new Promise((resolve) => (arrive = resolve)) });
+    Object.assign(data.session, { trainee: { stance: 'orthodox' } });
     await useReview().open(data.film, 1);
     const player = {
       at,
@@ -76,6 +80,28 @@ describe('a strike in five stills', () => {
     expect(at.value).to.equal(bench.strike.value!.launchFrame);
     await nextTick();
     expect(wrapper.find('li.here').text()).to.include('Launch');
+  });
+
+  it('shows what is found on the path of the hand in place of a guess, once the body was followed', async () => {
+    await tag(120, 'jab');
+    const guessed = apart();
+    expect(guessed[1]).to.include('guessed');
+    // Out within ten frames to the contact, and back within twenty.
+    const track = standing();
+    for (let frame = 0; frame < track.frames; frame++) {
+      const out = frame <= 120 ? Math.max(0, 1 - (120 - frame) / 10) : Math.max(0, 1 - (frame - 120) / 20);
+      const way = out * out * (3 - 2 * out);
+      track.values[frame * numbersOfFrame + pointAt.leftWrist * numbersOfPoint]! -= 120 * way;
+    }
+    arrive(track);
+    await until(() => apart()[1]!.includes('found'));
+    expect(Number.parseInt(apart()[1]!.replace('−', '-'), 10)).to.be.within(-230, -120);
+    expect(apart()[3]).to.include('found');
+    expect(bench.strike.value!.launchOrigin, 'the log keeps what was said').to.equal('guessed');
+    await button(/^Go to Launch/).trigger('click');
+    expect(at.value).to.equal(bench.known.value!.launchFrame);
+    await button(/^Launch one frame later/).trigger('click');
+    expect(bench.strike.value).to.include({ launchOrigin: 'set', launchFrame: at.value });
   });
 
   it('moves a moment frame by frame, and shows the frame that it moved to', async () => {

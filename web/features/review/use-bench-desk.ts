@@ -41,7 +41,7 @@ export function useBenchDesk({ data, bench, other, pins, player, picture, keysSh
   const why = ref(false);
 
   function loop(): void {
-    const strike = bench.strike.value;
+    const strike = bench.known.value;
     if (player()?.looping.value) player()?.loop(undefined);
     else if (strike) player()?.loop([Math.max(0, strike.launchFrame - 4), Math.min(timeline.length - 1, strike.homeFrame + 4)]);
   }

@@ -3,7 +3,7 @@ import { toTheBody } from '@wax-fist/core/calls';
 import { withFoundMoments } from '@wax-fist/core/measure';
 import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment, type StrikeMoments } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
-import { isSeries, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
+import { isOneStrike, isSeries, thrownAs, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
 import { hitsAtPlayhead } from '../rounds/hits-at-playhead.ts';
@@ -28,6 +28,8 @@ export interface Bench extends Omit<Walk, 'judgeRest'> {
   /** The film as the body in it was followed. */
   film: FilmWithBody;
   strike: ComputedRef<StrikeMark | undefined>;
+  /** The same strike with its moments as far as they are known: what was only guessed is found on the path of its limb, where that tells. */
+  known: ComputedRef<StrikeMark | undefined>;
   view: View;
   filter: Ref<StrikeFilter>;
   /** Whether a strike is in question. */
@@ -118,7 +120,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       ? tagSeries(technique, at)
       : review.tellStrikes([
           {
-            ...known(technique, guessedMoments(timeline, technique, at, 'set')),
+            ...found(technique, guessedMoments(timeline, technique, at, 'set')),
             ...near(at),
             technique: technique.id,
             part: null,
@@ -132,14 +134,18 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     return there && { strikeId: there.strikeId, ...momentsOf(there) };
   }
   /** What the path of the limb tells of a strike that was only guessed so far, as long as the body was followed. */
-  const known = (technique: Technique, guess: StrikeMoments): StrikeMoments =>
+  const found = <Strike extends StrikeMoments>(technique: Technique, guess: Strike): Strike =>
     followed.value ? withFoundMoments(followed.value, guess, technique) : guess;
+  const known = computed(() => {
+    const technique = strike.value && techniques.get(thrownAs(data.catalogue, strike.value));
+    return technique && isOneStrike(data.catalogue, strike.value!) ? found(technique, strike.value!) : strike.value;
+  });
   /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
   function tagSeries(series: Technique, at: number): string[] {
     const usual = series.parts.map((part) => techniques.get(part) ?? series);
     const heard = hits.following(at + sameStrike).slice(0, usual.length - 1);
     const contacts = [{ frame: at, origin: 'set' as const }, ...heard.map((frame) => ({ frame, origin: 'found' as const }))];
-    const moments = guessedSeries(timeline, usual, contacts).map((guess, part) => known(usual[part]!, guess));
+    const moments = guessedSeries(timeline, usual, contacts).map((guess, part) => found(usual[part]!, guess));
     return review.tellStrikes(moments.map((one, part) => ({ ...one, ...near(one.contactFrame), technique: series.id, part })));
   }
 
@@ -147,6 +153,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     ...walk,
     film,
     strike,
+    known,
     view: data.film.view,
     filter,
     passing,
@@ -165,7 +172,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       const other = toTheBody[value.technique] ?? head;
       if (other) review.changeStrike(value.strikeId, { technique: other });
     },
-    see: (moment) => strike.value && player()?.go(strike.value[`${moment}Frame`]),
+    see: (moment) => known.value && player()?.go(known.value[`${moment}Frame`]),
     set(moment, frame) {
       const { value } = strike;
       const at = frame ?? player()?.at.value;
