@@ -138,7 +138,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     followed.value ? withFoundMoments(followed.value, guess, technique) : guess;
   const known = computed(() => {
     const technique = strike.value && techniques.get(thrownAs(data.catalogue, strike.value));
-    return technique && isOneStrike(data.catalogue, strike.value!) ? found(technique, strike.value!) : strike.value;
+    return technique && isOneStrike(data.catalogue, strike.value) ? found(technique, strike.value) : strike.value;
   });
   /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
   function tagSeries(series: Technique, at: number): string[] {
