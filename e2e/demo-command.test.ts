@@ -17,11 +17,15 @@ describe('bin/demo', function () {
   this.timeout(240_000);
   let home: string;
   before(async () => (home = await mkdtemp(join(tmpdir(), 'wax-fist-demo-'))));
+  /** What a test that failed has left running would hold the folder, and the whole run. */
+  const running = new Set<ChildProcess>();
+  afterEach(async () => {
+    for (const demo of running) await stopped(demo);
+  });
   after(() => rm(home, { recursive: true, force: true }));
 
   /** Starts it and waits for the line that says that it serves. */
-  async function started(port: number): Promise<{ demo: ChildProcess; lines: string[]; seconds: number }> {
-    const begun = Date.now();
+  async function started(port: number): Promise<{ demo: ChildProcess; lines: string[] }> {
     const environment = {
       ...process.env,
       WAX_HOME: home,
@@ -31,6 +35,8 @@ describe('bin/demo', function () {
     };
     delete (environment as NodeJS.ProcessEnv).WAX_DATABASE_URL;
     const demo = spawn('bin/demo', { cwd: root, env: environment, stdio: ['ignore', 'pipe', 'inherit'] });
+    running.add(demo);
+    demo.once('exit', () => running.delete(demo));
     const lines: string[] = [];
     await new Promise<void>((resolve, reject) => {
       demo.stdout.on('data', (chunk: Buffer) => {
@@ -39,7 +45,7 @@ describe('bin/demo', function () {
       });
       demo.once('exit', (code) => reject(new Error(`it ended with ${code}: ${lines.join('\n')}`)));
     });
-    return { demo, lines, seconds: (Date.now() - begun) / 1000 };
+    return { demo, lines };
   }
   /** Starts it where it must not start, and tells how it ended and what it said of that. */
   async function ended(environment: NodeJS.ProcessEnv): Promise<{ code: number; said: string }> {
@@ -71,7 +77,7 @@ describe('bin/demo', function () {
       () => 0,
     );
 
-  it('loads the club, serves, prints one line and a sign-in, stops all it started, and starts again in seconds', async () => {
+  it('loads the club, serves, prints one line and a sign-in, stops all it started, and starts again without loading anything', async () => {
     const port = await freePort();
     const first = await started(port);
     expect(first.lines.filter((line) => line.startsWith('ready: '))).to.deep.equal([`ready: http://127.0.0.1:${port}`]);
@@ -88,8 +94,6 @@ describe('bin/demo', function () {
 
     const second = await started(port);
     expect(second.lines.join('\n')).to.not.include('working the footage in');
-    // Nothing is loaded again; how long a start takes by itself, a busy machine decides.
-    expect(second.seconds).to.be.below(first.seconds / 2);
     expect(await answers(port)).to.equal(200);
     for (const log of ['server.log', 'worker.log']) expect(await readFile(join(home, log), 'utf8')).to.not.include('"level":50');
 
