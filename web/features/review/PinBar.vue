@@ -26,7 +26,7 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
   <section class="pins" aria-label="Points by hand">
     <template v-if="picked">
       <p>
-        <b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}</span>
+        <b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}{{ picked.by ? `, ${picked.by}` : '' }}</span>
       </p>
       <button v-for="{ key, name, act, off } in acts" :key="key" type="button" :disabled="off" @click="act">
         {{ name }} <kbd>{{ pins.keys.drawn(key) }}</kbd>
@@ -55,8 +55,11 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
 p {
   margin: 0 6px 0 0;
   min-width: 168px;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 button {
+  flex: none;
   padding: 3px 8px;
   border: 1px solid #8886;
   border-radius: 4px;

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { Account } from '@wax-fist/contract/accounts';
+import type { Mark } from '@wax-fist/contract/review';
 import { expect } from 'chai';
 import { computed, defineComponent, effectScope, h, nextTick, ref, shallowRef, type EffectScope } from 'vue';
 import type { ReadFrom } from '@wax-fist/core/measure';
@@ -22,6 +23,7 @@ describe('points that are put right by hand at the bench', () => {
   const { fetch } = globalThis;
   let pins: Pins;
   let film: FilmWithBody;
+  let server: ReturnType<typeof reviewServer>;
   let scope: EffectScope;
   let wrapper: ReturnType<typeof mounted>;
   const at = ref(0);
@@ -29,7 +31,7 @@ describe('points that are put right by hand at the bench', () => {
   const read = shallowRef<ReadFrom>();
   onFreshPage();
   beforeEach(async () => {
-    reviewServer();
+    server = reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
     const data = deskData('lead-side', { points: Promise.resolve(standing()) });
     Object.assign(data.film, { width, height });
@@ -117,6 +119,14 @@ describe('points that are put right by hand at the bench', () => {
     expect(pins.picked.value!.point).to.equal('leftElbow');
     await press('Escape');
     expect(bar()).to.include('1 point put right');
+  });
+
+  it('say who has put them there, when it was somebody before', async () => {
+    const place = { frame: 100, point: 'leftWrist', said: 'here', x: 300, y: 200, saidAt: new Date().toISOString() };
+    server.log.push({ kind: 'pin', id: 'theirs', ...place, saidBy: 'Ragna' } as unknown as Mark);
+    await useReview().refresh();
+    await nextTick();
+    expect(bar()).to.include('put right by hand, Ragna');
   });
 
   it('are dragged with the pointer, and say nothing where they were only touched', async () => {

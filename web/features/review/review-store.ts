@@ -50,7 +50,8 @@ export const useReview = defineStore('review', () => {
   const checklistVersion = ref(shippedVersion);
   const strikesById = shallowReactive(new Map<string, StrikeMark>());
   const wordsByKey = shallowReactive(new Map<string, ObservationMark>());
-  const pinsByKey = shallowReactive(new Map<string, PinMark>());
+  /** Those from the server say by whom. */
+  const pinsByKey = shallowReactive(new Map<string, PinMark & { saidBy?: string }>());
   const undo = makeUndo<Mark>();
 
   const strikes = computed(() =>

@@ -21,6 +21,8 @@ export interface PointInHand extends Place {
   point: PointName;
   name: string;
   said: PinWord;
+  /** Who has put it there; undefined where nobody has, and where it was here and just now. */
+  by: string | undefined;
   /** The row in hand is measured by it. */
   about: boolean;
 }
@@ -78,8 +80,8 @@ export function usePins({ data, player, film: { found, followed }, read, keysSho
   const frame = computed(() => player()?.at.value ?? 0);
   watch(frame, putDown, { flush: 'sync' });
 
-  const said = computed(
-    () => new Map(review.pins.filter((pin) => pin.frame === frame.value).map((pin) => [pin.point, pin.said] as const)),
+  const pinned = computed(
+    () => new Map(review.pins.filter((pin) => pin.frame === frame.value).map((pin) => [pin.point, pin] as const)),
   );
   const placeAt = (point: PointName, at: number): Place | undefined =>
     followed.value && (pointIn(followed.value.track, at, pointAt[point]) ?? pointIn(found.value!.track, at, pointAt[point]));
@@ -95,7 +97,8 @@ export function usePins({ data, player, film: { found, followed }, read, keysSho
                   name: pointInWords(point),
                   x: place.x,
                   y: place.y,
-                  said: said.value.get(point) ?? 'free',
+                  said: pinned.value.get(point)?.said ?? 'free',
+                  by: pinned.value.get(point)?.saidBy,
                   about: about.value.includes(point),
                 },
               ]
