@@ -21,8 +21,9 @@ const settledThere = { measure: 'there it is measured', eye: 'there the eye can 
 const signs = { measure: mdiRulerSquare, eye: mdiEyeOutline, nothing: mdiEyeOffOutline };
 const nameOf = ({ technique, checkpointId }: Correction): string =>
   `${techniqueName(checklists, technique)}: ${checkpointName(checklists, checkpointId).toLowerCase()}`;
-function said({ settles, doubt, reason }: FilmAdvice, measure: string): string {
-  if (settles === 'nothing') return reason;
+/** @param elsewhere whether the next line says from where to film instead */
+function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere: boolean): string {
+  if (settles === 'nothing') return elsewhere ? `${reason.split(':')[0]}.` : reason;
   const wide = doubt === undefined ? '' : `, ± ${doubtInWords(measure, doubt, session.trainee.stature)} a strike`;
   return settles === 'measure' ? `Measured${wide}.` : `By eye. ${reason.replace(/\.$/, '')}${wide}.`;
 }
@@ -38,7 +39,7 @@ function said({ settles, doubt, reason }: FilmAdvice, measure: string): string {
           <p v-for="{ film, advice: one } in films" :key="film.id" :class="one.settles">
             <VIcon :icon="signs[one.settles]" size="18" />
             <span
-              ><b>{{ viewNames[film.view] }}:</b> {{ said(one, measure) }}</span
+              ><b>{{ viewNames[film.view] }}:</b> {{ said(one, measure, better !== undefined && !better.from.includes(film.view)) }}</span
             >
           </p>
           <p v-if="better">
