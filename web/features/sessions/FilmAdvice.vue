@@ -39,7 +39,8 @@ function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere
           <p v-for="{ film, advice: one } in films" :key="film.id" :class="one.settles">
             <VIcon :icon="signs[one.settles]" size="18" />
             <span
-              ><b>{{ viewNames[film.view] }}:</b> {{ said(one, measure, better !== undefined && !better.from.includes(film.view)) }}</span
+              ><b>{{ viewNames[film.view] }}:</b>
+              {{ said(one, measure, better !== undefined && !better.from.includes(film.view)) }}</span
             >
           </p>
           <p v-if="better">
