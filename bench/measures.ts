@@ -26,6 +26,7 @@ import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf } from './followed-films.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
+import { number, percent, printTable } from './table.ts';
 
 /** What one measure said of one strike, and what is true. */
 export interface Told {
@@ -223,8 +224,6 @@ const titles = [
   ...['checkpoint', 'from', 'strikes', 'naive bias', 'bias', 'spread', 'doubt', 'in 68%', 'in 95%', 'AUC'],
   ...['proposed', 'right', 'told'],
 ];
-const number = (value: number | undefined): string => value?.toFixed(2) ?? '–';
-const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
 const cellsOf = (one: Figure): (string | number)[] => [
   ...[one.checkpoint, one.seen, one.strikes, number(one.naive), number(one.bias), number(one.spread), number(one.doubt)],
   ...[percent(one.within68), percent(one.within95), number(one.parted), one.proposals, one.right, one.why ?? 'yes'],
@@ -248,7 +247,7 @@ export function benchMeasures(): void {
   }
   const figures = figuresOf(all);
   console.log(`\nMeasures by points on ${films.length} films, each person by the trials of the others\n`);
-  for (const cells of [titles, titles.map(() => '---'), ...figures.map(cellsOf)]) console.log(`| ${cells.join(' | ')} |`);
+  printTable(titles, figures.map(cellsOf));
   const told = figures.filter(({ why }) => !why);
   const [made, right] = [sum(told, ({ proposals }) => proposals), sum(told, (one) => one.right)];
   console.log(`\nProposals of measures that are told: ${made}, right ${percent(made > 0 ? right / made : undefined)}`);

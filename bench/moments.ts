@@ -3,6 +3,7 @@ import { foundIn, momentsOnPath, type FoundName, type Thrower } from '@wax-fist/
 import { shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
 import { deviation, group, mean, median } from 'd3-array';
 import { films, followed, personOf } from './followed-films.ts';
+import { percent, printTable } from './table.ts';
 
 /** A moment that was looked for on the path of a limb: by how many milliseconds it was found too late; undefined where it was not. */
 interface Sought {
@@ -78,13 +79,12 @@ export function figuresOfMoments(): FoundFigure[] {
   });
 }
 
-const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
 export function benchMoments(): void {
   console.log('\nMoments on the path of a limb, each person by what the others are late (milliseconds)\n');
-  console.log('| limb | moment | strikes | people | found | late | spread | claimed | in 68% | in 95% |');
-  console.log('| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |');
-  for (const one of figuresOfMoments())
-    console.log(
-      `| ${[one.thrower, one.name, one.strikes, one.people, percent(one.found), one.late.toFixed(0), one.spread.toFixed(0), one.claimed ?? '–', percent(one.within68), percent(one.within95)].join(' | ')} |`,
-    );
+  const titles = ['limb', 'moment', 'strikes', 'people', 'found', 'late', 'spread', 'claimed', 'in 68%', 'in 95%'];
+  const rows = figuresOfMoments().map((one) => [
+    ...[one.thrower, one.name, one.strikes, one.people, percent(one.found), one.late.toFixed(0), one.spread.toFixed(0)],
+    ...[one.claimed ?? '–', percent(one.within68), percent(one.within95)],
+  ]);
+  printTable(titles, rows);
 }

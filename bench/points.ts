@@ -1,10 +1,10 @@
 import { partOf, pointIn, pointAt, pointNames, type PointName, type PointPart } from '@wax-fist/core/body';
-import { nearSide, pointSeen, type PointSeen } from '@wax-fist/core/measure';
-import { handOf } from '@wax-fist/core/technique';
+import { pointSeen, type PointSeen } from '@wax-fist/core/measure';
 import { group, mean, quantile } from 'd3-array';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { films, followed, personOf } from './followed-films.ts';
+import { printTable } from './table.ts';
 
 /** A point in one frame: how far the model is off, across and upwards, in lengths of the trunk. */
 interface Off {
@@ -23,13 +23,12 @@ const trueName = (name: PointName): string => name.replace(/(Index|Little)Knuckl
 function* offIn(film: string): Generator<Off> {
   const { scene, truth } = followed(film) ?? {};
   if (!scene || !truth) return;
-  const { view, stance, size, track } = scene;
-  const near = nearSide(view, handOf('lead', stance)!);
+  const { size, track } = scene;
   for (const name of pointNames) {
     const part = partOf(name);
     const place = (truth.jointNames as readonly string[]).indexOf(trueName(name));
     if (!part || place < 0) continue;
-    const seen = pointSeen(name, near);
+    const seen = pointSeen(scene, name);
     for (let frame = 0; frame < truth.pixels.length; frame += everyFrames) {
       const found = pointIn(track, frame, pointAt[name]);
       const [x, y] = truth.pixels[frame]!.slice(2 * place) as [number, number];
@@ -89,5 +88,5 @@ export function benchPoints(): void {
     across.toFixed(3),
     up.toFixed(3),
   ]);
-  for (const cells of [titles, titles.map(() => '---'), ...rows]) console.log(`| ${cells.join(' | ')} |`);
+  printTable(titles, rows);
 }

@@ -6,6 +6,15 @@ export interface Line {
   reached: boolean;
 }
 
+/** Figures as they stand in a table; a dash where there is none. */
+export const number = (value: number | undefined): string => value?.toFixed(2) ?? '–';
+export const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
+
+/** Prints a table as it stands in `docs/measures.md`. */
+export function printTable(titles: readonly string[], rows: readonly (readonly (string | number)[])[]): void {
+  for (const cells of [titles, titles.map(() => '---'), ...rows]) console.log(`| ${cells.join(' | ')} |`);
+}
+
 export function print(title: string, lines: readonly Line[]): void {
   const wide = (key: 'what' | 'measured' | 'target'): number => Math.max(key.length, ...lines.map((line) => line[key].length));
   const [what, measured, target] = [wide('what'), wide('measured'), wide('target')];

@@ -12,6 +12,7 @@ import type { Thrown } from '../simulator/motion/technique/thrown.ts';
 import { seededRandom, type Random } from '../simulator/random.ts';
 import type { Scene, SceneCamera } from '../simulator/scene.ts';
 import { truthOf, type Truth } from '../simulator/truth/truth.ts';
+import { number, percent, printTable } from './table.ts';
 import { grouped, heldBack, toldOf, within, type Told } from './measures.ts';
 
 /** By how much every true point is put off, in each direction and frame by itself. */
@@ -144,8 +145,6 @@ export function trueFigures(
   );
 }
 
-const fixed = (value: number | undefined): string => value?.toFixed(2) ?? '–';
-const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)}%`);
 /** On so many people. */
 const people = 16;
 
@@ -164,9 +163,9 @@ export function benchTruePoints(): void {
     const { checkpoint, seen, strikes: many } = list[0]!;
     const at = (rate: Rate): string => {
       const one = list.find((figure) => figure.rate === rate);
-      return one ? `${fixed(one.naive)}, ${fixed(one.spread)}, ${percent(one.within68)}, ${percent(one.within95)}` : '–';
+      return one ? `${number(one.naive)}, ${number(one.spread)}, ${percent(one.within68)}, ${percent(one.within95)}` : '–';
     };
     return [checkpoint, seen, many, ...rates.map(at)];
   });
-  for (const cells of [titles, titles.map(() => '---'), ...rows]) console.log(`| ${cells.join(' | ')} |`);
+  printTable(titles, rows);
 }

@@ -38,6 +38,9 @@ export function adviceOn(
 
 /** The best first. */
 const worth: Record<Settles, number> = { measure: 3, eye: 1, nothing: 0 };
+/** The best of what settles something; nothing where nothing does. */
+export const bestSettled = (list: readonly FilmAdvice[]): Settles =>
+  (Object.keys(worth) as Settles[]).find((one) => list.some(({ settles }) => settles === one)) ?? 'nothing';
 /** Where a camera is to stand for some questions, and what it settles there. */
 export interface CameraPlace {
   view: View;
@@ -76,7 +79,7 @@ export function betterPlaces(
   of: Readonly<Record<View, FilmAdvice>>,
   than: Settles,
 ): { from: readonly View[]; settles: Settles } | undefined {
-  const [settles] = (Object.keys(worth) as Settles[]).filter((one) => views.some((view) => of[view].settles === one));
-  if (settles === undefined || worth[settles] <= worth[than]) return undefined;
+  const settles = bestSettled(views.map((view) => of[view]));
+  if (worth[settles] <= worth[than]) return undefined;
   return { from: views.filter((view) => of[view].settles === settles), settles };
 }

@@ -1,4 +1,4 @@
-import { partOf, type BodySide, type PointName } from '../body/index.ts';
+import { partOf, type PointName } from '../body/index.ts';
 import type { Px } from '../units.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { widerThanTrials } from './measured-points.ts';
@@ -7,7 +7,8 @@ import { nearSide } from './sight.ts';
 import { handOf } from '../technique/index.ts';
 
 /** From where a point is seen: its side of the body nearer to the camera, or the further one; along, where neither is. */
-export function pointSeen(point: PointName, near: BodySide | undefined): PointSeen {
+export function pointSeen({ view, stance }: Pick<FollowedFilm, 'view' | 'stance'>, point: PointName): PointSeen {
+  const near = nearSide(view, handOf('lead', stance)!);
   if (near === undefined) return 'along';
   const side = /^(left|right)/.exec(point)?.[1];
   return side === undefined || side === near ? 'near' : 'far';
@@ -18,10 +19,11 @@ export function pointSeen(point: PointName, near: BodySide | undefined): PointSe
  * by `widerThanTrials`. Undefined for points that nothing is measured by.
  */
 export function pointDoubt(
-  { view, stance, size }: Pick<FollowedFilm, 'view' | 'stance' | 'size'>,
+  film: Pick<FollowedFilm, 'view' | 'stance' | 'size'>,
   point: PointName,
 ): readonly [across: Px, up: Px] | undefined {
   const part = partOf(point);
-  const error = part && pointErrors[part][pointSeen(point, nearSide(view, handOf('lead', stance)!))];
-  return error && [widerThanTrials * size.torso * error[0], widerThanTrials * size.torso * error[1]];
+  const error = part && pointErrors[part][pointSeen(film, point)];
+  const wide = widerThanTrials * film.size.torso;
+  return error && [error[0] * wide, error[1] * wide];
 }

@@ -1,7 +1,7 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { adviceOn, betterPlaces, cameraPlaces, type CameraPlace, type FilmAdvice } from '@wax-fist/core/measure';
+import { adviceOn, bestSettled, betterPlaces, cameraPlaces, type CameraPlace, type FilmAdvice } from '@wax-fist/core/measure';
 import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
 
 /** What the films of a session settle of one open correction. */
@@ -49,14 +49,13 @@ export function adviceFor(
     return [{ correction, measure: catalogue.checkpoints.get(correction.checkpointId)?.measure ?? '', films, of }];
   });
   return {
-    questions: asked.map(({ of, ...question }) => ({ ...question, better: betterPlaces(of, bestOf(question.films)) })),
+    questions: asked.map(({ of, ...question }) => ({
+      ...question,
+      better: betterPlaces(of, bestSettled(question.films.map(({ advice }) => advice))),
+    })),
     places: cameraPlaces(asked.map(({ of }) => of)),
   };
 }
-
-const order = ['nothing', 'eye', 'measure'] as const;
-const bestOf = (films: OpenQuestion['films']): FilmAdvice['settles'] =>
-  order[Math.max(0, ...films.map(({ advice }) => order.indexOf(advice.settles)))]!;
 
 /** Views in words: lead side or front. */
 export const viewsInWords = (list: readonly View[]): string => list.map((view) => viewNames[view].toLowerCase()).join(' or ');
