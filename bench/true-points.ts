@@ -22,14 +22,21 @@ export type Rate = (typeof rates)[number];
 /** A body across, and one from the front. */
 const viewsTried: readonly View[] = ['lead-side', 'rear-side', 'front'];
 
-const combinations: readonly (readonly Thrown[])[] = [
-  ['jab'],
-  ['jab', 'cross'],
-  ['jab', 'cross', 'lead-hook'],
-  ['jab', 'jab', 'cross'],
-  ['cross', 'lead-hook', 'cross'],
+/** What is thrown, and how often against the first. */
+const combinations: readonly (readonly [strikes: readonly Thrown[], share: number])[] = [
+  [['jab'], 1],
+  [['jab', 'cross'], 1],
+  [['jab', 'cross', 'lead-hook'], 1],
+  [['jab', 'jab', 'cross'], 1],
+  [['cross', 'lead-hook', 'cross'], 1],
+  ...(
+    [
+      ...['rear-round', 'lead-round', 'push-kick', 'rear-knee', 'rear-uppercut', 'lead-uppercut'],
+      ...['slip', 'weave', 'pull-back', 'parry', 'shin-check', 'level-follow'],
+    ] as const
+  ).map((strike): [Thrown[], number] => [[strike], 1 / 3]),
 ];
-const thrown: readonly Thrown[] = ['jab', 'cross', 'lead-hook'];
+const thrown = [...new Set(combinations.flatMap(([strikes]) => strikes))];
 
 /** Somebody who was never filmed: of any stature and stance, with a third of the faults that such strikes can have. @param times how often each combination is thrown */
 export function sceneOf(seed: number, times = 12): Scene {
@@ -41,7 +48,7 @@ export function sceneOf(seed: number, times = 12): Scene {
     stance: random.next() < 0.75 ? 'orthodox' : 'southpaw',
     stature: random.between(1.4, 1.95),
     look: { skin: colour, hair: colour, top: colour, shorts: colour, gloves: colour, shoes: colour },
-    work: combinations.map((strikes) => ({ strikes: [...strikes], times })),
+    work: combinations.map(([strikes, share]) => ({ strikes: [...strikes], times: Math.ceil(times * share) })),
     tired: random.between(0, 0.7),
     faults: thrown.flatMap((strike) =>
       faultModels

@@ -100,6 +100,25 @@ export const knownFilmShape = object({
 });
 export type KnownFilm = InferType<typeof knownFilmShape>;
 
+/** The narrowest square in which somebody can be told. */
+export const leastBodySide = 24;
+/** Somebody in a frame, whom a coach has pointed out: the middle and the side of the square round them, in pixels of the review copy. */
+export const pointedBodyShape = object({
+  id: id(),
+  frame: count(),
+  x: number().required(),
+  y: number().required(),
+  side: number().min(leastBodySide, 'The square is too small to hold anybody.').required(),
+});
+export type PointedBody = InferType<typeof pointedBodyShape>;
+export const keptPointedBodyShape = pointedBodyShape.shape({
+  /** The name of whoever has said so; null when that account is gone. */
+  saidBy: string().nullable().defined(),
+  saidAt: string().required(),
+  followed: boolean().required(),
+});
+export type KeptPointedBody = InferType<typeof keptPointedBodyShape>;
+
 /** Films: adding, changing, importing again, removing, and their files. */
 export const footageEndpoints = {
   addFilm: endpoint('PUT', '/api/films/:filmId', coaches, { body: filmDraftShape, reply: filmShape }),
@@ -122,6 +141,11 @@ export const footageEndpoints = {
   filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', coaches),
   /** Where the body was in every frame, see `packTrack`; a frame that was not looked at yet has nobody in it. */
   filmPoints: endpoint('GET', '/api/films/:filmId/points', coaches),
+  /** Says who is to be followed: from there it is done again, as far as it was somebody else until now. */
+  pointOutBody: endpoint('PUT', '/api/films/:filmId/bodies/:bodyId', coaches, { body: pointedBodyShape, reply: filmShape }),
+  pointedBodies: endpoint('GET', '/api/films/:filmId/bodies', coaches, {
+    reply: array(keptPointedBodyShape.required()).required(),
+  }),
 };
 
 /** The address of a derived file. */

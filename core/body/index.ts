@@ -7,3 +7,4 @@ export * from './body-size.ts';
 export * from './reach.ts';
 export * from './usual-guard.ts';
 export * from './pins.ts';
+export * from './same-body.ts';

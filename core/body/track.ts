@@ -72,6 +72,19 @@ export function packTrack({ frames, values }: Track): Uint8Array {
   return new Uint8Array(bytes.buffer);
 }
 
+/** A packed piece with what another one says of the frames that both have. */
+export function withPacked(
+  piece: { from: FrameIndex; packed: Uint8Array },
+  other: { from: FrameIndex; packed: Uint8Array },
+): Uint8Array {
+  const bytesOfFrame = pointCount * bytesOfPoint;
+  const into = piece.packed.slice();
+  const before = Math.max(0, piece.from - other.from) * bytesOfFrame;
+  const at = Math.max(0, other.from - piece.from) * bytesOfFrame;
+  into.set(other.packed.subarray(before, Math.max(before, before + into.length - at)), Math.min(at, into.length));
+  return into;
+}
+
 /** Packed pieces as one, for so many frames, with nobody where none of them lies. */
 export function joinPacked(pieces: readonly { from: FrameIndex; packed: Uint8Array }[], frames: number): Uint8Array {
   const bytesOfFrame = pointCount * bytesOfPoint;

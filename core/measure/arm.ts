@@ -1,7 +1,8 @@
-import type { Degrees, Ms, Ratio } from '../units.ts';
-import { between, instants, jointAngle, middle, mostOf, riseOf } from './geometry.ts';
+import type { Degrees, Ms, Px, Ratio } from '../units.ts';
+import { between, instants, jointAngle, knuckles, middle, mostOf, riseOf, smooth } from './geometry.ts';
 import { readyBefore, type Sight, type Spot } from './sight.ts';
 
+/** The striking wrist, from the middle of the hips. */
 const onBody = (sight: Sight, time: Ms): Spot => {
   const [wrist, hip] = [sight.at(`${sight.striking}Wrist`, time), middle(sight, 'Hip', time)];
   return [wrist[0] - hip[0], wrist[1] - hip[1]];
@@ -47,3 +48,46 @@ export function dwell(sight: Sight): Ms {
   const gap = (times.at(-1)! - times[0]!) / (times.length - 1);
   return places.filter((place) => place >= near).length * gap;
 }
+
+/** Between the line of the forearm and that of the knuckles, at contact. */
+export const wristBend = (sight: Sight): Degrees =>
+  180 -
+  jointAngle(
+    sight.at(`${sight.striking}Elbow`, sight.contact),
+    sight.at(`${sight.striking}Wrist`, sight.contact),
+    knuckles(sight, sight.striking, sight.contact),
+  );
+
+/** 1 or −1: which way in the picture leads away from the body on the striking side, for a camera along the line of attack. */
+const outwards = (sight: Sight): number =>
+  Math.sign(sight.at(`${sight.striking}Shoulder`, sight.ready)[0] - sight.at(`${sight.idle}Shoulder`, sight.ready)[0]);
+/** A hook is wound up before it is launched. */
+const windsUp: Ms = 260;
+/** Furthest that the fist goes out sideways before it is launched, in forearms. */
+export function windUp(sight: Sight): Ratio {
+  const from = sight.launch - windsUp;
+  const rest = onBody(sight, from)[0];
+  return mostOf(from, sight.launch, (time) => (onBody(sight, time)[0] - rest) * outwards(sight)) / sight.size.forearm;
+}
+/** How far the fist goes on past the middle of the feet, contact to home, in widths of the shoulders. */
+export function overrun(sight: Sight): Ratio {
+  const line = middle(sight, 'Ankle', sight.ready)[0];
+  const past = (time: Ms): Px => (line - knuckles(sight, sight.striking, time)[0]) * outwards(sight);
+  return Math.max(0, mostOf(sight.contact, sight.home, past)) / sight.size.shoulderWidth;
+}
+
+/**
+ * Largest distance of the fist from the straight way between launch and contact, sideways, of the length of that way. Along the line
+ * of attack the way itself is not seen: it is taken to be as long as an arm, and gone through as the arm straightens.
+ */
+export function pathDeviation(sight: Sight): Ratio {
+  const { striking, launch, contact, size } = sight;
+  const wrist = (time: Ms): Px => sight.at(`${striking}Wrist`, time)[0];
+  const [from, to] = [wrist(launch), wrist(contact)];
+  const aside = (time: Ms): Px => Math.abs(wrist(time) - from - (to - from) * smooth((time - launch) / (contact - launch)));
+  return mostOf(launch, contact, aside) / (size.upperArm + size.forearm);
+}
+
+/** How far the hand leaves its place on the body, ready to contact, in forearms. */
+export const handTravel = (sight: Sight): Ratio =>
+  between(onBody(sight, sight.contact), onBody(sight, sight.ready)) / sight.size.forearm;

@@ -5,6 +5,7 @@ import { handOf, type Technique } from '../technique/index.ts';
 import type { FrameIndex, Ms, Px, Ratio } from '../units.ts';
 import { nearSide, strikePoints, type StrikePoints } from './sight.ts';
 import type { FollowedFilm } from './followed-film.ts';
+import { smooth } from './geometry.ts';
 
 /** A moment that the path of a limb tells. */
 export type FoundName = 'launch' | 'home';
@@ -37,9 +38,6 @@ const step: Ms = 5;
 const leastWay: Ratio = 0.3;
 /** A way that fits worse, as a share of its length, is another movement. */
 const mostOff: Ratio = 0.15;
-
-/** Begins and ends at rest: 3u² − 2u³. */
-const smooth = (u: Ratio): Ratio => (u <= 0 ? 0 : u >= 1 ? 1 : u * u * (3 - 2 * u));
 
 /** Places of a limb against the hips, in trunks, and when. */
 interface Path {

@@ -1,5 +1,5 @@
 import { chinHeight, type PointName } from '../body/index.ts';
-import type { Degrees, Ms, Px } from '../units.ts';
+import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import type { Sight, Spot } from './sight.ts';
 
 const degrees = 180 / Math.PI;
@@ -42,3 +42,6 @@ export function chin(sight: Sight, time: Ms): Spot {
 /** The knuckles, between those of index and little finger. */
 export const knuckles = (sight: Sight, side: 'left' | 'right', time: Ms): Spot =>
   middleOf(sight.at(`${side}IndexKnuckle` as PointName, time), sight.at(`${side}LittleKnuckle` as PointName, time));
+
+/** A share of a way that begins and ends at rest: 3u² − 2u³. */
+export const smooth = (u: Ratio): Ratio => (u <= 0 ? 0 : u >= 1 ? 1 : u * u * (3 - 2 * u));

@@ -1,7 +1,7 @@
 import type { Degrees, Ratio } from '../units.ts';
 import { bodySides, type BodySide } from '../body/index.ts';
 import { jointAngle, middle, mostOf, riseOf } from './geometry.ts';
-import type { Sight } from './sight.ts';
+import { rearOf, type Sight } from './sight.ts';
 
 const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
   jointAngle(sight.at(`${side}Hip`, time), sight.at(`${side}Knee`, time), sight.at(`${side}Ankle`, time));
@@ -21,7 +21,6 @@ export const loadedKnee = (sight: Sight): Degrees => kneeAt(sight, sight.strikin
 /** Heel over its own toe, in feet. */
 const heelHeight = (sight: Sight, side: BodySide, time: number): Ratio =>
   (sight.at(`${side}Heel`, time)[1] - sight.at(`${side}Toe`, time)[1]) / sight.size.foot;
-const rearOf = ({ lead }: Sight): BodySide => (lead === 'left' ? 'right' : 'left');
 /** Of the rear foot, before anything begins. */
 export const rearHeel = (sight: Sight): Ratio => heelHeight(sight, rearOf(sight), sight.ready);
 /** Of the foot one stands on, at contact. */
@@ -54,4 +53,12 @@ export function chamber(sight: Sight): Ratio {
 export function kneeLift(sight: Sight): Ratio {
   const ground = floor(sight);
   return (sight.at(`${sight.lead}Knee`, sight.contact)[1] - ground) / (middle(sight, 'Hip', sight.ready)[1] - ground);
+}
+
+/** How steeply the foot that kicks comes up on the last tenth of its way in: 0° level, 90° straight up. */
+export function shinPath(sight: Sight): Degrees {
+  const foot = `${sight.striking}Ankle` as const;
+  const [x, y] = sight.at(foot, sight.contact - 0.1 * (sight.contact - sight.launch));
+  const [u, v] = sight.at(foot, sight.contact);
+  return (Math.atan2(Math.abs(v - y), Math.abs(u - x)) * 180) / Math.PI;
 }

@@ -1,12 +1,11 @@
 import { deviation, mean, variance } from 'd3-array';
-import { otherSideOf } from '../body/index.ts';
 import { viewNames, type CheckpointId, type View } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
 import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
 import { pointMeasureOf, type PointMeasure } from './of-points.ts';
-import type { Sight } from './sight.ts';
+import { rearOf, type Sight } from './sight.ts';
 
 /**
  * Trials are made with footage whose truth is known, which is made by a machine; gyms are darker, clothes wider, and somebody walks
@@ -22,7 +21,7 @@ const namesOf = (views: readonly View[]): string => listed(views.map((view) => v
 /** Whether the limb that something is about is the nearer one; from the front, from behind and askew it need not be. */
 export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>, { of }: Pick<PointMeasure, 'of'>): boolean {
   if (!of || !sight.near) return true;
-  const limb = of === 'rear' ? otherSideOf(sight.lead) : sight[of];
+  const limb = of === 'rear' ? rearOf(sight) : sight[of];
   return limb === sight.near;
 }
 /** Why a strike cannot be measured by something, before one tries. @param byHand whether all that it looks at was put there by hand */

@@ -1,6 +1,17 @@
 import type { Moment } from '../strikes/index.ts';
 import { across, sides, views, type CheckpointId, type ShippedCheckpointId, type View } from '../technique/index.ts';
-import { dwell, elbowAngle, forearmTilt, preMove, reachUse } from './arm.ts';
+import {
+  dwell,
+  elbowAngle,
+  forearmTilt,
+  handTravel,
+  overrun,
+  pathDeviation,
+  preMove,
+  reachUse,
+  windUp,
+  wristBend,
+} from './arm.ts';
 import { elbowFlare, fistElbow, guardHeight, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
 import {
   chamber,
@@ -10,12 +21,14 @@ import {
   loadedKnee,
   rearHeel,
   rearSlide,
+  shinPath,
   stanceLength,
   stanceWidth,
   standingHeel,
 } from './legs.ts';
 import type { Sight } from './sight.ts';
-import { baseFraction, headPitch, hipTravel, legsShare, trunkLean } from './trunk.ts';
+import { baseFraction, headOffAtContact, headOffAtLaunch, headPitch, hipTravel, legsShare, trunkLean } from './trunk.ts';
+import { leadFootTurn, rearFootAngle, rearFootTurn, shoulderTurn, standingFootTurn } from './turn.ts';
 
 /** How a checkpoint is read from points. */
 export interface PointMeasure {
@@ -52,9 +65,21 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'gd.return-line': row(sides, ['contact', 'home'], returnDrop, 'striking'),
   'gd.cover': row(views, ['contact'], shoulderChin, 'striking'),
   'gd.fist-elbow-level': row(views, ['contact'], fistElbow, 'striking'),
+  'st.rear-foot': row(sides, ['launch'], rearFootAngle),
+  'pv.rear-turn': row(sides, ['launch', 'contact'], rearFootTurn),
+  'pv.lead-turn': row(sides, ['launch', 'contact'], leadFootTurn),
+  'pv.support-turn': row(sides, ['launch', 'contact'], standingFootTurn),
   'pv.calf': row(sides, ['contact'], standingHeel, 'idle'),
   'pv.rear-slide': row(sides, ['launch', 'contact'], rearSlide, 'rear'),
   'sm.telegraph': row(sides, ['launch'], preMove, 'striking'),
+  'sm.straight': row(across, ['launch', 'contact'], pathDeviation),
+  'sm.uppercut-path': row(across, ['launch', 'contact'], pathDeviation),
+  'sm.rotation': row(sides, ['launch', 'contact'], shoulderTurn),
+  'sm.wrist': row(views, ['contact'], wristBend, 'striking'),
+  'sm.head-off': row(across, ['contact'], headOffAtContact),
+  'sm.hook-width': row(across, ['launch'], windUp),
+  'sm.hook-stop': row(across, ['contact', 'home'], overrun),
+  'sm.hook-angle': row(notAcross, ['contact'], elbowAngle),
   'sm.extension': row(sides, ['contact'], elbowAngle, 'striking'),
   'sm.range': row(sides, ['contact'], reachUse, 'striking'),
   'sm.through': row(sides, ['launch', 'contact', 'home'], dwell, 'striking'),
@@ -64,10 +89,15 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'el.close': row(sides, ['contact'], reachUse, 'striking'),
   'kk.chamber': row(views, ['launch', 'contact'], chamber),
   'kk.level-leg': row(views, ['contact'], legTilt),
+  'kk.path': row(across, ['launch', 'contact'], shinPath),
+  'kk.upright': row(sides, ['contact'], trunkLean),
+  'kk.step-off': row(across, ['launch'], headOffAtLaunch),
   'kn.drive': row(sides, ['launch', 'contact'], hipTravel),
   'df.weave': row(views, ['launch', 'contact'], legsShare),
   'df.level': row(views, ['launch', 'contact'], legsShare),
   'df.pull-back': row(sides, ['contact'], trunkLean),
+  'df.slip': row(across, ['contact'], headOffAtContact),
+  'df.parry': row(notAcross, ['contact'], handTravel),
   'df.check': row(views, ['launch', 'contact'], kneeLift),
 };
 /** How a checkpoint is read from points; undefined where it is not, or not yet. */

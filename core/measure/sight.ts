@@ -134,6 +134,9 @@ export function sidesOf(
   return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking) };
 }
 
+/** The side of the foot that stands behind. */
+export const rearOf = ({ lead }: Pick<Sight, 'lead'>): BodySide => otherSideOf(lead);
+
 /** Whether the target lies to the right in the picture: whoever shows the left side faces left. */
 const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 1);
 

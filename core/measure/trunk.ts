@@ -35,3 +35,11 @@ export function legsShare(sight: Sight): Ratio | undefined {
 /** How far the hips come towards the target, launch to contact, in trunks. */
 export const hipTravel = (sight: Sight): Ratio =>
   (middle(sight, 'Hip', sight.contact)[0] - middle(sight, 'Hip', sight.launch)[0]) / sight.size.torso;
+
+/** A face is about so wide as a share of the head's height from chin to crown. */
+const widthOfHead: Ratio = 0.68;
+/** How far the nose is off the middle of the feet, as they stood before anything began, in widths of the head. */
+const headOffset = (sight: Sight, time: number): Ratio =>
+  Math.abs(sight.at('nose', time)[0] - middle(sight, 'Ankle', sight.ready)[0]) / (sight.size.head * widthOfHead);
+export const headOffAtContact = (sight: Sight): Ratio => headOffset(sight, sight.contact);
+export const headOffAtLaunch = (sight: Sight): Ratio => headOffset(sight, sight.launch);

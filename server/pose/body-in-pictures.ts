@@ -73,12 +73,16 @@ export const bodiesIn = async (picture: Picture): Promise<(readonly [Px, Px])[]>
 
 /**
  * @param near where the body was before, in pixels: of several, the one nearest to it is followed; else the largest
+ * @param round where somebody has said that it is: there it is begun, whatever the detector sees
  */
-export async function bodyFinder(size: PoseSize, near?: readonly [Px, Px]): Promise<BodyFinder> {
+export async function bodyFinder(
+  size: PoseSize,
+  { near, round }: { near?: readonly [Px, Px]; round?: Square } = {},
+): Promise<BodyFinder> {
   const model = await modelOf(size);
   const large = new Float32Array(bodySide ** 2 * 3);
   let square: Square | undefined;
-  let last = near;
+  let last = round ? ([round.x, round.y] as const) : near;
 
   async function found(picture: Picture): Promise<Square | undefined> {
     const from = last;
@@ -91,16 +95,20 @@ export async function bodyFinder(size: PoseSize, near?: readonly [Px, Px]): Prom
     return presence![0]! < leastPresence ? undefined : lookOf(at, told!);
   }
 
+  /** Comes nearer to somebody who may be here. */
+  async function closer(picture: Picture, from: Square | undefined): Promise<Look | undefined> {
+    let look: Look | undefined;
+    for (let time = 0, at = from; at && time < firstLooks; time++) {
+      look = await lookAt(picture, at);
+      at = look?.next;
+    }
+    return look;
+  }
   return {
     async look(picture) {
-      let look = square && (await lookAt(picture, square));
-      if (!look) {
-        square = await found(picture);
-        for (let time = 0; square && time < firstLooks; time++) {
-          look = await lookAt(picture, square);
-          square = look?.next;
-        }
-      }
+      const begun = round && (await closer(picture, round));
+      round = undefined;
+      const look = begun ?? (square && (await lookAt(picture, square))) ?? (await closer(picture, await found(picture)));
       square = look?.next;
       if (square) last = [square.x, square.y];
       return look;

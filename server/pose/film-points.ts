@@ -12,7 +12,7 @@ import type { Place, PoseTask } from './pose-work.ts';
 export const poseVersion = 1;
 
 /** A piece is as long as this: what is lost when a worker dies in the middle of one. */
-const pieceFor: Ms = 5000;
+export const pieceFor: Ms = 5000;
 /** So long is watched who strikes, where several are in the picture. */
 const watchFor: Ms = 1500;
 
@@ -67,21 +67,29 @@ export function piecesOf(timeline: FrameTimeline, hits: readonly Ms[]): FilmPiec
     .map(({ from, frames }) => ({ from, frames }));
 }
 
-/** Follows whoever strikes through a film, piece by piece in several threads. @throws Stopped, MediaFailure */
-export async function watchFilm(film: FilmToWatch, { done = new Set(), onPiece, progress, signal }: WatchOptions): Promise<void> {
-  const { path, timeline, firstFrameAt, width, height, size, hits } = film;
-  const run = async <T>(name: 'followBody' | 'whoStrikes', task: PoseTask): Promise<T> => {
+/** Has something done in a thread. @throws Stopped, MediaFailure */
+export const inThread =
+  (signal: AbortSignal | undefined) =>
+  async <T>(name: 'followBody' | 'whoStrikes', task: PoseTask): Promise<T> => {
     try {
       return (await threads.run(task, { name, signal, transferList: task.told ? [task.told] : [] })) as T;
     } catch (error) {
       throw signal?.aborted ? new Stopped() : error;
     }
   };
-  const taskOf = ({ from, frames }: FilmPiece): PoseTask => ({
-    ...{ film: path, size, from, frames, width, height },
-    // Half of a gap before, so that rounding leaves the frame itself in.
-    at: firstFrameAt + timeOf(timeline, from) - gapAt(timeline, Math.max(0, from - 1)) / 2,
-  });
+/** When a frame is shown by the film's own clock, half of a gap sooner, so that rounding leaves the frame itself in. */
+export const justBefore = ({ timeline, firstFrameAt }: FilmToWatch, frame: FrameIndex): Ms =>
+  firstFrameAt + timeOf(timeline, frame) - gapAt(timeline, Math.max(0, frame - 1)) / 2;
+export const taskIn = (film: FilmToWatch, { from, frames }: FilmPiece): PoseTask => ({
+  ...{ film: film.path, size: film.size, width: film.width, height: film.height },
+  ...{ from, frames, at: justBefore(film, from) },
+});
+
+/** Follows whoever strikes through a film, piece by piece in several threads. @throws Stopped, MediaFailure */
+export async function watchFilm(film: FilmToWatch, { done = new Set(), onPiece, progress, signal }: WatchOptions): Promise<void> {
+  const { timeline, hits } = film;
+  const run = inThread(signal);
+  const taskOf = (piece: FilmPiece): PoseTask => taskIn(film, piece);
   const left = piecesOf(timeline, hits).filter(({ from }) => !done.has(from));
   if (left.length === 0) return;
   // Somewhere in the middle of the work: at the beginning one may still be walking in.

@@ -7,6 +7,7 @@ import {
   reachOfLimbs,
   type Look,
   type Picture,
+  type Square,
   type Track,
 } from '@wax-fist/core/body';
 import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
@@ -33,11 +34,17 @@ export interface PoseTask {
   from: FrameIndex;
   at: Ms;
   frames: number;
+  /** The same of each of its frames, where it is gone through backwards. */
+  times?: readonly Ms[];
   /** Of the film as it is shown. */
   width: Px;
   height: Px;
   /** Where the middle of the hips was seen in another piece. */
   near?: Place;
+  /** Where a coach has said that the body is, in the first frame that is looked at. */
+  round?: Square;
+  /** From the last frame to the first. */
+  backwards?: boolean;
   /** Gets the number of frames that have been looked at. */
   told?: MessagePort;
 }
@@ -54,6 +61,24 @@ async function eachSmallPicture(
     onPicture({ width: small, height: low, rgb }, frame++),
   );
 }
+/** So many pictures are held at a time where they are gone through backwards: a film is read forwards only. */
+const heldAtOnce = 24;
+/** The same, the last picture first. */
+async function eachSmallPictureBack(
+  task: PoseTask,
+  onPicture: (picture: Picture, frame: number) => Promise<void>,
+): Promise<void> {
+  const { frames, times = [] } = task;
+  for (let end = frames; end > 0; end -= heldAtOnce) {
+    const begin = Math.max(0, end - heldAtOnce);
+    const held: Picture[] = [];
+    await eachSmallPicture({ ...task, at: times[begin]!, frames: end - begin }, (picture) => {
+      held.push({ ...picture, rgb: picture.rgb.slice() });
+      return Promise.resolve();
+    });
+    for (let frame = held.length - 1; frame >= 0; frame--) await onPicture(held[frame]!, begin + frame);
+  }
+}
 const scaleOf = ({ width, height }: Pick<PoseTask, 'width' | 'height'>): number =>
   Math.min(1, mostSide / Math.max(width, height));
 
@@ -67,16 +92,20 @@ function keep(track: Track, frame: number, { points }: Look, scale: number): voi
 export async function followBody(task: PoseTask): Promise<{ packed: Uint8Array; near: Place | undefined }> {
   const { size, from, frames, told } = task;
   const scale = scaleOf(task);
-  const finder = await bodyFinder(size, task.near && [task.near[0] * scale, task.near[1] * scale]);
+  const finder = await bodyFinder(size, {
+    near: task.near && [task.near[0] * scale, task.near[1] * scale],
+    round: task.round && { ...task.round, x: task.round.x * scale, y: task.round.y * scale, side: task.round.side * scale },
+  });
   const track = emptyTrack(from, frames);
   let near = task.near;
-  await eachSmallPicture(task, async (picture, frame) => {
+  let looked = 0;
+  await (task.backwards ? eachSmallPictureBack : eachSmallPicture)(task, async (picture, frame) => {
     const look = await finder.look(picture);
     if (look) {
       keep(track, frame, look, scale);
       near = [look.next.x / scale, look.next.y / scale];
     }
-    told?.postMessage(frame + 1);
+    told?.postMessage(++looked);
   });
   told?.close();
   return { packed: packTrack(track), near };
@@ -90,7 +119,7 @@ export async function whoStrikes(task: PoseTask): Promise<Place | undefined> {
     followed ??= await Promise.all(
       (await bodiesIn(picture)).map(async (at) => ({
         at,
-        finder: await bodyFinder(task.size, at),
+        finder: await bodyFinder(task.size, { near: at }),
         track: emptyTrack(0, task.frames),
       })),
     );

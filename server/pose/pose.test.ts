@@ -1,11 +1,12 @@
-import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
-import { hasBody, pointAt, pointIn, unpackTrack } from '@wax-fist/core/body';
+import { footageEndpoints, type Film, type KeptPointedBody } from '@wax-fist/contract/footage';
+import { hasBody, hipsAt, pointAt, pointIn, unpackTrack } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { v7 as uuid } from 'uuid';
 import { film, filmPoints, filmStep } from '../db/schema/index.ts';
 import { filmPath, truthOfFilm } from '../demo/footage.ts';
 import { addMissingSteps } from '../jobs/work-on-film.ts';
@@ -82,6 +83,35 @@ describe('following a body', function () {
     );
     const [piece] = await db.select().from(filmPoints).where(eq(filmPoints.filmId, imported.id));
     expect(piece!.frames).to.equal(1);
+  });
+
+  it('of whom a coach has pointed out, and not of whoever was followed before', async () => {
+    const path = join(folder, 'two.mp4');
+    await ffmpeg('-i', filmPath('juno-4-lead-side'), '-t', '0.8', '-c', 'copy', path);
+    const imported = await importFilm(coach, sessionId, path);
+    const hipsOf = async (): Promise<number[]> => {
+      const track = await trackOf(imported);
+      return Array.from({ length: track.frames }, (_, frame) => hipsAt(track, frame)![0]);
+    };
+    const before = await hipsOf();
+    // The holder stands in front of the trainee: as far as both are from the middle of the picture.
+    const holder = imported.width! - before[12]!;
+    const pointed = { id: uuid(), frame: 12, x: holder, y: imported.height! / 2, side: imported.height! * 0.8 };
+    const at = { filmId: imported.id, bodyId: pointed.id };
+    expect((await coach.ask(footageEndpoints.pointOutBody, at, { ...pointed, frame: 9999 })).status).to.equal(422);
+    expect((await coach.ask(footageEndpoints.pointOutBody, at, { ...pointed, side: 3 })).status).to.equal(422);
+    expect((await coach.ask(footageEndpoints.pointOutBody, at, pointed)).status).to.equal(200);
+    const bodies = () =>
+      coach.ask<KeptPointedBody[]>(footageEndpoints.pointedBodies, { filmId: imported.id }).then(({ body }) => body);
+    await eventually('the body that was pointed out', bodies, ([one]) => one?.followed === true);
+    const after = await hipsOf();
+    for (const [frame, x] of after.entries()) {
+      expect(Math.abs(x - holder), `frame ${frame}`).to.be.below(80);
+      expect(Math.abs(x - before[frame]!), `frame ${frame}`).to.be.above(150);
+    }
+    // Said again it is the same thing.
+    expect((await coach.ask(footageEndpoints.pointOutBody, at, pointed)).status).to.equal(200);
+    expect(await bodies()).to.have.lengthOf(1);
   });
 
   it('of a film with nobody in it there is a track with nobody, and no invented number', async () => {

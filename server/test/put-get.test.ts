@@ -2,6 +2,7 @@ import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { endpoints } from '@wax-fist/contract/endpoints';
+import { footageEndpoints } from '@wax-fist/contract/footage';
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { pointNames } from '@wax-fist/core/body';
@@ -19,7 +20,7 @@ import { stances, switches, techniques } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
-import { film } from '../db/schema/index.ts';
+import { film, filmStep } from '../db/schema/index.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from './server-under-test.ts';
 
 type Body = Record<string, unknown>;
@@ -65,7 +66,10 @@ describe('what is put is what is got', function () {
     holder = (await addScene(server)).traineeId;
     otherFilm = uuid();
     const [known] = await server.services.db.select().from(film);
-    await server.services.db.insert(film).values({ ...known!, id: otherFilm, sessionId: scene.sessionId, sha256: null });
+    const { db } = server.services;
+    await db.insert(film).values({ ...known!, id: otherFilm, sessionId: scene.sessionId, sha256: null });
+    await db.update(film).set({ width: 1280, height: 720 });
+    await db.insert(filmStep).values({ filmId: scene.filmId, step: 'pose', state: 'done' });
   });
   after(() => server.stop());
 
@@ -163,6 +167,19 @@ describe('what is put is what is got', function () {
         (await coach.ask(stillEndpoints.listReferenceStills)).body.find(
           (one: Body) => one.technique === technique && one.checkpoint === checkpoint && one.kind === kind,
         ),
+    },
+    pointOutBody: {
+      bodies: () =>
+        fc.record({
+          ...{ id: newId, frame: fc.nat(599) },
+          ...{
+            x: fc.integer({ min: 0, max: 1280 }),
+            y: fc.integer({ min: 0, max: 720 }),
+            side: fc.integer({ min: 24, max: 900 }),
+          },
+        }),
+      params: ({ id }) => ({ ...ofFilm(), bodyId: String(id) }),
+      read: async ({ id }) => (await coach.ask(footageEndpoints.pointedBodies, ofFilm())).body.find((one: Body) => one.id === id),
     },
     saveHits: {
       bodies: () =>

@@ -106,6 +106,8 @@ export const filmPoints = pgTable(
     model: text().notNull(),
     version: smallint().notNull(),
     packed: bytes().notNull(),
+    /** How often a part of it was followed again. */
+    revision: integer().notNull().default(0),
   },
   (table) => [primaryKey({ columns: [table.filmId, table.fromFrame] }), check('points_of_frames', sql`${table.frames} > 0`)],
 );

@@ -9,6 +9,7 @@ export * from './rounds.ts';
 export * from './alignments.ts';
 export * from './review.ts';
 export * from './pins.ts';
+export * from './pointed-bodies.ts';
 export * from './corrections.ts';
 export * from './measures.ts';
 export * from './stills.ts';

@@ -10,6 +10,7 @@ import { importRules } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 import { addFilm } from './add-film.ts';
 import { filmsOf, filmsKnownBy } from './queries.ts';
+import { pointedBodiesOf, pointOutBody } from './pointed-bodies.ts';
 import type { Uploads } from './uploads.ts';
 
 /** What was made from a film stays as it is; a browser may keep it for an hour, a shared cache may not. */
@@ -102,5 +103,11 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     if (!frames || pieces.length === 0) throw notFound('track');
     response.type('application/octet-stream').send(Buffer.from(joinPacked(pieces, frames)));
   });
+  serve(router, footageEndpoints.pointOutBody, async ({ params, body, account }) => {
+    sameId(params.bodyId, body.id);
+    await pointOutBody(services, params.filmId, body, account.id);
+    return one(params.filmId);
+  });
+  serve(router, footageEndpoints.pointedBodies, ({ params }) => pointedBodiesOf(db, params.filmId));
   serve(router, footageEndpoints.filmLoudness, ({ params, response }) => sendColumn(response, params.filmId, 'loudness'));
 }

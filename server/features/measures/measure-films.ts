@@ -21,7 +21,7 @@ import { cataloguesAt } from '../checklists/versions.ts';
 import { isCountingPin, pinColumns } from '../review/queries.ts';
 
 /** By which points a film would be measured; nothing where nobody was followed in it. */
-const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}))
+const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}), nullif(sum(${filmPoints.revision}), 0))
   from ${filmPoints} where ${filmPoints.filmId} = ${film.id})`;
 /** A strike is looked at from half a second before it to nearly one after it: in so many frames of the quickest film. */
 const [framesBefore, framesAfter] = [120, 200];

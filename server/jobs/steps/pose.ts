@@ -1,9 +1,11 @@
 import { unpackTimeline } from '@wax-fist/core/film';
 import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import type { Ms } from '@wax-fist/core/units';
-import { and, eq, ne, or } from 'drizzle-orm';
-import { filmHits, filmPoints } from '../../db/schema/index.ts';
-import { poseVersion, watchFilm } from '../../pose/film-points.ts';
+import { withPacked } from '@wax-fist/core/body';
+import { and, asc, eq, gt, lt, ne, or, sql } from 'drizzle-orm';
+import { filmHits, filmPoints, pointedBody } from '../../db/schema/index.ts';
+import { poseVersion, watchFilm, type FilmToWatch } from '../../pose/film-points.ts';
+import { followPointedOut } from '../../pose/follow-again.ts';
 import type { StepWork } from '../import-step.ts';
 
 /** When something lands, as far as is known by now: there it is begun. */
@@ -18,7 +20,11 @@ export async function poseStep(work: StepWork): Promise<void> {
   const [filmId, model] = [film.id, size!];
   // What was found otherwise than it would be now is found anew.
   const other = or(ne(filmPoints.model, model), ne(filmPoints.version, poseVersion));
-  await db.delete(filmPoints).where(and(eq(filmPoints.filmId, filmId), other));
+  const outdated = await db
+    .delete(filmPoints)
+    .where(and(eq(filmPoints.filmId, filmId), other))
+    .returning({ from: filmPoints.fromFrame });
+  if (outdated.length > 0) await db.update(pointedBody).set({ followed: false }).where(eq(pointedBody.filmId, filmId));
   const kept = await db.select({ from: filmPoints.fromFrame }).from(filmPoints).where(eq(filmPoints.filmId, filmId));
   const watched = {
     path: await storage.bring(filmId, 'film.mp4'),
@@ -38,4 +44,40 @@ export async function poseStep(work: StepWork): Promise<void> {
     progress,
     signal,
   });
+  await followPointedBodies(work, watched);
+}
+
+/** Writes what a part of a film was found to be over what was found there before. */
+async function overwrite({ db, film }: StepWork, from: number, frames: number, packed: Uint8Array): Promise<void> {
+  const touched = and(
+    eq(filmPoints.filmId, film.id),
+    lt(filmPoints.fromFrame, from + frames),
+    gt(sql`${filmPoints.fromFrame} + ${filmPoints.frames}`, from),
+  );
+  await db.transaction(async (tx) => {
+    for (const piece of await tx.select().from(filmPoints).where(touched).for('update')) {
+      const both = withPacked({ from: piece.fromFrame, packed: new Uint8Array(piece.packed) }, { from, packed });
+      await tx
+        .update(filmPoints)
+        .set({ packed: Buffer.from(both), revision: piece.revision + 1 })
+        .where(and(eq(filmPoints.filmId, film.id), eq(filmPoints.fromFrame, piece.fromFrame)));
+    }
+  });
+}
+
+/** Follows whom coaches have pointed out since, one after the other. */
+async function followPointedBodies(work: StepWork, watched: FilmToWatch): Promise<void> {
+  const { db, film, progress, signal } = work;
+  const said = await db.select().from(pointedBody).where(eq(pointedBody.filmId, film.id)).orderBy(asc(pointedBody.saidAt));
+  for (const { id, frame, x, y, side } of said.filter(({ followed }) => !followed)) {
+    const before = await db
+      .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
+      .from(filmPoints)
+      .where(eq(filmPoints.filmId, film.id));
+    const others = said.map((one) => one.frame).filter((one) => one !== frame);
+    const onPiece = (from: number, frames: number, packed: Uint8Array) => overwrite(work, from, frames, packed);
+    const body = { frame, round: { x, y, side, turn: 0 } };
+    await followPointedOut(watched, body, before, others, { onPiece, progress, signal });
+    await db.update(pointedBody).set({ followed: true }).where(eq(pointedBody.id, id));
+  }
 }

@@ -1,0 +1,33 @@
+import type { FrameIndex, Px, Ratio } from '../units.ts';
+import { pointAt } from './points.ts';
+import { pointIn, type Track } from './track.ts';
+
+/** From one frame to the next nobody's hips get further than this, in lengths of the trunk; two people stand further apart. */
+const nearest: Ratio = 0.35;
+
+/** Where somebody is in a frame, and how long the trunk is. */
+interface Stands {
+  x: Px;
+  y: Px;
+  torso: Px;
+}
+function standsAt(track: Track, frame: FrameIndex): Stands | undefined {
+  const middle = (part: 'Hip' | 'Shoulder'): readonly [Px, Px] | undefined => {
+    const [left, right] = [pointIn(track, frame, pointAt[`left${part}`]), pointIn(track, frame, pointAt[`right${part}`])];
+    return left && right && [(left.x + right.x) / 2, (left.y + right.y) / 2];
+  };
+  const [hip, shoulder] = [middle('Hip'), middle('Shoulder')];
+  return hip && shoulder && { x: hip[0], y: hip[1], torso: Math.hypot(hip[0] - shoulder[0], hip[1] - shoulder[1]) };
+}
+
+/** Where the middle of the hips is in a frame, in pixels; undefined where nobody was found. */
+export function hipsAt(track: Track, frame: FrameIndex): readonly [Px, Px] | undefined {
+  const stands = standsAt(track, frame);
+  return stands && [stands.x, stands.y];
+}
+
+/** Whether what two tracks follow is one body, as far as two frames tell that lie next to each other. Nobody is never the same. */
+export function isSameBody(one: Track, frame: FrameIndex, other: Track, next: FrameIndex): boolean {
+  const [a, b] = [standsAt(one, frame), standsAt(other, next)];
+  return !!a && !!b && Math.hypot(a.x - b.x, a.y - b.y) <= nearest * Math.max(a.torso, b.torso);
+}
