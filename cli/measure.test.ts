@@ -7,7 +7,7 @@ import { ffmpeg } from '../server/test/films.ts';
 import { runWax } from './run-wax.ts';
 
 describe('bin/wax pose and measure', function () {
-  this.timeout(120_000);
+  this.timeout(300_000);
   let folder: string;
   before(async () => (folder = await mkdtemp(join(tmpdir(), 'wax-fist-measure-'))));
   after(() => rm(folder, { recursive: true }));

@@ -12,7 +12,7 @@ import { rescue } from './rescue.ts';
 import { takeJobs } from './take-jobs.ts';
 
 describe('many films that wait for one worker', function () {
-  this.timeout(120_000);
+  this.timeout(300_000);
   let server: ServerUnderTest;
   const runs = Object.entries(importRules).map(([step, { run }]) => ({ step: step as ImportStep, run }));
   before(async () => (server = await startServer({ works: false })));
@@ -56,7 +56,7 @@ describe('many films that wait for one worker', function () {
       'the end of every film',
       async () => db.$count(filmStep, sql`${filmStep.state} = 'waiting' and ${filmStep.filmId} <> ${scene}`),
       (left) => left === 0,
-      100_000,
+      280_000,
     ).finally(() => clearInterval(rescuing));
     ending.abort();
     expect(done.filter(({ id }) => id !== scene)).to.have.length(300 * importSteps.length);

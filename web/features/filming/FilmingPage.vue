@@ -12,6 +12,7 @@ import { counted, shortDay } from '../../app/format.ts';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
+import FilmingAdvice from './FilmingAdvice.vue';
 import FilmingSettingsFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
 import { useFilming } from './use-filming.ts';
@@ -112,6 +113,7 @@ onBeforeRouteLeave(() => filming.stop());
           >Start the clock</VBtn
         >
         <FilmingSettingsFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
+        <FilmingAdvice v-if="!running" :session="session" :view="plan.view" />
         <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
           <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
         </ul>

@@ -3,11 +3,13 @@ import { computed } from 'vue';
 import { counted } from '../../app/format.ts';
 import { useReview } from './review-store.ts';
 import type { Pins } from './use-pins.ts';
+import type { WhoseBody } from './use-pointed-body.ts';
 import type { PinKey } from './pin-keys.ts';
 import { useBenchContext } from './bench-context.ts';
+import PictureBar from './PictureBar.vue';
 
 /** What can be done with the point in hand, and how many are put right in this film. */
-const { pins } = defineProps<{ pins: Pins }>();
+const { pins, whose } = defineProps<{ pins: Pins; whose: WhoseBody }>();
 const { keys: benchKeys } = useBenchContext();
 const review = useReview();
 const { picked } = pins;
@@ -23,7 +25,7 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
 </script>
 
 <template>
-  <section class="pins" aria-label="Points by hand">
+  <PictureBar label="Points by hand">
     <template v-if="picked">
       <p>
         <b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}{{ picked.by ? `, ${picked.by}` : '' }}</span>
@@ -36,38 +38,11 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
       Drag a point to where it belongs, or reach it with <kbd>Tab</kbd>.
       <span class="quiet">{{ counted(review.pins.length, 'point') }} put right in this film.</span>
     </p>
-    <button type="button" class="end" @click="pins.toggle">
+    <button type="button" class="end" @click="whose.toggle">
+      Someone else <kbd>{{ benchKeys.drawn('whose') }}</kbd>
+    </button>
+    <button type="button" @click="pins.toggle">
       Done <kbd>{{ benchKeys.drawn('pins') }}</kbd>
     </button>
-  </section>
+  </PictureBar>
 </template>
-
-<style scoped>
-.pins {
-  display: flex;
-  align-items: center;
-  gap: 4px 6px;
-  height: 34px;
-  white-space: nowrap;
-  overflow: hidden;
-  font-size: 13px;
-}
-p {
-  margin: 0 6px 0 0;
-  min-width: 168px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-button {
-  flex: none;
-  padding: 3px 8px;
-  border: 1px solid #8886;
-  border-radius: 4px;
-}
-button:disabled {
-  opacity: 0.45;
-}
-.end {
-  margin-left: auto;
-}
-</style>

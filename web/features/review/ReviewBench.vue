@@ -15,6 +15,8 @@ import PhaseStrip from './PhaseStrip.vue';
 import PinBar from './PinBar.vue';
 import PinLayer from './PinLayer.vue';
 import PinLoupe from './PinLoupe.vue';
+import PointedBodyBar from './PointedBodyBar.vue';
+import PointedBodyLayer from './PointedBodyLayer.vue';
 import { useReview } from './review-store.ts';
 import RibbonTools from './RibbonTools.vue';
 import RoundRibbon from './RoundRibbon.vue';
@@ -25,6 +27,7 @@ import { useBench } from './use-bench.ts';
 import { useBenchDesk } from './use-bench-desk.ts';
 import { useOtherView } from './use-other-view.ts';
 import { usePins } from './use-pins.ts';
+import { usePointedBody } from './use-pointed-body.ts';
 
 const { data, strikeId } = defineProps<{ data: BenchData; strikeId: string }>();
 const router = useRouter();
@@ -39,7 +42,17 @@ const bench = useBench({ data, player: () => player.value, otherView: () => othe
 
 const keysShown = ref(false);
 const pins = usePins({ data, player: () => player.value, film: bench.film, read: bench.read, keysShown });
-const desk = useBenchDesk({ data, bench, other, pins, player: () => player.value, picture: () => picture.value, keysShown });
+const whose = usePointedBody({ data, player: () => player.value, film: bench.film, keysShown });
+const desk = useBenchDesk({
+  data,
+  bench,
+  other,
+  pins,
+  whose,
+  player: () => player.value,
+  picture: () => picture.value,
+  keysShown,
+});
 const { keys, writing, finding, reference, why, undoing } = desk;
 
 provideBench({ data, bench, keys });
@@ -94,13 +107,15 @@ const shape = computed(() => ({
               :read="bench.read.value"
               :bare="pins.on.value"
             />
-            <PinLayer v-if="pins.on.value" :pins="pins" :width="data.film.width!" :height="data.film.height!" />
+            <PointedBodyLayer v-if="whose.on.value" :whose="whose" :width="data.film.width!" :height="data.film.height!" />
+            <PinLayer v-else-if="pins.on.value" :pins="pins" :width="data.film.width!" :height="data.film.height!" />
           </FilmPicture>
-          <PinLoupe v-if="pins.on.value" :pins="pins" :picture="picture?.canvas" :width="data.film.width!" />
+          <PinLoupe v-if="pins.on.value && !whose.on.value" :pins="pins" :picture="picture?.canvas" :width="data.film.width!" />
         </div>
         <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" />
       </div>
-      <PinBar v-if="pins.on.value" :pins="pins" />
+      <PointedBodyBar v-if="whose.on.value || whose.work.value" :whose="whose" />
+      <PinBar v-else-if="pins.on.value" :pins="pins" :whose="whose" />
       <template v-if="player">
         <TransportBar :player="player" :looping="player.looping.value" @loop="desk.loop" />
         <PhaseStrip :player="player" />
@@ -112,7 +127,8 @@ const shape = computed(() => ({
       <TheWalk v-model:writing="writing" v-model:finding="finding" v-model:reference="reference" :at="player?.at.value ?? 0" />
       <OpenTally />
     </aside>
-    <KeyPanel v-if="pins.on.value" v-model="keysShown" :keys="pins.keys" />
+    <KeyPanel v-if="whose.on.value" v-model="keysShown" :keys="whose.keys" />
+    <KeyPanel v-else-if="pins.on.value" v-model="keysShown" :keys="pins.keys" />
     <KeyPanel v-else v-model="keysShown" :keys="keys" />
   </div>
 </template>

@@ -43,6 +43,7 @@ export type BenchKey =
   | 'reference'
   | 'why'
   | 'pins'
+  | 'whose'
   | 'undo'
   | 'redo'
   | 'keys'
@@ -66,6 +67,7 @@ export const benchKeysFor = (
   { id: 'reference', group: 'Judge', name: 'How it should look, and how not', keys: ['g'] },
   { id: 'why', group: 'Judge', name: 'Why: the body as it was found, over the picture', keys: ['y'] },
   { id: 'pins', group: 'Judge', name: 'Put points of the body right by hand', keys: ['l'] },
+  { id: 'whose', group: 'Judge', name: 'Follow someone else in the picture', keys: ['m'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },
   ...filmKeys,
   { id: 'slower', group: 'Time', name: 'Slower', keys: [','] },

@@ -15,6 +15,7 @@ import PinBar from './PinBar.vue';
 import PinLayer from './PinLayer.vue';
 import { useReview } from './review-store.ts';
 import { useFollowedFilm, type FilmWithBody } from './use-followed-film.ts';
+import type { WhoseBody } from './use-pointed-body.ts';
 import { usePins, type Pins } from './use-pins.ts';
 
 const [width, height] = [800, 600];
@@ -53,7 +54,9 @@ describe('points that are put right by hand at the bench', () => {
     await until(() => film.followed.value !== undefined);
     const page = defineComponent(() => () => [
       h('input'),
-      pins.on.value ? [h(PinLayer, { pins, width, height }), h(PinBar, { pins })] : undefined,
+      pins.on.value
+        ? [h(PinLayer, { pins, width, height }), h(PinBar, { pins, whose: { toggle: () => undefined } as unknown as WhoseBody })]
+        : undefined,
     ]);
     const keys = { drawn: (id: string) => id };
     wrapper = mounted(page, { global: { provide: { [benchContext as symbol]: { keys } } } });

@@ -14,19 +14,21 @@ import type { BenchData } from './use-bench-data.ts';
 import type { Bench } from './use-bench.ts';
 import type { OtherView } from './use-other-view.ts';
 import type { Pins } from './use-pins.ts';
+import type { WhoseBody } from './use-pointed-body.ts';
 
 export interface DeskSetting {
   data: BenchData;
   bench: Bench;
   other: OtherView;
   pins: Pins;
+  whose: WhoseBody;
   player: () => Player | undefined;
   keysShown: Ref<boolean>;
   picture: () => { zoomBy: (factor: number) => void; zoomOut: () => void } | undefined;
 }
 
 /** Everything that a key at the bench does, and what of the bench is open or shown. */
-export function useBenchDesk({ data, bench, other, pins, player, picture, keysShown }: DeskSetting) {
+export function useBenchDesk({ data, bench, other, pins, whose, player, picture, keysShown }: DeskSetting) {
   const router = useRouter();
   const review = useReview();
   const hitsAndRounds = useHitsAndRounds();
@@ -99,6 +101,7 @@ export function useBenchDesk({ data, bench, other, pins, player, picture, keysSh
     reference: () => (reference.value = !(reference.value ?? !bench.full.value)),
     why: () => onBody(() => (why.value = !why.value)),
     pins: () => onBody(pins.toggle),
+    whose: whose.toggle,
     remove: bench.remove,
     'see-launch': () => bench.see('launch'),
     'see-contact': () => bench.see('contact'),

@@ -1,3 +1,4 @@
+import type { Track } from '@wax-fist/core/body';
 import { followedFilm, pinnedFilm, type FollowedFilm } from '@wax-fist/core/measure';
 import { computed, shallowRef, type ComputedRef, type Ref } from 'vue';
 import { useReview } from './review-store.ts';
@@ -9,14 +10,17 @@ export interface FilmWithBody {
   found: Readonly<Ref<FollowedFilm | undefined>>;
   /** With what was put right by hand. */
   followed: ComputedRef<FollowedFilm | undefined>;
+  /** Shows the film as somebody was followed in it since. */
+  show: (track: Track) => void;
 }
 
 export function useFollowedFilm({ points, playable, film, session }: BenchData): FilmWithBody {
   const review = useReview();
   const found = shallowRef<FollowedFilm>();
-  void points?.then((track) => {
+  const show = (track: Track): void => {
     const { timeline } = playable;
-    found.value = track && followedFilm({ timeline, track, view: film.view, stance: session.trainee.stance });
-  });
-  return { found, followed: computed(() => found.value && pinnedFilm(found.value, review.pins)) };
+    found.value = followedFilm({ timeline, track, view: film.view, stance: session.trainee.stance });
+  };
+  void points?.then((track) => track && show(track));
+  return { found, show, followed: computed(() => found.value && pinnedFilm(found.value, review.pins)) };
 }

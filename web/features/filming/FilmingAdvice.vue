@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare } from '@mdi/js';
+import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import type { Film } from '@wax-fist/contract/footage';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { checkpointName, techniqueName, viewNames, type View } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { adviceFor, viewsInWords, type OpenQuestion } from '../sessions/session-advice.ts';
+
+/** What a camera that stands there will settle of the open corrections: before the round, when it can still be moved. */
+const { session, view } = defineProps<{ session: SessionDetail; view: View }>();
+const shelf = useCatalogue();
+const { value: known } = useAnswer(async () => {
+  const [corrections, checklists] = await Promise.all([
+    request(correctionEndpoints.traineeCorrections, { params: { traineeId: session.traineeId }, query: { state: 'open' } }),
+    shelf.at(session.checklistVersion),
+  ]);
+  return { corrections: corrections.rows, checklists };
+});
+const signs = { measure: mdiRulerSquare, eye: mdiEyeOutline, nothing: mdiEyeOffOutline };
+const settledHere = { measure: 'will be measured', eye: 'by eye', nothing: 'not from here' };
+
+function said({ films: [here], better }: OpenQuestion): string {
+  const elsewhere = better
+    ? `; ${better.settles === 'measure' ? 'measured' : 'by eye'} from the ${viewsInWords(better.from)}`
+    : '';
+  return settledHere[here!.advice.settles] + elsewhere;
+}
+const questions = computed(() => {
+  if (!known.value) return [];
+  const { corrections, checklists } = known.value;
+  const planned = { view, state: 'ready' } as Film;
+  return adviceFor({ ...session, films: [planned] }, checklists, corrections).questions.map((one) => ({
+    id: one.correction.id,
+    name: `${techniqueName(checklists, one.correction.technique)}, ${checkpointName(checklists, one.correction.checkpointId).toLowerCase()}`,
+    settles: one.films[0]!.advice.settles,
+    said: said(one),
+  }));
+});
+</script>
+
+<template>
+  <section v-if="questions.length > 0" aria-labelledby="from-here">
+    <h2 id="from-here">From the {{ viewNames[view].toLowerCase() }}</h2>
+    <ul>
+      <li v-for="one in questions" :key="one.id" :class="one.settles">
+        <VIcon :icon="signs[one.settles]" size="18" />
+        <span
+          ><b>{{ one.name }}</b> {{ one.said }}</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  font-size: 14px;
+}
+li {
+  display: flex;
+  gap: 8px;
+  padding: 2px 0;
+}
+.nothing {
+  color: rgb(var(--v-theme-warning));
+}
+</style>
