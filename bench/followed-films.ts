@@ -25,6 +25,7 @@ export function followed(film: string): { scene: FollowedFilm; truth: Truth } | 
   const truth = read(`${film}.truth.json.gz`) as Truth;
   const track = unpackTrack(0, Buffer.from((read(`${film}.points.gz`) as { packed: string }).packed, 'base64'));
   const timeline = timelineOf(truth.frameTimes);
-  const scene = followedFilm({ timeline, track, view: truth.camera.view, stance: truth.scene.stance });
+  const { view, pictureWidth: width, pictureHeight: height } = truth.camera;
+  const scene = followedFilm({ timeline, track, picture: { width, height }, view, stance: truth.scene.stance });
   return scene && { scene, truth };
 }

@@ -107,7 +107,13 @@ export function* roundsOf(seed: number, times?: number): Generator<UnfilmedRound
         }
       }
       const timeline = timelineOf(moments.map((moment) => moment * 1000));
-      const scene = followedFilm({ timeline, track, view, stance: plan.stance });
+      const scene = followedFilm({
+        timeline,
+        track,
+        picture: { width: camera.pictureWidth, height: camera.pictureHeight },
+        view,
+        stance: plan.stance,
+      });
       if (scene) yield { person: plan.name, rate, scene, truth };
     }
 }

@@ -124,7 +124,7 @@ export const measureCommand = (): Command =>
       const track = joinedTrack(
         await pointsOfFilm(film, { done: new Set(elsewhere.map((piece) => piece.from)), progress: progressOnScreen() }),
       );
-      const followed = followedFilm({ timeline, track, view, stance });
+      const followed = followedFilm({ timeline, track, picture: film, view, stance });
       const one = followed && measurable(followed, strike, technique);
       if (!one) throw new Error('Nobody was found in the picture there.');
       const told = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view }).flatMap(({ checkpoint, band }) => {

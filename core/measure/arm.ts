@@ -1,10 +1,11 @@
+import { bodySides } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import { between, instants, jointAngle, knuckles, middle, mostOf, riseOf, smooth } from './geometry.ts';
 import { readyBefore, type Sight, type Spot } from './sight.ts';
 
-/** The striking wrist, from the middle of the hips. */
-const onBody = (sight: Sight, time: Ms): Spot => {
-  const [wrist, hip] = [sight.at(`${sight.striking}Wrist`, time), middle(sight, 'Hip', time)];
+/** A wrist, from the middle of the hips. */
+const onBody = (sight: Sight, time: Ms, side = sight.striking): Spot => {
+  const [wrist, hip] = [sight.at(`${side}Wrist`, time), middle(sight, 'Hip', time)];
   return [wrist[0] - hip[0], wrist[1] - hip[1]];
 };
 
@@ -88,6 +89,7 @@ export function pathDeviation(sight: Sight): Ratio {
   return mostOf(launch, contact, aside) / (size.upperArm + size.forearm);
 }
 
-/** How far the hand leaves its place on the body, ready to contact, in forearms. */
+/** How far the hand that parries leaves its place on the body, ready to contact, in forearms: the one that goes further. */
 export const handTravel = (sight: Sight): Ratio =>
-  between(onBody(sight, sight.contact), onBody(sight, sight.ready)) / sight.size.forearm;
+  Math.max(...bodySides.map((side) => between(onBody(sight, sight.contact, side), onBody(sight, sight.ready, side)))) /
+  sight.size.forearm;

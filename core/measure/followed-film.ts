@@ -15,6 +15,8 @@ import type { Px } from '../units.ts';
 /** A film in which a body was followed, and what it tells of that body as a whole: what a sight is made of. */
 export interface FollowedFilm {
   timeline: FrameTimeline;
+  /** How large it is: what a model tells of places outside of it, it has made up. */
+  picture: { width: Px; height: Px };
   /** With what was put right by hand. */
   track: Track & Partial<Pick<PinnedTrack, 'held'>>;
   size: BodySize;

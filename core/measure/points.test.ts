@@ -65,7 +65,7 @@ function sceneOf(moving: Moving, view: View = 'lead-side'): FollowedFilm {
       track.values.set([500 + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
     }
   const timeline = timelineOf(Array.from({ length: 160 }, (_, frame) => (frame * 1000) / rate));
-  return followedFilm({ timeline, track, view, stance: 'orthodox' })!;
+  return followedFilm({ timeline, track, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
 }
 /** 0 until one frame, 1 from another one on. */
 const between = (frame: number, from: number, to: number): number => Math.max(0, Math.min(1, (frame - from) / (to - from)));
@@ -130,6 +130,83 @@ describe('measures from points', () => {
       return name === 'leftWrist' ? [ahead, up + 0.4 * (between(frame, 40, 44) - between(frame, 58, 66))] : [ahead, up];
     };
     expect(read('gd.other-hand', stillOut, 'cross')).to.be.below(0.25);
+  });
+
+  it('a foot that turns is seen to turn by what is left of its length', () => {
+    const turned = (side: 'left' | 'right', from: number, to: number): Moving => {
+      const radians = Math.PI / 180;
+      return (name, frame) => {
+        const [ahead, up] = jab(name, frame);
+        if (name !== `${side}Toe`) return [ahead, up];
+        const heel = still(`${side}Heel`)[0];
+        return [heel + 0.5 * Math.cos((from + (to - from) * between(frame, launchFrame, contactFrame)) * radians), up];
+      };
+    };
+    expect(read('pv.rear-turn', turned('right', 45, 100))).to.be.closeTo(55, 4);
+    expect(read('pv.rear-turn', turned('right', 45, 45))).to.be.closeTo(0, 4);
+    expect(read('pv.lead-turn', turned('left', 10, 70), 'lead-hook')).to.be.closeTo(60, 6);
+    expect(read('pv.support-turn', turned('left', 20, 110), 'rear-round')).to.be.closeTo(90, 6);
+    expect(read('st.rear-foot', turned('right', 50, 90))).to.be.closeTo(50, 4);
+  });
+
+  it('shoulders that turn are seen to turn from across, by how far one comes before the other', () => {
+    const turning: Moving = (name, frame) => {
+      const [ahead, up] = jab(name, frame);
+      const turn = ((-35 + 70 * between(frame, launchFrame, contactFrame)) * Math.PI) / 180;
+      if (!name.endsWith('Shoulder')) return [ahead, up];
+      return [0.365 * Math.sin(turn) * (name.startsWith('right') ? 1 : -1), up];
+    };
+    expect(read('sm.rotation', turning, 'cross')).to.be.closeTo(70, 4);
+    expect(read('sm.rotation', jab, 'cross')).to.be.closeTo(0, 3);
+  });
+
+  it('along the line of attack tell what goes aside', () => {
+    /** From the front: the left side is to the right in the picture, which stands mirrored here. */
+    const facing = (change: (name: PointName, frame: number) => [number, number] | undefined): Moving => {
+      return (name, frame) => {
+        const side = name.startsWith('left') ? -1 : 1;
+        const [, up] = still(name);
+        const width = /Shoulder|Hip|Knee|Ankle|Heel|Toe/.test(name) ? 0.3 : /Wrist|Knuckle|Thumb|Elbow/.test(name) ? 0.2 : 0;
+        const [x, y] = change(name, frame) ?? [0, 0];
+        return [side * width + x, up + y];
+      };
+    };
+    const out = (frame: number): number => between(frame, launchFrame, contactFrame) - between(frame, contactFrame, homeFrame);
+    const size = sceneOf(
+      facing(() => undefined),
+      'front',
+    ).size;
+    const slipped = facing((name, frame) => (name === 'nose' ? [0.3 * out(frame), 0] : undefined));
+    expect(read('df.slip', slipped, 'slip', 'front')).to.be.closeTo(30 / (size.head * 0.68), 0.1);
+    expect(
+      read(
+        'sm.head-off',
+        facing(() => undefined),
+        'overhand',
+        'front',
+      ),
+    ).to.be.closeTo(0, 0.1);
+    const isHand = (name: PointName): boolean => /^left(Wrist|Index|Little|Thumb)/.test(name);
+    const swung = facing((name, frame) => (isHand(name) ? [0.5 * out(frame), 0] : undefined));
+    expect(read('sm.hook-stop', swung, 'lead-hook', 'front'), 'past the middle').to.be.closeTo(30 / size.shoulderWidth, 0.08);
+    const wound = facing((name, frame) => (isHand(name) ? [-0.2 * between(frame, 48, 58), 0] : undefined));
+    expect(read('sm.hook-width', wound, 'lead-hook', 'front')).to.be.closeTo(20 / size.forearm, 0.08);
+    const bowed = facing((name, frame) =>
+      isHand(name) ? [-0.2 * (between(frame, 60, 67) - between(frame, 67, 75)), 0] : undefined,
+    );
+    expect(read('sm.straight', bowed, 'jab', 'front')).to.be.closeTo(20 / (size.upperArm + size.forearm), 0.05);
+    expect(
+      read(
+        'sm.straight',
+        facing(() => undefined),
+        'jab',
+        'front',
+      ),
+    ).to.be.closeTo(0, 0.03);
+    const parried = facing((name, frame) => (/^right(Wrist)/.test(name) ? [-0.25 * out(frame), 0] : undefined));
+    expect(read('df.parry', parried, 'parry', 'front')).to.be.closeTo(25 / size.forearm, 0.1);
+    const rising = facing((name, frame) => (name === 'rightAnkle' ? [-0.5 * out(frame), 1.0 * out(frame)] : undefined));
+    expect(read('kk.path', rising, 'rear-round', 'front')).to.be.closeTo((Math.atan2(1, 0.5) * 180) / Math.PI, 3);
   });
 
   it('come out the same each time', () => {
@@ -217,9 +294,20 @@ describe('what is measured by points', () => {
   });
 
   it('is nothing where nobody reads it from points, and where nobody was found', () => {
-    expect(measured('pv.rear-turn')).to.equal(undefined);
+    expect(measured('sm.hip-stop')).to.equal(undefined);
     const empty = { ...sceneOf(jab), track: emptyTrack(0, 160) };
     expect(measurable(empty, moments, techniqueIn(shippedCatalogue, 'jab'))).to.equal(undefined);
+  });
+
+  it('is nothing where what it looks at is out of the picture: a model makes such places up', () => {
+    const whole = sceneOf(jab);
+    const cut = { ...whole, picture: { width: 1000, height: 400 } };
+    const of = (scene: FollowedFilm, id: ShippedCheckpointId) =>
+      measureByPoints(measurable(scene, moments, techniqueIn(shippedCatalogue, 'jab'))!, id)!;
+    // The ankles are below, the trunk is in the picture.
+    expect(of(whole, 'st.balance').value).to.be.a('number');
+    expect(of(cut, 'st.balance')).to.have.property('reason').that.includes('out of the picture');
+    expect(of(cut, 'st.lean')).to.deep.equal(of(whole, 'st.lean'));
   });
 
   it('is corrected by what trials say, and doubts more than they do', () => {

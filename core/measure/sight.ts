@@ -44,7 +44,7 @@ const [before, after]: readonly [Ms, Ms] = [500, 800];
 /** The piece of a track round a strike, point by point. */
 export interface StrikePoints {
   times: Float64Array;
-  /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found. */
+  /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found, and outside of the picture. */
   places: Float64Array;
   /** How far each point of each frame is held by a pin, as a share; undefined where nobody has pinned anything near. */
   held?: Float64Array;
@@ -53,7 +53,7 @@ export interface StrikePoints {
 export type Shake = (index: number) => Px;
 const still: Shake = () => 0;
 
-export function strikePoints({ timeline, track }: FollowedFilm, strike: StrikeMoments): StrikePoints {
+export function strikePoints({ timeline, track, picture: { width, height } }: FollowedFilm, strike: StrikeMoments): StrikePoints {
   const from = frameAt(timeline, timeOf(timeline, strike.launchFrame) - before);
   const to = frameAt(timeline, timeOf(timeline, strike.homeFrame) + after);
   const frames = to - from + 1;
@@ -68,8 +68,9 @@ export function strikePoints({ timeline, track }: FollowedFilm, strike: StrikeMo
     for (let point = 0; point < pointCount; point++) {
       held[frame * pointCount + point] = track.held?.[inTrack * pointCount + point] ?? 0;
       const place = inTrack * numbersOfFrame + point * numbersOfPoint;
-      points.places[(frame * pointCount + point) * 2] = track.values[place]!;
-      points.places[(frame * pointCount + point) * 2 + 1] = track.values[place + 1]!;
+      const [x, y] = [track.values[place]!, track.values[place + 1]!];
+      if (x < 0 || y < 0 || x > width || y > height) continue;
+      points.places.set([x, y], (frame * pointCount + point) * 2);
     }
   }
   return held.some((share) => share > 0) ? { ...points, held } : points;

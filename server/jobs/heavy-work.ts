@@ -12,6 +12,7 @@ import {
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Sound } from '@wax-fist/core/sound';
 import { findMotion, type StrikeMoments } from '@wax-fist/core/strikes';
 import type { Band, Checkpoint, Stance, Technique, View } from '@wax-fist/core/technique';
+import type { Px } from '@wax-fist/core/units';
 import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 
@@ -52,6 +53,7 @@ export interface StrikeToMeasure {
 export interface FilmToMeasure {
   timeline: Uint8Array;
   frames: number;
+  picture: { width: Px; height: Px };
   pieces: readonly { from: number; packed: Uint8Array }[];
   /** What was put right by hand. */
   pins: readonly Pin[];
@@ -60,10 +62,10 @@ export interface FilmToMeasure {
   strikes: readonly StrikeToMeasure[];
 }
 /** What strikes measure; without what cannot be told. */
-export function measureStrikes({ timeline: packed, frames, pieces, pins, view, stance, strikes }: FilmToMeasure) {
+export function measureStrikes({ timeline: packed, frames, picture, pieces, pins, view, stance, strikes }: FilmToMeasure) {
   const timeline = unpackTimeline(packed);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
-  const found = track && followedFilm({ timeline, track, view, stance });
+  const found = track && followedFilm({ timeline, track, picture, view, stance });
   const followed = found && pinnedFilm(found, pins);
   return strikes.flatMap(({ id: strikeId, moments, technique, checkpoints }) => {
     const points = followed && measurable(followed, moments, technique);

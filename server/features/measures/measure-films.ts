@@ -105,7 +105,10 @@ async function measureFilm(
   catalogues: ReadonlyMap<number, Catalogue>,
 ): Promise<void> {
   const { view, stance } = rows[0]!;
-  const [known] = await db.select({ timeline: film.timeline, frames: film.frames }).from(film).where(eq(film.id, filmId));
+  const [known] = await db
+    .select({ timeline: film.timeline, frames: film.frames, width: film.width, height: film.height })
+    .from(film)
+    .where(eq(film.id, filmId));
   const pieces = await db
     .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
     .from(filmPoints)
@@ -118,6 +121,7 @@ async function measureFilm(
   const strikes = rows.flatMap((row) => toMeasure(catalogues.get(row.checklistVersion) ?? shippedCatalogue, row) ?? []);
   const values = await heavily('measureStrikes', {
     ...{ timeline: known!.timeline!, frames: known!.frames ?? 0, pieces, pins, view, stance, strikes },
+    picture: { width: known!.width ?? 0, height: known!.height ?? 0 },
   });
   await db.transaction(async (transaction) => {
     const ids = rows.map(({ id }) => id);

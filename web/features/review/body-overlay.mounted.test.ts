@@ -6,7 +6,13 @@ import BodyOverlay from './BodyOverlay.vue';
 
 describe('the body over the picture', () => {
   onFreshPage();
-  const film = followedFilm({ timeline, track: standing(), view: 'lead-side', stance: 'orthodox' })!;
+  const film = followedFilm({
+    timeline,
+    picture: { width: 800, height: 600 },
+    track: standing(),
+    view: 'lead-side',
+    stance: 'orthodox',
+  })!;
   const read: ReadFrom = { points: ['leftShoulder', 'leftElbow', 'leftWrist'], from: 1000, to: 1000 };
   const overlay = (change: { film?: FollowedFilm; read?: ReadFrom; row?: string; bare?: boolean } = {}) =>
     mounted(BodyOverlay, { props: { film, at: 60, width: 800, height: 600, ...change } });

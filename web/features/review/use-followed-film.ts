@@ -19,7 +19,8 @@ export function useFollowedFilm({ points, playable, film, session }: BenchData):
   const found = shallowRef<FollowedFilm>();
   const show = (track: Track): void => {
     const { timeline } = playable;
-    found.value = followedFilm({ timeline, track, view: film.view, stance: session.trainee.stance });
+    const picture = { width: film.width!, height: film.height! };
+    found.value = followedFilm({ timeline, track, picture, view: film.view, stance: session.trainee.stance });
   };
   void points?.then((track) => track && show(track));
   return { found, show, followed: computed(() => found.value && pinnedFilm(found.value, review.pins)) };
