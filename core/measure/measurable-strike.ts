@@ -6,7 +6,7 @@ import type { Ms, Ratio } from '../units.ts';
 import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
-import { sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
+import { sidesOf, sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
 export const shakes = 24;
@@ -49,19 +49,21 @@ export function measurable(
   const strike = withFoundMoments(film, told, technique, points);
   const doubts = doubtOfFound(film, technique);
   const random = steadyRandom(strike.contactFrame + 1);
-  const normal = steadyNormals(strike.contactFrame * 7 + 3);
-  const numbers = points.places.length;
-  const heldAt = (index: number): Ratio => points.held?.[index >> 1] ?? 0;
-  /** @param spreadAt by how much each number of the points is spread, in lengths of the trunk */
-  const shakeBy =
-    (spreadAt: (index: number) => Ratio) =>
-    (time: number): Shake =>
-    (index) =>
-      spreadAt(index) * film.size.torso * normal(time * numbers + index);
-  const ofModel = (index: number): Ratio => spreadOf((index >> 1) % pointCount);
+  const normal = steadyNormals(strike.contactFrame);
+  const heldAt = (place: number): Ratio => points.held?.[place] ?? 0;
+  /** @param spreadAt by how much each point of each frame is spread, in lengths of the trunk; worked out once, asked a hundred thousand times */
+  const shakeBy = (spreadAt: (place: number) => Ratio): ((time: number) => Shake) => {
+    const spreads = Float64Array.from({ length: points.places.length / 2 }, (_, place) => spreadAt(place) * film.size.torso);
+    return (time) => {
+      const normalOf = steadyNormals(strike.contactFrame + 1 + time);
+      return (index) => spreads[index >> 1]! * normalOf(index);
+    };
+  };
+  const ofModel = (place: number): Ratio => spreadOf(place % pointCount);
+  const sides = sidesOf(film.view, film.stance, technique);
   const seenAs = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
-    return sightOf(film, points, technique, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
+    return sightOf(film, points, sides, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
   };
   const shiftOf =
     (time: number) =>
@@ -70,23 +72,23 @@ export function measurable(
         moment !== 'contact' && strike[`${moment}Origin`] === 'found' ? doubts[moment] : undefined,
         gapAt(timeline, strike[`${moment}Frame`]),
         random(),
-        normal(-1 - time * moments.length - moments.indexOf(moment)),
+        normal(time * moments.length + moments.indexOf(moment)),
       );
   const still = (): Ms => 0;
   const times = Array.from({ length: shakes }, (_, time) => time);
-  const shaking = shakeBy((index) => {
-    const held = heldAt(index);
-    return Math.hypot((1 - held) * ofModel(index), held * pinSpread);
+  const shakenBy = (spreadAt: (place: number) => Ratio): Sight[] => {
+    const shake = shakeBy(spreadAt);
+    return times.map((time) => seenAs(still, shake(time)));
+  };
+  const shaking = shakeBy((place) => {
+    const held = heldAt(place);
+    return Math.hypot((1 - held) * ofModel(place), held * pinSpread);
   });
-  const [every, loose] = [shakeBy(ofModel), shakeBy((index) => (1 - heldAt(index)) * ofModel(index))];
   return {
     strike,
     doubts,
     sight: seenAs(still),
     shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
-    pinned: points.held && {
-      every: times.map((time) => seenAs(still, every(time))),
-      loose: times.map((time) => seenAs(still, loose(time))),
-    },
+    pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },
   };
 }

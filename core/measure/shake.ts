@@ -24,10 +24,12 @@ function makeNormals(): Float64Array {
   }
   return list;
 }
-/** The number at a place of a row of normally spread numbers, which is always the same row from the same seed. */
+/** Steps in which the row is gone through are shorter than this: what is asked for then are small whole numbers, which is quick. */
+const longestStep = 211;
+/** The number at a place of a row of normally spread numbers, which is always the same row from the same seed; neither is negative. */
 export function steadyNormals(seed: number): (place: number) => number {
   const list = (normals ??= makeNormals());
   // The number of them is prime, so that whatever the step, all of them come before one comes again.
-  const step = 1 + (seed % (made - 2));
-  return (place) => list[(((seed + step * (place + 1)) % made) + made) % made]!;
+  const [start, step] = [(seed * 1009) % made, 1 + (seed % longestStep)];
+  return (place) => list[(start + step * place) % made]!;
 }

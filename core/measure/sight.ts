@@ -61,19 +61,21 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
     times: Float64Array.from({ length: frames }, (_, place) => timeOf(timeline, from + place)),
     places: new Float64Array(frames * pointCount * 2).fill(NaN),
   };
-  const held = new Float64Array(frames * pointCount);
-  for (let frame = 0; frame < frames; frame++) {
-    const inTrack = from + frame - track.from;
-    if (inTrack < 0 || inTrack >= track.frames) continue;
+  const { values } = track;
+  for (let frame = Math.max(0, track.from - from); frame < Math.min(frames, track.from + track.frames - from); frame++) {
+    const inTrack = (from + frame - track.from) * numbersOfFrame;
     for (let point = 0; point < pointCount; point++) {
-      held[frame * pointCount + point] = track.held?.[inTrack * pointCount + point] ?? 0;
-      const place = inTrack * numbersOfFrame + point * numbersOfPoint;
-      const [x, y] = [track.values[place]!, track.values[place + 1]!];
+      const [x, y] = [values[inTrack + point * numbersOfPoint]!, values[inTrack + point * numbersOfPoint + 1]!];
       if (x < 0 || y < 0 || x > width || y > height) continue;
-      points.places.set([x, y], (frame * pointCount + point) * 2);
+      const place = (frame * pointCount + point) * 2;
+      points.places[place] = x;
+      points.places[place + 1] = y;
     }
   }
-  return held.some((share) => share > 0) ? { ...points, held } : points;
+  const held =
+    track.held &&
+    Float64Array.from({ length: frames * pointCount }, (_, place) => track.held![(from - track.from) * pointCount + place] ?? 0);
+  return held?.some((share) => share > 0) ? { ...points, held } : points;
 }
 
 /** A number between two others, by a cubic that leaves and arrives with these slopes. @param share of the way from `a` to `b` */
@@ -141,23 +143,25 @@ export const rearOf = ({ lead }: Pick<Sight, 'lead'>): BodySide => otherSideOf(l
 /** Whether the target lies to the right in the picture: whoever shows the left side faces left. */
 const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 1);
 
-/** One strike as it was seen. @param technique what was thrown; a move without a limb counts as the lead side's. @param shake none, as the points were found */
+/** One strike as it was seen. @param shake none, as the points were found */
 export function sightOf(
-  { view, size, guard, stance }: Pick<FollowedFilm, 'view' | 'size' | 'guard' | 'stance'>,
+  { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
   points: StrikePoints,
-  technique: Pick<Technique, 'side'>,
+  sides: ReturnType<typeof sidesOf>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
   shake = still,
 ): Sight {
-  const sides = sidesOf(view, stance, technique);
   const ahead = aheadIs(sides.near);
+  let asked = launch;
+  let between = betweenFrames(points.times, launch);
   return {
     ...sides,
     ...{ size, guard },
     ...{ launch, contact, home },
     ready: launch - readyBefore,
     at(point, time) {
-      const between = betweenFrames(points.times, time);
+      // Most points of an instant are asked for one after the other.
+      if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];
       const number = pointAt[point] * 2;
       return [ahead * numberBetween(points, shake, between, number), -numberBetween(points, shake, between, number + 1)];
     },
