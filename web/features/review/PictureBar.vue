@@ -12,14 +12,15 @@ section {
   display: flex;
   align-items: center;
   gap: 4px 6px;
-  height: 34px;
+  min-height: 34px;
+  flex-wrap: wrap;
   white-space: nowrap;
-  overflow: hidden;
   font-size: 13px;
 }
 :slotted(p) {
   margin: 0 6px 0 0;
-  min-width: 168px;
+  flex: 0 1 auto;
+  min-width: 118px;
   overflow: hidden;
   text-overflow: ellipsis;
 }

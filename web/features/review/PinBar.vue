@@ -17,8 +17,8 @@ const states = { here: 'put right by hand', hidden: 'hidden here', free: 'as it 
 /** Every key that a point in hand has is on the panel of keys. */
 const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolean }[]>(() => [
   { key: 'here', name: 'Right so', act: pins.right },
-  { key: 'as-before', name: 'As before', act: () => pins.asIn(-1) },
-  { key: 'as-after', name: 'As after', act: () => pins.asIn(1) },
+  { key: 'as-before', name: 'Before', act: () => pins.asIn(-1) },
+  { key: 'as-after', name: 'After', act: () => pins.asIn(1) },
   { key: 'hide', name: 'Hidden', act: pins.hide },
   { key: 'free', name: 'Take back', act: pins.free, off: picked.value?.said === 'free' },
 ]);

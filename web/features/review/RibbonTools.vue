@@ -63,7 +63,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
   overflow: hidden;
 }
 .few {
-  width: 190px;
+  flex: 0 1 190px;
+  min-width: 110px;
   color: var(--quiet);
   font-size: 13px;
 }
@@ -72,6 +73,8 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
   font-size: 13px;
 }
 select {
+  flex: 0 1 auto;
+  min-width: 56px;
   font: inherit;
   color: inherit;
   background: rgb(var(--v-theme-surface));
