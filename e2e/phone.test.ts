@@ -91,6 +91,15 @@ describe('in the hand', function () {
     await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
     const { wider, wide } = await looked(page, 0);
     expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
+    // What is cut off by the row that it stands in is no wider than the window.
+    await page.keyboard.press('l');
+    await page.getByRole('region', { name: 'Points by hand' }).waitFor();
+    const cut = await page.locator('.film').evaluate((film) =>
+      [...film.querySelectorAll('button, select')]
+        .filter((one) => one.getBoundingClientRect().right > film.getBoundingClientRect().right + 1)
+        .map(({ textContent }) => textContent),
+    );
+    expect(cut).to.deep.equal([]);
   });
 
   it('the menu is at the thumb and leads everywhere', async () => {
