@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { limbs, pointAt, pointIn, pointNames, type BodyPoint, type PointName } from '@wax-fist/core/body';
-import { frameAt } from '@wax-fist/core/film';
+import { frameAt, frameNearest } from '@wax-fist/core/film';
 import { pointDoubt, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
 import type { CheckpointId } from '@wax-fist/core/technique';
+import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
 import { shapesFor, wedge } from './body-shapes.ts';
 
@@ -51,7 +52,15 @@ const doubts = computed(() =>
   }),
 );
 const heldAt = (name: PointName): number => film.track.held?.[(at - film.track.from) * pointNames.length + pointAt[name]] ?? 0;
-const shapes = computed(() => (row && read ? shapesFor(row, read.points, point, film.size.torso) : []));
+const pointAtTime =
+  (time: Ms) =>
+  (name: PointName): BodyPoint | undefined =>
+    pointIn(film.track, frameNearest(film.timeline, time), pointAt[name]);
+const shapes = computed(() => {
+  if (!row || !read) return [];
+  const [first, last] = [pointAtTime(read.from), pointAtTime(read.to)];
+  return shapesFor(row, { points: read.points, placeOf: point, first, last, trunk: film.size.torso });
+});
 const drawn = computed(() => shapes.value.flatMap((one) => (one.kind === 'line' ? [one] : [])));
 const angles = computed(() => shapes.value.flatMap((one) => (one.kind === 'angle' ? [one] : [])));
 /** Hands and feet that are followed over a time, on their way. */

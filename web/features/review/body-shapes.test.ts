@@ -10,6 +10,9 @@ const places: Partial<Record<PointName, [number, number]>> = {
   leftWrist: [150, 150],
   leftHip: [200, 200],
   rightHip: [220, 200],
+  leftIndexKnuckle: [130, 150],
+  leftHeel: [165, 390],
+  leftToe: [125, 390],
   leftAnkle: [160, 380],
   rightAnkle: [260, 370],
   leftMouth: [205, 70],
@@ -19,8 +22,16 @@ const placeOf = (name: PointName) => {
   const place = places[name];
   return place && { x: place[0], y: place[1] };
 };
+/** Where everybody was when it was looked first: twenty pixels further to the left. */
+const before = (name: PointName) => {
+  const place = placeOf(name);
+  return place && { ...place, x: place.x - 20 };
+};
 const shapes = (checkpoint: string, points: PointName[] = [], hidden: PointName[] = []): Shape[] =>
-  shapesFor(checkpoint, points, (name) => (hidden.includes(name) ? undefined : placeOf(name)), 100);
+  shapesFor(checkpoint, {
+    ...{ points, first: before, last: placeOf, trunk: 100 },
+    placeOf: (name) => (hidden.includes(name) ? undefined : placeOf(name)),
+  });
 const arm: PointName[] = ['leftShoulder', 'leftElbow', 'leftWrist'];
 
 describe('what is drawn of a measure', () => {
@@ -40,6 +51,27 @@ describe('what is drawn of a measure', () => {
     expect(floor).to.deep.equal({ kind: 'line', from: { x: 160, y: 392 }, to: { x: 260, y: 392 }, dashed: false });
     expect(shapes('gd.height')[0]).to.have.nested.property('to.y', 72);
     expect(shapes('sm.hook-plane', arm)[0]).to.have.nested.property('from.y', 150);
+  });
+
+  it('the straight way of a hand, from where it was looked at first to where it was looked at last', () => {
+    expect(shapes('gd.return-line', ['leftWrist'])).to.deep.equal([
+      { kind: 'line', from: { x: 130, y: 150 }, to: { x: 150, y: 150 }, dashed: true },
+    ]);
+  });
+
+  it('a foot and where it points, the shoulders, the line of the hips, the middle of the feet as they stood, an arm’s reach', () => {
+    const [beyond, foot] = shapes('pv.lead-turn', ['leftHeel', 'leftToe']);
+    expect(foot).to.deep.include({ dashed: false, from: { x: 165, y: 390 }, to: { x: 125, y: 390 } });
+    expect(beyond).to.have.nested.property('to.x', 101);
+    expect(shapes('pv.lead-turn', ['rightHeel'])).to.deep.equal([]);
+    expect(shapes('sm.rotation')[1]).to.deep.include({ from: { x: 200, y: 100 }, to: { x: 220, y: 100 } });
+    expect(shapes('df.check')[0]).to.have.nested.property('from.y', 200);
+    expect(shapes('df.slip')[0]).to.deep.include({ from: { x: 190, y: 375 }, to: { x: 190, y: 35 } });
+    expect(shapes('sm.range', arm)).to.deep.equal([
+      { kind: 'line', from: { x: 200, y: 100 }, to: { x: 150, y: 150 }, dashed: false },
+    ]);
+    const [bent] = shapes('sm.wrist', ['leftElbow', 'leftWrist', 'leftIndexKnuckle']);
+    expect(bent).to.have.property('degrees', 180);
   });
 
   it('nothing of what is hidden, and nothing of rows that need no line', () => {

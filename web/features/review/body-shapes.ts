@@ -8,10 +8,21 @@ export type Shape =
   /** Between two limbs, with its degrees. */
   | { kind: 'angle'; at: Place; from: Place; to: Place; degrees: number };
 
-/** Where a point is in the frame on show; undefined where it is hidden. */
+/** Where a point is; undefined where it is hidden. */
 type PlaceOf = (point: PointName) => Place | undefined;
-/** @param points that the measure looks at @param trunk how long a trunk is here, in pixels */
-type Drawing = (points: readonly PointName[], placeOf: PlaceOf, trunk: number) => Shape[];
+/** What is known of the body as it is to be drawn. */
+export interface Drawn {
+  /** That the measure looks at. */
+  points: readonly PointName[];
+  /** In the frame on show. */
+  placeOf: PlaceOf;
+  /** When the measure looks first, and when it looks last. */
+  first: PlaceOf;
+  last: PlaceOf;
+  /** How long a trunk is here, in pixels. */
+  trunk: number;
+}
+type Drawing = (drawn: Drawn) => Shape[];
 
 const between = (a: Place, b: Place): Place => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 const middleOf = (part: string, placeOf: PlaceOf): Place | undefined => {
@@ -20,11 +31,12 @@ const middleOf = (part: string, placeOf: PlaceOf): Place | undefined => {
 };
 const line = (from: Place, to: Place, dashed = true): Shape => ({ kind: 'line', from, to, dashed });
 
-/** From shoulder by elbow to wrist, or from hip by knee to ankle, of each side that is looked at. */
-const angles: Drawing = (points, placeOf) =>
+/** From shoulder by elbow to wrist, on to the knuckles, or from hip by knee to ankle, of each side that is looked at. */
+const angles: Drawing = ({ points, placeOf }) =>
   bodySides.flatMap((side) =>
     [
       ['Shoulder', 'Elbow', 'Wrist'],
+      ['Elbow', 'Wrist', 'IndexKnuckle'],
       ['Hip', 'Knee', 'Ankle'],
     ].flatMap((limb): Shape[] => {
       const names = limb.map((part): PointName => `${side}${part}` as PointName);
@@ -36,14 +48,14 @@ const angles: Drawing = (points, placeOf) =>
   );
 
 /** Straight down from between the hips, and the trunk on it. */
-const plumb: Drawing = (_points, placeOf, trunk) => {
+const plumb: Drawing = ({ placeOf, trunk }) => {
   const [hips, shoulders] = [middleOf('Hip', placeOf), middleOf('Shoulder', placeOf)];
   if (!hips || !shoulders) return [];
   return [line({ x: hips.x, y: hips.y - 1.2 * trunk }, { x: hips.x, y: hips.y + 1.8 * trunk }), line(hips, shoulders, false)];
 };
 
 /** The base: from foot to foot, on the floor. */
-const base: Drawing = (_points, placeOf, trunk) => {
+const base: Drawing = ({ placeOf, trunk }) => {
   const [left, right] = bodySides.map((side) => placeOf(`${side}Ankle`));
   if (!left || !right) return [];
   const floor = Math.max(left.y, right.y) + 0.12 * trunk;
@@ -52,17 +64,62 @@ const base: Drawing = (_points, placeOf, trunk) => {
 };
 
 /** As high as the chin, where the hands are at home. */
-const guard: Drawing = (_points, placeOf, trunk) => {
+const guard: Drawing = ({ placeOf, trunk }) => {
   const mouth = middleOf('Mouth', placeOf);
   return mouth ? [line({ x: mouth.x - trunk, y: mouth.y }, { x: mouth.x + trunk, y: mouth.y })] : [];
 };
 
 /** Level with the elbow, or with the knee where no elbow is looked at. */
-const level: Drawing = (points, placeOf, trunk) => {
+const level: Drawing = ({ points, placeOf, trunk }) => {
   const about = points.find((name) => name.endsWith('Elbow')) ?? points.find((name) => name.endsWith('Knee'));
   const at = about && placeOf(about);
   return at ? [line({ x: at.x - 0.6 * trunk, y: at.y }, { x: at.x + 0.6 * trunk, y: at.y })] : [];
 };
+
+/** As high as the hips, which a knee is held against. */
+const hipLevel: Drawing = ({ placeOf, trunk }) => {
+  const hips = middleOf('Hip', placeOf);
+  return hips ? [line({ x: hips.x - trunk, y: hips.y }, { x: hips.x + trunk, y: hips.y })] : [];
+};
+
+/** Longer than it is, on both sides, by a share of itself. */
+const prolonged = (from: Place, to: Place, by: number): [Place, Place] => {
+  const [x, y] = [(to.x - from.x) * by, (to.y - from.y) * by];
+  return [
+    { x: from.x - x, y: from.y - y },
+    { x: to.x + x, y: to.y + y },
+  ];
+};
+/** Along each foot that is looked at, and on beyond its toes. */
+const feet: Drawing = ({ points, placeOf }) =>
+  bodySides.flatMap((side) => {
+    const [heel, toe] = [placeOf(`${side}Heel`), placeOf(`${side}Toe`)];
+    return heel && toe && points.includes(`${side}Toe`) ? [line(...prolonged(heel, toe, 0.6)), line(heel, toe, false)] : [];
+  });
+/** Through both shoulders. */
+const shoulders: Drawing = ({ placeOf }) => {
+  const [left, right] = bodySides.map((side) => placeOf(`${side}Shoulder`));
+  return left && right ? [line(...prolonged(left, right, 1.2)), line(left, right, false)] : [];
+};
+/** Straight up from between the feet, as they stood when it was looked first. */
+const midline: Drawing = ({ first, trunk }) => {
+  const middle = middleOf('Ankle', first);
+  return middle ? [line(middle, { x: middle.x, y: middle.y - 3.4 * trunk })] : [];
+};
+/** The straight way of a hand or foot from where it was looked at first to where it was looked at last. */
+const straight: Drawing = ({ points, first, last }) =>
+  points
+    .filter((name) => /Wrist|Ankle/.test(name))
+    .flatMap((name) => {
+      const [from, to] = [first(name), last(name)];
+      return from && to ? [line(from, to)] : [];
+    });
+/** From the shoulder straight to the wrist, of each arm that is looked at. */
+const reach: Drawing = ({ points, placeOf }) =>
+  bodySides.flatMap((side) => {
+    const [from, to] = [placeOf(`${side}Shoulder`), placeOf(`${side}Wrist`)];
+    return from && to && points.includes(`${side}Wrist`) ? [line(from, to, false)] : [];
+  });
 
 const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'st.width': [base],
@@ -74,16 +131,38 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'gd.other-hand': [guard],
   'gd.cover': [guard],
   'gd.fist-elbow-level': [level],
+  'gd.return-line': [straight],
+  'st.rear-foot': [feet],
+  'st.heels': [feet],
+  'pv.calf': [feet],
+  'pv.rear-turn': [feet],
+  'pv.lead-turn': [feet],
+  'pv.support-turn': [feet],
+  'sm.rotation': [shoulders],
+  'sm.straight': [straight],
+  'sm.uppercut-path': [straight],
+  'sm.wrist': [angles],
+  'sm.range': [reach],
+  'el.close': [reach],
+  'sm.head-off': [midline],
+  'sm.hook-stop': [midline],
+  'sm.hook-angle': [angles],
   'sm.extension': [angles],
   'sm.hook-plane': [level],
   'sm.load': [angles],
   'kk.level-leg': [level],
+  'kk.upright': [plumb],
+  'kk.path': [straight],
+  'kk.chamber': [hipLevel, angles],
+  'kk.step-off': [midline],
   'df.pull-back': [plumb],
+  'df.slip': [midline],
+  'df.check': [hipLevel],
 };
 
 /** The lines that a row is measured by, in the frame on show. */
-export const shapesFor = (checkpoint: CheckpointId, points: readonly PointName[], placeOf: PlaceOf, trunk: number): Shape[] =>
-  ((drawings as Partial<Record<string, readonly Drawing[]>>)[checkpoint] ?? []).flatMap((draw) => draw(points, placeOf, trunk));
+export const shapesFor = (checkpoint: CheckpointId, drawn: Drawn): Shape[] =>
+  ((drawings as Partial<Record<string, readonly Drawing[]>>)[checkpoint] ?? []).flatMap((draw) => draw(drawn));
 
 /** The wedge of an angle as an SVG path. @param radius pixels */
 export function wedge({ at, from, to }: Extract<Shape, { kind: 'angle' }>, radius: number): string {
