@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import {
   emptyTrack,
+  framesOfSameBody,
   hipsAt,
   isSameBody,
   numbersOfFrame,
@@ -44,6 +45,20 @@ describe('the same body', () => {
     expect(isSameBody(one, 0, standing(1, [undefined]), 1)).to.equal(false);
     expect(isSameBody(one, 0, one, 5)).to.equal(false);
     expect(hipsAt(one, 5)).to.equal(undefined);
+  });
+});
+
+describe('frames of the same body', () => {
+  const place = (x: number): [number, number] => [x, 300];
+  it('end where the hips jump to somebody else, on either side', () => {
+    const track = standing(0, [600, 600, 200, 210, 220, 230, 700, 710].map(place));
+    expect(framesOfSameBody(track, 4, 0, 7)).to.deep.equal([2, 5]);
+    expect(framesOfSameBody(track, 1, 0, 7)).to.deep.equal([0, 1]);
+    expect(framesOfSameBody(track, 4, 3, 4)).to.deep.equal([3, 4]);
+  });
+  it('go on over frames without anybody, in which a body may get further', () => {
+    const track = standing(0, [place(200), undefined, undefined, place(280), undefined, place(600)]);
+    expect(framesOfSameBody(track, 0, 0, 5)).to.deep.equal([0, 4]);
   });
 });
 

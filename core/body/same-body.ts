@@ -26,6 +26,33 @@ export function hipsAt(track: Track, frame: FrameIndex): readonly [Px, Px] | und
   return stands && [stands.x, stands.y];
 }
 
+/**
+ * The frames round one of them in which it is the same body that is followed: it ends where the hips jump, as they do when what is
+ * followed goes over to somebody else who crosses. Frames without anybody are passed over.
+ * @param from the first frame that is of interest @param to the last one
+ */
+export function framesOfSameBody(
+  track: Track,
+  at: FrameIndex,
+  from: FrameIndex,
+  to: FrameIndex,
+): readonly [FrameIndex, FrameIndex] {
+  const until = (end: FrameIndex, step: 1 | -1): FrameIndex => {
+    let known = standsAt(track, at);
+    let since = 0;
+    for (let frame = at + step; (end - frame) * step >= 0; frame += step) {
+      since++;
+      const now = standsAt(track, frame);
+      if (!now) continue;
+      if (known && Math.hypot(now.x - known.x, now.y - known.y) > nearest * since * Math.max(now.torso, known.torso))
+        return frame - step;
+      [known, since] = [now, 0];
+    }
+    return end;
+  };
+  return [until(from, -1), until(to, 1)];
+}
+
 /** Whether what two tracks follow is one body, as far as two frames tell that lie next to each other. Nobody is never the same. */
 export function isSameBody(one: Track, frame: FrameIndex, other: Track, next: FrameIndex): boolean {
   const [a, b] = [standsAt(one, frame), standsAt(other, next)];

@@ -82,7 +82,10 @@ export function measureByPoints(one: MeasurableStrike, checkpoint: CheckpointId)
   const trial = share === 0 ? byHand : trialOf(checkpoint, seenFrom(one.sight));
   if (!trial) return none('From here it cannot be told well enough.');
   const raw = rawMeasure(one, measure);
-  if (!raw) return none('The body was not found here, is hidden or partly out of the picture, or this strike does not show it.');
+  if (!raw)
+    return none(
+      'The body was not found here, is hidden, crossed by somebody or partly out of the picture, or this strike does not show it.',
+    );
   return correctedBy(trialFor(trial, share), raw, widerFor(share));
 }
 /** Real gyms are harder on the model; hands that pin are the same there. */

@@ -310,6 +310,17 @@ describe('what is measured by points', () => {
     expect(of(cut, 'st.lean')).to.deep.equal(of(whole, 'st.lean'));
   });
 
+  it('is nothing where somebody else is followed half way through', () => {
+    const crossing: Moving = (name, frame) => {
+      const [ahead, up] = jab(name, frame);
+      return frame > contactFrame + 5 ? [ahead - 2, up] : [ahead, up];
+    };
+    const of = (id: ShippedCheckpointId) =>
+      measureByPoints(measurable(sceneOf(crossing), moments, techniqueIn(shippedCatalogue, 'jab'))!, id)!;
+    expect(of('gd.return-line').value).to.equal(undefined);
+    expect(of('st.lean').value).to.be.a('number');
+  });
+
   it('is corrected by what trials say, and doubts more than they do', () => {
     const trial = trialOf('st.lean', 'near')!;
     const told = measured('st.lean')!;

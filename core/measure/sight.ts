@@ -1,4 +1,5 @@
 import {
+  framesOfSameBody,
   numbersOfFrame,
   numbersOfPoint,
   otherSideOf,
@@ -44,7 +45,7 @@ const [before, after]: readonly [Ms, Ms] = [500, 800];
 /** The piece of a track round a strike, point by point. */
 export interface StrikePoints {
   times: Float64Array;
-  /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found, and outside of the picture. */
+  /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found, where it is somebody else than at contact, and outside of the picture. */
   places: Float64Array;
   /** How far each point of each frame is held by a pin, as a share; undefined where nobody has pinned anything near. */
   held?: Float64Array;
@@ -62,7 +63,13 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
     places: new Float64Array(frames * pointCount * 2).fill(NaN),
   };
   const { values } = track;
-  for (let frame = Math.max(0, track.from - from); frame < Math.min(frames, track.from + track.frames - from); frame++) {
+  const [first, last] = framesOfSameBody(
+    track,
+    strike.contactFrame,
+    Math.max(from, track.from),
+    Math.min(to, track.from + track.frames - 1),
+  );
+  for (let frame = first - from; frame <= last - from; frame++) {
     const inTrack = (from + frame - track.from) * numbersOfFrame;
     for (let point = 0; point < pointCount; point++) {
       const [x, y] = [values[inTrack + point * numbersOfPoint]!, values[inTrack + point * numbersOfPoint + 1]!];
