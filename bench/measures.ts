@@ -250,7 +250,7 @@ export function benchMeasures(): void {
   printTable(titles, figures.map(cellsOf));
   const told = figures.filter(({ why }) => !why);
   const [made, right] = [sum(told, ({ proposals }) => proposals), sum(told, (one) => one.right)];
-  console.log(`\nProposals of measures that are told: ${made}, right ${percent(made > 0 ? right / made : undefined)}`);
+  console.log(`\nProposals of measures that are told: ${made}, right ${right}`);
   const rates = ratesOf(all);
   const holds = mean(rates, (rate) => Number(isHeld(rate)));
   const off = mean(rates, ({ truth, told: { rate } }) => Math.abs(rate - truth));

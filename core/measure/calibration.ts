@@ -2,15 +2,18 @@ import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { group, mean, sum, variance } from 'd3-array';
 import type { CheckpointId } from '../technique/index.ts';
 import type { MeasuredValue } from './measured.ts';
-import type { Seen } from './seen.ts';
+import type { PlaceSeen, Seen } from './seen.ts';
 import type { Sight } from './sight.ts';
 import { trials } from './trials.ts';
 
-export function seenFrom({ view, near, striking }: Pick<Sight, 'view' | 'near' | 'striking'>): Seen {
+function placeSeen({ view, near, striking }: Pick<Sight, 'view' | 'near' | 'striking'>): PlaceSeen {
   if (view === 'quarter') return 'quarter';
   if (near === undefined) return 'along';
   return near === striking ? 'near' : 'far';
 }
+/** By which trials a strike is measured. */
+export const seenFrom = (sight: Pick<Sight, 'view' | 'near' | 'striking' | 'byLeg'>): Seen =>
+  sight.byLeg ? `leg ${placeSeen(sight)}` : placeSeen(sight);
 
 /** How a measure came out in trials whose truth was known: by how much it is off on the average, and how far it then spreads. */
 export interface Errors {

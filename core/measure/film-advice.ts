@@ -19,7 +19,7 @@ export interface FilmAdvice {
 /** What a camera can settle of one row, before anybody has looked. @param row as this film's view and rate show it @param view from where is filmed */
 export function adviceOn(
   { checkpoint, band, shown, reason }: Pick<ChecklistRow, 'checkpoint' | 'band' | 'shown' | 'reason'>,
-  technique: Pick<Technique, 'side'>,
+  technique: Pick<Technique, 'side' | 'kind'>,
   { view, stance }: { view: View; stance: Stance },
 ): FilmAdvice {
   if (!shown) return { settles: 'nothing', doubt: undefined, reason };

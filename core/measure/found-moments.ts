@@ -1,7 +1,7 @@
 import { pointAt, pointCount, type BodySize, type PointName } from '../body/index.ts';
 import { frameNearest, timeOf } from '../film/index.ts';
 import { guessedOf, type StrikeMoments } from '../strikes/index.ts';
-import { handOf, type Technique } from '../technique/index.ts';
+import { handOf, type CheckpointId, type Technique } from '../technique/index.ts';
 import type { FrameIndex, Ms, Px, Ratio } from '../units.ts';
 import { nearSide, strikePoints, type StrikePoints } from './sight.ts';
 import type { FollowedFilm } from './followed-film.ts';
@@ -18,14 +18,14 @@ interface Found {
   doubt: Ms;
 }
 /**
- * What trials say of moments on the path of a limb. What is not here is not found well enough, or was tried on too few people: from
- * the front nobody sees when a hand is home, and only one of the people kicks. Printed and checked by `bin/bench measures`.
+ * What trials say of moments on the path of a limb. What is not here is not found well enough: from the front nobody sees when a hand
+ * is home. Printed and checked by `bin/bench measures`.
  */
 export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName, Found>>>>> = {
   'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -14, doubt: 45 } },
   'far hand': { launch: { late: 55, doubt: 60 }, home: { late: -19, doubt: 35 } },
   'hand along': { launch: { late: 41, doubt: 50 } },
-  foot: {},
+  foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
 /** What is doubted of a found moment where nobody knows how it was seen. */
@@ -123,24 +123,26 @@ function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
   return way >= leastWay && Math.sqrt(2 * off) <= mostOff * way ? moment : undefined;
 }
 
+/** What has to be known of a technique. */
+export type Thrown = Pick<Technique, 'side' | 'kind' | 'checkpoints'>;
+/** What sinks before it goes out, or with it, goes no straight way: uppercuts are looked at for these, and straights to the body. */
+const dips: readonly CheckpointId[] = ['sm.load', 'sm.level'];
+
 /** What throws a strike, as a camera sees it; undefined where nothing can be followed. */
 function throwerOf(
   { view, stance }: Pick<FollowedFilm, 'view' | 'stance'>,
-  { side, kind }: Pick<Technique, 'side' | 'kind'>,
+  { side, kind, checkpoints }: Thrown,
 ): { thrower: Thrower; point: PointName } | undefined {
   const limb = handOf(side, stance);
   if (!limb || view === 'quarter') return undefined;
   const near = nearSide(view, handOf('lead', stance)!);
   if (kind === 'kick') return near && { thrower: 'foot', point: `${limb}Ankle` };
-  if (kind !== 'hand') return undefined;
+  if (kind !== 'hand' || checkpoints.some((id) => dips.includes(id))) return undefined;
   return { thrower: near ? (limb === near ? 'near hand' : 'far hand') : 'hand along', point: `${limb}Wrist` };
 }
 
 /** What is doubted of a moment that was found in this film. */
-export function doubtOfFound(
-  film: Pick<FollowedFilm, 'view' | 'stance'>,
-  technique: Pick<Technique, 'side' | 'kind'>,
-): Readonly<Record<FoundName, Ms>> {
+export function doubtOfFound(film: Pick<FollowedFilm, 'view' | 'stance'>, technique: Thrown): Readonly<Record<FoundName, Ms>> {
   const found = foundIn[throwerOf(film, technique)?.thrower ?? 'foot'];
   return { launch: found.launch?.doubt ?? widestDoubt.launch, home: found.home?.doubt ?? widestDoubt.home };
 }
@@ -149,7 +151,7 @@ export function doubtOfFound(
 export function momentsOnPath(
   film: FollowedFilm,
   strike: StrikeMoments,
-  technique: Pick<Technique, 'side' | 'kind'>,
+  technique: Thrown,
   points = strikePoints(film, strike),
 ): { thrower: Thrower; at: (name: FoundName) => Ms | undefined } | undefined {
   const thrown = throwerOf(film, technique);
@@ -168,7 +170,7 @@ export function momentsOnPath(
 export function withFoundMoments<Strike extends StrikeMoments>(
   film: FollowedFilm,
   strike: Strike,
-  technique: Pick<Technique, 'side' | 'kind'>,
+  technique: Thrown,
   points?: StrikePoints,
 ): Strike {
   if (strike.contactOrigin === 'guessed' || guessedOf(strike).length === 0) return strike;

@@ -1,9 +1,8 @@
 import { pointCount, pointNames } from '../body/index.ts';
 import { gapAt, timeOf } from '../film/index.ts';
 import { moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
-import type { Technique } from '../technique/index.ts';
 import type { Ms, Ratio } from '../units.ts';
-import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
+import { doubtOfFound, withFoundMoments, type FoundName, type Thrown } from './found-moments.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
 import { sidesOf, sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
@@ -40,7 +39,7 @@ const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: num
 export function measurable(
   film: FollowedFilm,
   told: StrikeMoments,
-  technique: Pick<Technique, 'side' | 'kind'>,
+  technique: Thrown,
   spreadOf: (point: number) => Ratio = (point) => jitterOf[point]!,
 ): MeasurableStrike | undefined {
   const { timeline } = film;

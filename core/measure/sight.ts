@@ -29,6 +29,8 @@ export interface Sight {
   idle: BodySide;
   lead: BodySide;
   near: BodySide | undefined;
+  /** A foot, shin or knee strikes. */
+  byLeg: boolean;
   /** When it was launched, landed and was home, and an instant before it when nothing of it has begun. */
   launch: Ms;
   contact: Ms;
@@ -137,11 +139,12 @@ export function nearSide(view: View, lead: BodySide): BodySide | undefined {
 export function sidesOf(
   view: View,
   stance: Stance,
-  { side }: Pick<Technique, 'side'>,
-): Pick<Sight, 'view' | 'lead' | 'near' | 'striking' | 'idle'> {
+  { side, kind }: Pick<Technique, 'side' | 'kind'>,
+): Pick<Sight, 'view' | 'lead' | 'near' | 'striking' | 'idle' | 'byLeg'> {
   const lead = handOf('lead', stance)!;
   const striking = handOf(side, stance) ?? lead;
-  return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking) };
+  const byLeg = kind === 'kick' || kind === 'knee';
+  return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking), byLeg };
 }
 
 /** The side of the foot that stands behind. */

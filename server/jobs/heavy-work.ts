@@ -8,10 +8,11 @@ import {
   pinnedFilm,
   type MeasuredRate,
   type MeasuredValue,
+  type Thrown,
 } from '@wax-fist/core/measure';
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Sound } from '@wax-fist/core/sound';
 import { findMotion, type StrikeMoments } from '@wax-fist/core/strikes';
-import type { Band, Checkpoint, Stance, Technique, View } from '@wax-fist/core/technique';
+import type { Band, Checkpoint, Stance, View } from '@wax-fist/core/technique';
 import type { Px } from '@wax-fist/core/units';
 import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
@@ -46,7 +47,7 @@ export const motion = async ({ movement, timeline }: { movement: string; timelin
 export interface StrikeToMeasure {
   id: string;
   moments: StrikeMoments;
-  technique: Pick<Technique, 'side' | 'kind'>;
+  technique: Thrown;
   checkpoints: readonly Pick<Checkpoint, 'id' | 'measure'>[];
 }
 /** Strikes of one film. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */

@@ -95,7 +95,12 @@ function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined 
     const known = catalogue.checkpoints.get(id);
     return known ? [{ id, measure: known.measure }] : [];
   });
-  return { id: row.id, moments: momentsOf(row), technique: { side: technique.side, kind: technique.kind }, checkpoints };
+  return {
+    id: row.id,
+    moments: momentsOf(row),
+    technique: { side: technique.side, kind: technique.kind, checkpoints: technique.checkpoints },
+    checkpoints,
+  };
 }
 
 async function measureFilm(

@@ -1,9 +1,11 @@
+import 'fake-indexeddb/auto';
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { emptyTrack, type Track } from '@wax-fist/core/body';
 import { shippedCatalogue, type Checkpoint } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { computed, effectScope, shallowRef } from 'vue';
 import { deskData, standing, until } from '../../test/desk-data.ts';
+import { onFreshPage } from '../../test/mounted.ts';
 import { useMeasured } from './use-measured.ts';
 
 const strikeAt = (contactFrame: number): StrikeMark => ({
@@ -14,6 +16,7 @@ const strikeAt = (contactFrame: number): StrikeMark => ({
 const checkpoint = (id: string): Checkpoint => shippedCatalogue.checkpoints.get(id)!;
 
 describe('what is measured at the bench', () => {
+  onFreshPage();
   const desk = (points: Promise<Track | undefined> | undefined) => {
     const strike = shallowRef<StrikeMark | undefined>(strikeAt(120));
     const data = deskData('lead-side', { points });
