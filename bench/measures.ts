@@ -120,15 +120,23 @@ const rightOf = (proposals: readonly boolean[]): number | undefined => mean(prop
 /** On fewer people nothing could be held back and checked. */
 const leastPeople = 4;
 /** What a measure has to keep on people that no trial has seen; else it says that it cannot tell. */
-const [leastWithin, leastRight] = [0.9, 0.95];
+const [leastWithin, leastRight, leastParted, mostOfBand] = [0.9, 0.95, 0.85, 0.9];
 
 /** Why the trials of a measure are not shipped; undefined when they are. */
 function notToBeTrusted(group: readonly Told[]): string | undefined {
   if (new Set(group.map(({ film }) => personOf(film))).size < leastPeople || !trialFor(group)) return 'too few were tried';
   const told = heldBack(group);
   if ((within(told, 1.96) ?? 0) < leastWithin) return 'its doubt does not hold for others';
-  return (rightOf(proposalsOf(told)) ?? 1) < leastRight ? 'too many proposals are wrong' : undefined;
+  if ((rightOf(proposalsOf(told)) ?? 1) < leastRight) return 'too many proposals are wrong';
+  if ((partedBy(told, valuesOf(told)) ?? 1) < leastParted) return 'it hardly parts faulty from clean';
+  const widths = told.flatMap(({ band }) => (band ? [widthOf(band)] : []));
+  const doubt = mean(told, ({ measured }) => measured.doubt)!;
+  return widths.length > 0 && doubt > mostOfBand * mean(widths)! ? 'its doubt is as wide as its band' : undefined;
 }
+const valuesOf = (told: ReturnType<typeof heldBack>): number[] => told.map(({ measured }) => measured.value);
+/** From where it is a fault to where it is one again; of a band with one end, twice the way from clean to there. */
+const widthOf = ({ clean, watch: [from, to] }: Band): number =>
+  from !== null && to !== null ? to - from : 2 * Math.abs(from === null ? to! - clean[1]! : from - clean[0]!);
 
 /** What is shipped: the trials of all people, of measures that keep what they claim. */
 export function trialsOf(list: readonly Told[]): Record<string, Partial<Record<Seen, KeptTrial>>> {
@@ -212,10 +220,7 @@ export const figuresOf = (all: readonly Told[]): Figure[] =>
       naive: mean(group, ({ raw, truth }) => raw.value - truth)!,
       ...{ bias: mean(errors), spread: deviation(errors), doubt: mean(told, ({ measured }) => measured.doubt) },
       ...{ within68: within(told, 1), within95: within(told, 1.96) },
-      parted: partedBy(
-        told,
-        told.map(({ measured }) => measured.value),
-      ),
+      parted: partedBy(told, valuesOf(told)),
       ...{ proposals: proposals.length, right: proposals.filter(Boolean).length, why: notToBeTrusted(group) },
     };
   });
