@@ -54,7 +54,7 @@ describe('measures of a session', function () {
     const found = (await told.textContent())!;
     await press(page, 'l');
     const bar = page.getByRole('region', { name: 'Points by hand' });
-    await bar.getByText('as it was found').waitFor();
+    await bar.getByText('as found').waitFor();
     await press(page, 'Shift+ArrowLeft Shift+ArrowLeft Shift+ArrowLeft');
     await bar.getByText('put right by hand').waitFor();
     await page.getByText(found, { exact: true }).waitFor({ state: 'detached' });

@@ -13,7 +13,6 @@ section {
   align-items: center;
   gap: 4px 6px;
   min-height: 34px;
-  flex-wrap: wrap;
   white-space: nowrap;
   font-size: 13px;
 }
@@ -35,5 +34,10 @@ section {
 }
 :slotted(.end) {
   margin-left: auto;
+}
+@media (max-width: 1199px) {
+  section {
+    flex-wrap: wrap;
+  }
 }
 </style>

@@ -13,7 +13,7 @@ const { pins, whose } = defineProps<{ pins: Pins; whose: WhoseBody }>();
 const { keys: benchKeys } = useBenchContext();
 const review = useReview();
 const { picked } = pins;
-const states = { here: 'put right by hand', hidden: 'hidden here', free: 'as it was found' };
+const states = { here: 'put right by hand', hidden: 'hidden here', free: 'as found' };
 /** Every key that a point in hand has is on the panel of keys. */
 const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolean }[]>(() => [
   { key: 'here', name: 'Right so', act: pins.right },

@@ -84,7 +84,7 @@ describe('points that are put right by hand at the bench', () => {
   it('begin with those that the row in hand is measured by, the first of them in hand', () => {
     expect(wrapper.findAll('[data-point]').map((one) => one.attributes('data-point'))).to.have.length(19);
     expect(document.activeElement).to.equal(point('leftWrist').element);
-    expect(bar()).to.include('left wrist').and.to.include('as it was found');
+    expect(bar()).to.include('left wrist').and.to.include('as found');
   });
 
   it('are moved by keys, one step until the key is let go, which can be undone', async () => {
