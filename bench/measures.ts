@@ -24,6 +24,7 @@ import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf } from './followed-films.ts';
+import { benchMeasuring } from './measuring-speed.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
 import { number, percent, printTable } from './table.ts';
@@ -265,4 +266,5 @@ export function benchMeasures(): void {
   );
   benchMoments();
   benchPoints();
+  benchMeasuring();
 }
