@@ -47,11 +47,18 @@ export const traineeRowShape = traineeShape.shape({
 });
 export type TraineeRow = InferType<typeof traineeRowShape>;
 
+/** By what the list of trainees is ordered; those that are alike in it, by name. */
+export const traineeColumns = ['name', 'stance', 'grade', 'lastSession', 'sessions', 'openCorrections', 'filmsToReview'] as const;
+export type TraineeColumn = (typeof traineeColumns)[number];
+/** Upwards, or downwards with a minus before it. */
+export type TraineeOrder = TraineeColumn | `-${TraineeColumn}`;
+const traineeOrders: readonly TraineeOrder[] = traineeColumns.flatMap((column) => [column, `-${column}` as const]);
+
 /** The people of the club who train. */
 export const traineeEndpoints = {
-  /** In order of their names; `find` looks for a part of the name. */
+  /** In order of their names, if nothing else is said; `find` looks for a part of the name. */
   listTrainees: endpoint('GET', '/api/trainees', coaches, {
-    query: pageQuery.shape({ find: text().max(120).optional() }),
+    query: pageQuery.shape({ find: text().max(120).optional(), order: string().oneOf(traineeOrders).optional() }),
     reply: pageOf(traineeRowShape.required()),
   }),
   saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),

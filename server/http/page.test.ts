@@ -12,6 +12,8 @@ import { addScene, startServer, type ServerUnderTest, type Visitor } from '../te
 interface Row {
   id?: string;
   name: string;
+  sessions: number;
+  lastSession: string | null;
   heldOn: string;
   recheckOn: string | null;
   version: number;
@@ -36,12 +38,17 @@ describe('long lists', function () {
       insert into correction (id, trainee_id, checkpoint_id, technique, cue, target, opened_in, state, recheck_on)
         select gen_random_uuid(), trainee_id, 'st.chin', 'jab', 'Chin', 0.1, id, 'closed', case when hashtext(id::text) % 3 = 0 then null else held_on end
         from training_session;
+      insert into training_session (id, trainee_id, held_on, round_kind, rung, checklist_version, judged_by)
+        select gen_random_uuid(), one.id, date '2026-02-01' + n, 'heavy bag', 3, 1, usual.judged_by
+        from trainee one, generate_series(1, length(one.name) - 8) n, (select judged_by from training_session limit 1) usual
+        where one.name like 'Trainee %';
       insert into correction_event (id, correction_id, kind, note) select gen_random_uuid(), id, 'closed', '' from correction;
       insert into checklist_version (version, edits) select n, '{"checkpoints": [], "techniques": [], "checklists": {}}' from generate_series(2, 120) n;
     end $$`);
   });
   after(() => server.stop());
 
+  const named = ({ name, id }: Pick<Row, 'name' | 'id'>): string => `${name} ${id}`;
   const lists: [
     what: string,
     endpoint: Endpoint,
@@ -50,8 +57,33 @@ describe('long lists', function () {
     up: boolean,
     query?: Record<string, string>,
   ][] = [
-    ['trainees', traineeEndpoints.listTrainees, 231, ({ name, id }) => `${name} ${id}`, true],
-    ['trainees with a name', traineeEndpoints.listTrainees, 5, ({ name, id }) => `${name} ${id}`, true, { find: 'trainee 39' }],
+    ['trainees', traineeEndpoints.listTrainees, 231, named, true],
+    ['trainees with a name', traineeEndpoints.listTrainees, 5, named, true, { find: 'trainee 39' }],
+    [
+      'trainees by sessions',
+      traineeEndpoints.listTrainees,
+      231,
+      ({ sessions, ...row }) => `${String(sessions).padStart(3, '0')} ${named(row)}`,
+      true,
+      { order: 'sessions' },
+    ],
+    [
+      'trainees, most sessions first',
+      traineeEndpoints.listTrainees,
+      231,
+      ({ sessions, ...row }) => `${999 - sessions} ${named(row)}`,
+      true,
+      { order: '-sessions' },
+    ],
+    [
+      'trainees by when they were last filmed',
+      traineeEndpoints.listTrainees,
+      231,
+      ({ lastSession, ...row }) => `${lastSession ?? ''} ${named(row)}`,
+      true,
+      { order: 'lastSession' },
+    ],
+    ['trainees from the last name on', traineeEndpoints.listTrainees, 231, named, false, { order: '-name' }],
     ['sessions', sessionEndpoints.listSessions, 131, ({ heldOn, id }) => `${heldOn} ${id}`, false],
     ['films to review', todayEndpoints.filmsToReview, 132, ({ heldOn }) => heldOn, false],
     [

@@ -1,8 +1,14 @@
 <script setup lang="ts">
 import { mdiMagnify, mdiPlus } from '@mdi/js';
-import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
+import {
+  traineeColumns,
+  traineeEndpoints,
+  type TraineeColumn,
+  type TraineeOrder,
+  type TraineeRow,
+} from '@wax-fist/contract/trainees';
 import { useMediaQuery, watchDebounced } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
@@ -13,10 +19,20 @@ import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();
 const wanted = ref<string | null>('');
+/** As the head of the table says it; the server orders, as there may be more than are here. */
+const sorted = ref<{ key: TraineeColumn; order: 'asc' | 'desc' }[]>([]);
+const order = computed((): TraineeOrder => {
+  const [by] = sorted.value;
+  if (!by) return 'name';
+  return by.order === 'desc' ? `-${by.key}` : by.key;
+});
 const { rows, failure, hasMore, loading, more, again } = usePages((query) =>
-  request(traineeEndpoints.listTrainees, { query: { ...query, ...(wanted.value && { find: wanted.value }) } }),
+  request(traineeEndpoints.listTrainees, {
+    query: { ...query, ...(wanted.value && { find: wanted.value }), order: order.value },
+  }),
 );
 watchDebounced(wanted, again, { debounce: 200 });
+watch(order, again);
 const adding = ref(false);
 const headers = [
   { title: 'Name', key: 'name' },
@@ -27,6 +43,8 @@ const headers = [
   { title: 'Open corrections', key: 'openCorrections', align: 'end' },
   { title: 'Films to review', key: 'filmsToReview', align: 'end' },
 ] as const;
+/** They come in order; what a table does besides would only be wrong by the ways of another alphabet. */
+const asTheyCome = Object.fromEntries(traineeColumns.map((column) => [column, () => 0]));
 /** A table of seven columns is no use in a hand. */
 const narrow = useMediaQuery('(max-width: 899px)');
 const nobody = computed(() =>
@@ -73,9 +91,10 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
       </ul>
       <VDataTable
         v-else
+        v-model:sort-by="sorted"
         :headers="headers"
         :items="rows!"
-        :disable-sort="hasMore"
+        :custom-key-sort="asTheyCome"
         :items-per-page="-1"
         hide-default-footer
         hover
