@@ -94,11 +94,13 @@ describe('in the hand', function () {
     // What is cut off by the row that it stands in is no wider than the window.
     await page.keyboard.press('l');
     await page.getByRole('region', { name: 'Points by hand' }).waitFor();
-    const cut = await page.locator('.film').evaluate((film) =>
-      [...film.querySelectorAll('button, select')]
-        .filter((one) => one.getBoundingClientRect().right > film.getBoundingClientRect().right + 1)
-        .map(({ textContent }) => textContent),
-    );
+    const cut = await page
+      .locator('.film')
+      .evaluate((film) =>
+        [...film.querySelectorAll('button, select')]
+          .filter((one) => one.getBoundingClientRect().right > film.getBoundingClientRect().right + 1)
+          .map(({ textContent }) => textContent),
+      );
     expect(cut).to.deep.equal([]);
   });
 

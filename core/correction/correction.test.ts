@@ -12,6 +12,8 @@ import {
   wouldSettleAt,
   type Change,
   type TallyOfSession,
+  posteriorOf,
+  tallyByMeasures,
 } from './index.ts';
 
 const tally = (fault: number, count: number, watch = 0, cantSee = 0): Tally => ({
@@ -268,5 +270,18 @@ describe('ladder', () => {
     expect(rungs.map(({ rung }) => rung)).to.deep.equal([1, 2, 3, 4, 5, 6, 7]);
     expect(rungName(3)).to.equal('Bag, single strikes');
     expect(rungName(9)).to.equal('Rung 9');
+  });
+});
+
+describe('what measures alone say, as a tally', () => {
+  it('is the tally whose posterior is the same', () => {
+    const said = tallyByMeasures({ posterior: posteriorOf({ clean: 7, watch: 0, fault: 3, cantSee: 0 }), strikes: 20 });
+    expect(said).to.deep.equal({ clean: 7, watch: 0, fault: 3, cantSee: 0 });
+  });
+  it('never says more than as many strikes that a coach has judged', () => {
+    const { clean, fault } = tallyByMeasures({ posterior: { alpha: 1.5, beta: 4.5 }, strikes: 4 });
+    expect(clean + fault).to.be.closeTo(4, 1e-9);
+    expect(clean / fault).to.be.closeTo(4, 1e-9);
+    expect(tallyByMeasures({ posterior: { alpha: 0.4, beta: 0.4 }, strikes: 4 })).to.include({ clean: 0, fault: 0 });
   });
 });

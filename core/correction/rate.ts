@@ -31,11 +31,12 @@ const prior = 0.5;
  * What measures alone say of a rate, as if so many strikes had been judged: clean ones and faults whose posterior is the same. They
  * are fewer than were measured, by as much as a measure knows less than a coach.
  */
-export const tallyByMeasures = ({ posterior: { alpha, beta } }: { posterior: Posterior }): Tally => ({
-  ...emptyTally,
-  clean: Math.max(0, beta - prior),
-  fault: Math.max(0, alpha - prior),
-});
+export function tallyByMeasures({ posterior: { alpha, beta }, strikes }: { posterior: Posterior; strikes: number }): Tally {
+  const [clean, fault] = [Math.max(0, beta - prior), Math.max(0, alpha - prior)];
+  // A posterior that was fitted to draws comes out too narrow now and then: measures never say more than a judge of as many strikes.
+  const share = Math.min(1, strikes / (clean + fault || 1));
+  return { ...emptyTally, clean: clean * share, fault: fault * share };
+}
 
 /**
  * What a tally says of the fault rate, a watch counting half of a fault and *can’t see* not at all. Without watches it is Jeffreys'

@@ -68,7 +68,6 @@ describe('what is put is what is got', function () {
     const [known] = await server.services.db.select().from(film);
     const { db } = server.services;
     await db.insert(film).values({ ...known!, id: otherFilm, sessionId: scene.sessionId, sha256: null });
-    await db.update(film).set({ width: 1280, height: 720 });
     await db.insert(filmStep).values({ filmId: scene.filmId, step: 'pose', state: 'done' });
   });
   after(() => server.stop());

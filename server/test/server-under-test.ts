@@ -188,6 +188,7 @@ export async function addScene(
     bytes: 1000,
     state: 'ready',
     frames: timeline.length,
+    ...{ width: 1280, height: 720 },
     firstFrameAt: 0,
     duration: 10_000,
     timeline: Buffer.from(packTimeline(timeline)),

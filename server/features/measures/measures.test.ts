@@ -142,7 +142,7 @@ describe('measures of a session', () => {
     const { tally, byMeasure } = await lean();
     expect(byMeasure).to.equal(others.length);
     expect(tally.fault).to.be.within(1, 1.5);
-    expect(tally.clean).to.be.within(0.5 * others.length, others.length + 1);
+    expect(tally.clean).to.be.within(0.5 * others.length, others.length);
     expect((await measured()).rates.find(({ checkpointId }) => checkpointId === 'st.lean')!.counts).to.equal(true);
     const told = (await agreements()).find(({ checkpointId }) => checkpointId === 'st.lean')!;
     expect(told).to.include({ counts: true, by: 'A head-coach' });
