@@ -1,6 +1,7 @@
 import { unpackTrack } from '@wax-fist/core/body';
-import { timelineOf } from '@wax-fist/core/film';
+import { frameNearest, timelineOf, type FrameTimeline } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
+import type { StrikeMoments } from '@wax-fist/core/strikes';
 import { readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -19,6 +20,16 @@ export const films: readonly string[] = folders.flatMap((folder) =>
 );
 /** Who is in a film: a trial holds people back, not films. */
 export const personOf = (film: string): string => basename(film).split('-')[0]!;
+
+/** The moments of a strike as they truly are, on the frames that are nearest to them. */
+export const trueMoments = (
+  timeline: FrameTimeline,
+  { launch, contact, home }: Pick<Truth['strikes'][number], 'launch' | 'contact' | 'home'>,
+): StrikeMoments => ({
+  ...{ launchFrame: frameNearest(timeline, launch), launchOrigin: 'set' },
+  ...{ contactFrame: frameNearest(timeline, contact), contactOrigin: 'set' },
+  ...{ homeFrame: frameNearest(timeline, home), homeOrigin: 'set' },
+});
 
 /** A film as the pose model saw it, and what is true of it; undefined when nobody was found. */
 export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {

@@ -1,4 +1,3 @@
-import { frameNearest } from '@wax-fist/core/film';
 import {
   correctedBy,
   isNear,
@@ -23,7 +22,7 @@ import { deviation, group as groupBy, mean, sum } from 'd3-array';
 import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import type { Truth } from '../simulator/truth/truth.ts';
-import { films, followed, personOf } from './followed-films.ts';
+import { films, followed, personOf, trueMoments } from './followed-films.ts';
 import { benchMeasuring } from './measuring-speed.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
@@ -49,16 +48,7 @@ export function* toldOf(
   for (const { technique: id, parts, measures, ...times } of truth.strikes) {
     if (parts || !measures) continue;
     const technique = techniqueIn(shippedCatalogue, id);
-    const strike = measurable(
-      scene,
-      {
-        ...{ launchFrame: frameNearest(timeline, times.launch), launchOrigin: 'set' },
-        ...{ contactFrame: frameNearest(timeline, times.contact), contactOrigin: 'set' },
-        ...{ homeFrame: frameNearest(timeline, times.home), homeOrigin: 'set' },
-      },
-      technique,
-      spreadOf,
-    );
+    const strike = measurable(scene, trueMoments(timeline, times), technique, spreadOf);
     if (!strike) continue;
     const bands = new Map(
       checklistFor(shippedCatalogue, id, { school: usualSchool, view }).map(({ checkpoint, band }) => [checkpoint.id, band]),

@@ -1,31 +1,25 @@
-import { frameNearest } from '@wax-fist/core/film';
 import { measurable, measureByPoints, pointMeasureOf } from '@wax-fist/core/measure';
 import { checklistFor, shippedCatalogue, techniqueIn, usualSchool } from '@wax-fist/core/technique';
 import { median } from 'd3-array';
-import { films, followed } from './followed-films.ts';
+import { films, followed, trueMoments } from './followed-films.ts';
 
 /** A whole round: two minutes, tired towards the end. */
 const round = 'sunniva-bag-lead-side';
-const times = 5;
-const allSet = { launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' } as const;
+const counted = 5;
 
 /** Prints how long all rows of all strikes of a round take to be measured; the first time, when nothing is compiled yet, is not counted. */
 export function benchMeasuring(): void {
   const { scene, truth } = followed(films.find((film) => film.endsWith(round))!)!;
   const { timeline, view } = scene;
-  const strikes = truth.strikes.map(({ technique, launch, contact, home }) => ({
+  const strikes = truth.strikes.map(({ technique, ...times }) => ({
     technique: techniqueIn(shippedCatalogue, technique),
     rows: checklistFor(shippedCatalogue, technique, { school: usualSchool, view }).filter(({ checkpoint }) =>
       pointMeasureOf(checkpoint.id),
     ),
-    moments: {
-      ...{ launchFrame: frameNearest(timeline, launch), contactFrame: frameNearest(timeline, contact) },
-      homeFrame: frameNearest(timeline, home),
-      ...allSet,
-    },
+    moments: trueMoments(timeline, times),
   }));
   let numbers = 0;
-  const took = Array.from({ length: times + 1 }, () => {
+  const took = Array.from({ length: counted + 1 }, () => {
     const begun = performance.now();
     numbers = 0;
     for (const { technique, rows, moments } of strikes) {

@@ -1,8 +1,7 @@
-import { frameNearest } from '@wax-fist/core/film';
 import { foundIn, momentsOnPath, type FoundName, type Thrower } from '@wax-fist/core/measure';
 import { shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
 import { deviation, group, mean, median } from 'd3-array';
-import { films, followed, personOf } from './followed-films.ts';
+import { films, followed, personOf, trueMoments } from './followed-films.ts';
 import { percent, printTable } from './table.ts';
 
 /** A moment that was looked for on the path of a limb: by how many milliseconds it was found too late; undefined where it was not. */
@@ -18,15 +17,9 @@ function* soughtIn(film: string): Generator<Sought> {
   if (!scene || !truth) return;
   for (const { technique, parts, launch, contact, home } of truth.strikes) {
     if (parts) continue;
-    const frames = [launch, contact, home].map((time) => frameNearest(scene.timeline, time)) as [number, number, number];
-    const path = momentsOnPath(
-      scene,
-      {
-        ...{ launchFrame: frames[0], contactFrame: frames[1], homeFrame: frames[2] },
-        ...{ launchOrigin: 'guessed', contactOrigin: 'set', homeOrigin: 'guessed' },
-      },
-      techniqueIn(shippedCatalogue, technique),
-    );
+    const set = trueMoments(scene.timeline, { launch, contact, home });
+    const guessed = { ...set, launchOrigin: 'guessed', homeOrigin: 'guessed' } as const;
+    const path = momentsOnPath(scene, guessed, techniqueIn(shippedCatalogue, technique));
     if (!path) continue;
     for (const name of ['launch', 'home'] as const) {
       const time = path.at(name);

@@ -20,6 +20,10 @@ function standsAt(track: Track, frame: FrameIndex): Stands | undefined {
   return hip && shoulder && { x: hip[0], y: hip[1], torso: Math.hypot(hip[0] - shoulder[0], hip[1] - shoulder[1]) };
 }
 
+/** Whether somebody can have got from one place to the other within so many frames. */
+const isWithinReach = (a: Stands, b: Stands, frames: number): boolean =>
+  Math.hypot(a.x - b.x, a.y - b.y) <= nearest * frames * Math.max(a.torso, b.torso);
+
 /** Where the middle of the hips is in a frame, in pixels; undefined where nobody was found. */
 export function hipsAt(track: Track, frame: FrameIndex): readonly [Px, Px] | undefined {
   const stands = standsAt(track, frame);
@@ -44,8 +48,7 @@ export function framesOfSameBody(
       since++;
       const now = standsAt(track, frame);
       if (!now) continue;
-      if (known && Math.hypot(now.x - known.x, now.y - known.y) > nearest * since * Math.max(now.torso, known.torso))
-        return frame - step;
+      if (known && !isWithinReach(known, now, since)) return frame - step;
       [known, since] = [now, 0];
     }
     return end;
@@ -56,5 +59,5 @@ export function framesOfSameBody(
 /** Whether what two tracks follow is one body, as far as two frames tell that lie next to each other. Nobody is never the same. */
 export function isSameBody(one: Track, frame: FrameIndex, other: Track, next: FrameIndex): boolean {
   const [a, b] = [standsAt(one, frame), standsAt(other, next)];
-  return !!a && !!b && Math.hypot(a.x - b.x, a.y - b.y) <= nearest * Math.max(a.torso, b.torso);
+  return !!a && !!b && isWithinReach(a, b, 1);
 }

@@ -67,13 +67,13 @@ const windsUp: Ms = 260;
 /** Furthest that the fist goes out sideways before it is launched, in forearms. */
 export function windUp(sight: Sight): Ratio {
   const from = sight.launch - windsUp;
-  const rest = onBody(sight, from)[0];
-  return mostOf(from, sight.launch, (time) => (onBody(sight, time)[0] - rest) * outwards(sight)) / sight.size.forearm;
+  const [rest, out] = [onBody(sight, from)[0], outwards(sight)];
+  return mostOf(from, sight.launch, (time) => (onBody(sight, time)[0] - rest) * out) / sight.size.forearm;
 }
 /** How far the fist goes on past the middle of the feet, contact to home, in widths of the shoulders. */
 export function overrun(sight: Sight): Ratio {
-  const line = middle(sight, 'Ankle', sight.ready)[0];
-  const past = (time: Ms): Px => (line - knuckles(sight, sight.striking, time)[0]) * outwards(sight);
+  const [line, out] = [middle(sight, 'Ankle', sight.ready)[0], outwards(sight)];
+  const past = (time: Ms): Px => (line - knuckles(sight, sight.striking, time)[0]) * out;
   return Math.max(0, mostOf(sight.contact, sight.home, past)) / sight.size.shoulderWidth;
 }
 

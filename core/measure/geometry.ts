@@ -2,7 +2,7 @@ import { chinHeight, type PointName } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import type { Sight, Spot } from './sight.ts';
 
-const degrees = 180 / Math.PI;
+export const degrees = 180 / Math.PI;
 /** How closely an instant is looked for between two others. */
 const step: Ms = 8;
 

@@ -1,6 +1,6 @@
 import type { Degrees, Ratio } from '../units.ts';
 import { bodySides, type BodySide } from '../body/index.ts';
-import { jointAngle, middle, mostOf, riseOf } from './geometry.ts';
+import { between, jointAngle, middle, mostOf, riseOf } from './geometry.ts';
 import { rearOf, type Sight } from './sight.ts';
 
 const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
@@ -58,7 +58,7 @@ export function kneeLift(sight: Sight): Ratio {
 /** How steeply the foot that kicks comes up on the last tenth of its way in: 0° level, 90° straight up. */
 export function shinPath(sight: Sight): Degrees {
   const foot = `${sight.striking}Ankle` as const;
-  const [x, y] = sight.at(foot, sight.contact - 0.1 * (sight.contact - sight.launch));
-  const [u, v] = sight.at(foot, sight.contact);
-  return (Math.atan2(Math.abs(v - y), Math.abs(u - x)) * 180) / Math.PI;
+  const from = sight.at(foot, sight.contact - 0.1 * (sight.contact - sight.launch));
+  const to = sight.at(foot, sight.contact);
+  return Math.abs(riseOf(from, to, between(from, to)));
 }

@@ -1,12 +1,11 @@
 import type { BodySide } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
-import { instants } from './geometry.ts';
+import { degrees, instants } from './geometry.ts';
 import { rearOf, type Sight } from './sight.ts';
 
 // Turns about the upright, seen from across: of a line whose true length is known, the picture shows the part that points ahead. Which
 // way the rest of it points the picture does not tell, but feet turn outwards and shoulders never turn by more than a quarter.
 
-const degrees = 180 / Math.PI;
 const share = (part: Px, whole: Px): Ratio => Math.max(-1, Math.min(1, part / whole));
 
 /** Where the toes of a foot point: 0° at the target, 90° aside, 180° back. */

@@ -47,15 +47,10 @@ export async function followPointedOut(
     let near: Place | undefined;
     for (let piece = nextPiece(film, frame, way, wall); piece;) {
       const { from, frames: many } = piece;
-      const backwards = way === -1;
-      const times = backwards ? Array.from({ length: many }, (_, place) => justBefore(film, from + place)) : undefined;
+      const backwards = way === -1 ? Array.from({ length: many }, (_, place) => justBefore(film, from + place)) : undefined;
       const seed = near ? { near } : { round };
-      const found = await run<{ packed: Uint8Array; near: Place | undefined }>('followBody', {
-        ...taskIn(film, piece),
-        times,
-        backwards,
-        ...seed,
-      });
+      const task = { ...taskIn(film, piece), backwards, ...seed };
+      const found = await run<{ packed: Uint8Array; near: Place | undefined }>('followBody', task);
       await onPiece(from, many, found.packed);
       progress?.((looked += many) / frames);
       const fresh = unpackTrack(from, found.packed);

@@ -34,8 +34,6 @@ export interface PoseTask {
   from: FrameIndex;
   at: Ms;
   frames: number;
-  /** The same of each of its frames, where it is gone through backwards. */
-  times?: readonly Ms[];
   /** Of the film as it is shown. */
   width: Px;
   height: Px;
@@ -43,8 +41,8 @@ export interface PoseTask {
   near?: Place;
   /** Where a coach has said that the body is, in the first frame that is looked at. */
   round?: Square;
-  /** From the last frame to the first. */
-  backwards?: boolean;
+  /** When each of its frames is shown, as `at`: where it is gone through from the last one to the first. */
+  backwards?: readonly Ms[];
   /** Gets the number of frames that have been looked at. */
   told?: MessagePort;
 }
@@ -66,10 +64,10 @@ const heldAtOnce = 24;
 /** The same, the last picture first. */
 async function eachSmallPictureBack(
   task: PoseTask,
+  times: readonly Ms[],
   onPicture: (picture: Picture, frame: number) => Promise<void>,
 ): Promise<void> {
-  const { frames, times = [] } = task;
-  for (let end = frames; end > 0; end -= heldAtOnce) {
+  for (let end = task.frames; end > 0; end -= heldAtOnce) {
     const begin = Math.max(0, end - heldAtOnce);
     const held: Picture[] = [];
     await eachSmallPicture({ ...task, at: times[begin]!, frames: end - begin }, (picture) => {
@@ -99,14 +97,15 @@ export async function followBody(task: PoseTask): Promise<{ packed: Uint8Array; 
   const track = emptyTrack(from, frames);
   let near = task.near;
   let looked = 0;
-  await (task.backwards ? eachSmallPictureBack : eachSmallPicture)(task, async (picture, frame) => {
+  const onPicture = async (picture: Picture, frame: number): Promise<void> => {
     const look = await finder.look(picture);
     if (look) {
       keep(track, frame, look, scale);
       near = [look.next.x / scale, look.next.y / scale];
     }
     told?.postMessage(++looked);
-  });
+  };
+  await (task.backwards ? eachSmallPictureBack(task, task.backwards, onPicture) : eachSmallPicture(task, onPicture));
   told?.close();
   return { packed: packTrack(track), near };
 }

@@ -1,8 +1,9 @@
 import { derivedFiles, footageEndpoints, importSteps, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
 import { joinPacked } from '@wax-fist/core/body';
-import { and, asc, eq, inArray, or, sql } from 'drizzle-orm';
+import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
-import { film, filmPoints, filmStep } from '../../db/schema/index.ts';
+import { filmPieces } from '../../db/film-pieces.ts';
+import { film, filmStep } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
@@ -95,11 +96,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   serve(router, footageEndpoints.filmTimeline, ({ params, response }) => sendColumn(response, params.filmId, 'timeline'));
   serve(router, footageEndpoints.filmPoints, async ({ params: { filmId }, response }) => {
     const { frames } = await one(filmId);
-    const pieces = await db
-      .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
-      .from(filmPoints)
-      .where(eq(filmPoints.filmId, filmId))
-      .orderBy(asc(filmPoints.fromFrame));
+    const pieces = await filmPieces(db, filmId);
     if (!frames || pieces.length === 0) throw notFound('track');
     response.type('application/octet-stream').send(Buffer.from(joinPacked(pieces, frames)));
   });

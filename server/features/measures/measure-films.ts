@@ -2,8 +2,9 @@ import { measuresVersion } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
 import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
-import { and, asc, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { filmPieces } from '../../db/film-pieces.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import {
   film,
@@ -114,11 +115,7 @@ async function measureFilm(
     .select({ timeline: film.timeline, frames: film.frames, width: film.width, height: film.height })
     .from(film)
     .where(eq(film.id, filmId));
-  const pieces = await db
-    .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
-    .from(filmPoints)
-    .where(eq(filmPoints.filmId, filmId))
-    .orderBy(asc(filmPoints.fromFrame));
+  const pieces = await filmPieces(db, filmId);
   const pins = await db
     .select(pinColumns)
     .from(pointPin)

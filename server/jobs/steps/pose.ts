@@ -3,6 +3,7 @@ import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import type { Ms } from '@wax-fist/core/units';
 import { withPacked } from '@wax-fist/core/body';
 import { and, asc, eq, gt, lt, ne, or, sql } from 'drizzle-orm';
+import { filmPieces } from '../../db/film-pieces.ts';
 import { filmHits, filmPoints, pointedBody } from '../../db/schema/index.ts';
 import { poseVersion, watchFilm, type FilmToWatch } from '../../pose/film-points.ts';
 import { followPointedOut } from '../../pose/follow-again.ts';
@@ -70,10 +71,7 @@ async function followPointedBodies(work: StepWork, watched: FilmToWatch): Promis
   const { db, film, progress, signal } = work;
   const said = await db.select().from(pointedBody).where(eq(pointedBody.filmId, film.id)).orderBy(asc(pointedBody.saidAt));
   for (const { id, frame, x, y, side } of said.filter(({ followed }) => !followed)) {
-    const before = await db
-      .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
-      .from(filmPoints)
-      .where(eq(filmPoints.filmId, film.id));
+    const before = await filmPieces(db, film.id);
     const others = said.map((one) => one.frame).filter((one) => one !== frame);
     const onPiece = (from: number, frames: number, packed: Uint8Array) => overwrite(work, from, frames, packed);
     const body = { frame, round: { x, y, side, turn: 0 } };

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare } from '@mdi/js';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
@@ -8,7 +7,7 @@ import { computed } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
-import { adviceFor, viewsInWords, type OpenQuestion } from '../sessions/session-advice.ts';
+import { adviceFor, settledSigns, viewsInWords, type OpenQuestion } from '../sessions/session-advice.ts';
 
 /** What a camera that stands there will settle of the open corrections: before the round, when it can still be moved. */
 const { session, view } = defineProps<{ session: SessionDetail; view: View }>();
@@ -20,7 +19,6 @@ const { value: known } = useAnswer(async () => {
   ]);
   return { corrections: corrections.rows, checklists };
 });
-const signs = { measure: mdiRulerSquare, eye: mdiEyeOutline, nothing: mdiEyeOffOutline };
 const settledHere = { measure: 'will be measured', eye: 'by eye', nothing: 'not from here' };
 
 function said({ films: [here], better }: OpenQuestion): string {
@@ -47,7 +45,7 @@ const questions = computed(() => {
     <h2 id="from-here">From the {{ viewNames[view].toLowerCase() }}</h2>
     <ul>
       <li v-for="one in questions" :key="one.id" :class="one.settles">
-        <VIcon :icon="signs[one.settles]" size="18" />
+        <VIcon :icon="settledSigns[one.settles]" size="18" />
         <span
           ><b>{{ one.name }}</b> {{ one.said }}</span
         >

@@ -78,7 +78,7 @@ const paths = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} ${height}`" aria-hidden="true" data-body>
+  <svg class="laid-over" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true" data-body>
     <polyline v-for="(path, place) in paths" :key="place" :points="path" class="path" />
     <line
       v-for="{ key, a, b, about, hidden } in lines"
@@ -112,10 +112,6 @@ const paths = computed(() => {
 
 <style scoped>
 svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
   pointer-events: none;
 }
 line {

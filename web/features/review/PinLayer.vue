@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Px } from '@wax-fist/core/units';
 import { nextTick, ref, watch } from 'vue';
-import type { Pins, PointInHand } from './use-pins.ts';
+import { placeInPicture } from './place-in-picture.ts';
+import type { Pins, Place, PointInHand } from './use-pins.ts';
 
 /** The points of the body over the picture, to be taken hold of with the pointer or the keyboard. */
 const { pins, width, height } = defineProps<{ pins: Pins; width: Px; height: Px }>();
@@ -9,10 +10,7 @@ const layer = ref<SVGSVGElement>();
 /** From the pointer to the middle of what it took, so that nothing jumps. */
 let grip: { dx: Px; dy: Px } | undefined;
 
-function placeOf({ clientX, clientY }: PointerEvent): { x: Px; y: Px } {
-  const box = layer.value!.getBoundingClientRect();
-  return { x: ((clientX - box.left) * width) / box.width, y: ((clientY - box.top) * height) / box.height };
-}
+const placeOf = (event: PointerEvent): Place => placeInPicture(event, layer.value!, { width, height });
 function take(event: PointerEvent, { point, x, y }: PointInHand): void {
   pins.pick(point);
   const at = placeOf(event);
@@ -37,7 +35,7 @@ watch(
 </script>
 
 <template>
-  <svg ref="layer" :viewBox="`0 0 ${width} ${height}`" role="group" aria-label="Points of the body">
+  <svg ref="layer" class="laid-over" :viewBox="`0 0 ${width} ${height}`" role="group" aria-label="Points of the body">
     <g
       v-for="one in pins.shown.value"
       :key="one.point"
@@ -64,10 +62,6 @@ watch(
 
 <style scoped>
 svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
   pointer-events: none;
 }
 g {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Px } from '@wax-fist/core/units';
 import { computed, ref } from 'vue';
+import { placeInPicture } from './place-in-picture.ts';
 import type { Place } from './use-pins.ts';
 import type { WhoseBody } from './use-pointed-body.ts';
 
@@ -9,10 +10,7 @@ const { whose, width, height } = defineProps<{ whose: WhoseBody; width: Px; heig
 const layer = ref<SVGSVGElement>();
 let corner: Place | undefined;
 
-const placeOf = ({ clientX, clientY }: PointerEvent): Place => {
-  const box = layer.value!.getBoundingClientRect();
-  return { x: ((clientX - box.left) * width) / box.width, y: ((clientY - box.top) * height) / box.height };
-};
+const placeOf = (event: PointerEvent): Place => placeInPicture(event, layer.value!, { width, height });
 function begin(event: PointerEvent): void {
   corner = placeOf(event);
   layer.value!.setPointerCapture(event.pointerId);
@@ -41,6 +39,7 @@ const around = computed(() => {
 <template>
   <svg
     ref="layer"
+    class="laid-over"
     :viewBox="`0 0 ${width} ${height}`"
     role="img"
     aria-label="Square round whoever is to be followed"
@@ -57,10 +56,6 @@ const around = computed(() => {
 
 <style scoped>
 svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
   overflow: hidden;
   cursor: crosshair;
   touch-action: none;

@@ -28,16 +28,10 @@ const path = computed(() => {
 </script>
 
 <template>
-  <svg viewBox="0 0 1000 255" preserveAspectRatio="none" aria-hidden="true"><path :d="path" /></svg>
+  <svg class="laid-over" viewBox="0 0 1000 255" preserveAspectRatio="none" aria-hidden="true"><path :d="path" /></svg>
 </template>
 
 <style scoped>
-svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-}
 path {
   fill: #5c6668;
   opacity: 0.6;

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare, mdiVideoOutline } from '@mdi/js';
+import { mdiVideoOutline } from '@mdi/js';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import type { FilmAdvice } from '@wax-fist/core/measure';
 import { checkpointName, techniqueName, viewNames, type Catalogue } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { doubtInWords } from '../checklists/measured-words.ts';
-import { adviceFor, placesInWords, viewsInWords } from './session-advice.ts';
+import { adviceFor, placesInWords, settledSigns, viewsInWords } from './session-advice.ts';
 
 /** What the films of this session can settle of the open corrections, before anybody looks for it in vain. */
 const { session, checklists, corrections } = defineProps<{
@@ -18,7 +18,6 @@ const { session, checklists, corrections } = defineProps<{
 const advice = computed(() => adviceFor(session, checklists, corrections));
 const places = computed(() => placesInWords(advice.value.places, advice.value.questions.length));
 const settledThere = { measure: 'there it is measured', eye: 'there the eye can tell', nothing: '' };
-const signs = { measure: mdiRulerSquare, eye: mdiEyeOutline, nothing: mdiEyeOffOutline };
 const nameOf = ({ technique, checkpointId }: Correction): string =>
   `${techniqueName(checklists, technique)}: ${checkpointName(checklists, checkpointId).toLowerCase()}`;
 /** @param elsewhere whether the next line says from where to film instead */
@@ -37,7 +36,7 @@ function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere
         <b>{{ nameOf(correction) }}</b>
         <div>
           <p v-for="{ film, advice: one } in films" :key="film.id" :class="one.settles">
-            <VIcon :icon="signs[one.settles]" size="18" />
+            <VIcon :icon="settledSigns[one.settles]" size="18" />
             <span
               ><b>{{ viewNames[film.view] }}:</b>
               {{ said(one, measure, better !== undefined && !better.from.includes(film.view)) }}</span

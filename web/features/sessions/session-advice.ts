@@ -1,8 +1,16 @@
+import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare } from '@mdi/js';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { adviceOn, bestSettled, betterPlaces, cameraPlaces, type CameraPlace, type FilmAdvice } from '@wax-fist/core/measure';
 import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
+
+/** How it is drawn what settles something. */
+export const settledSigns: Readonly<Record<FilmAdvice['settles'], string>> = {
+  measure: mdiRulerSquare,
+  eye: mdiEyeOutline,
+  nothing: mdiEyeOffOutline,
+};
 
 /** What the films of a session settle of one open correction. */
 export interface OpenQuestion {
