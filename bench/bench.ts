@@ -1,13 +1,16 @@
 import { median, quantile } from 'd3-array';
 import type { Page } from 'playwright-core';
 import { signedIn } from '../e2e/coach.ts';
+import { libraryFor } from '../simulator/recordings/library.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
 import { benchMeasures } from './measures.ts';
+import { benchRecordedHits } from './recorded-hits.ts';
 import { benchServer } from './server.ts';
+import { benchStrikes } from './strikes.ts';
 import { benchTruePoints } from './true-points.ts';
 import { print, type Line } from './table.ts';
 
@@ -126,8 +129,17 @@ const parts: Record<string, () => void | Promise<void>> = {
   import: async () => print('Import', await benchImport()),
   measures: benchMeasures,
   'true-points': benchTruePoints,
-  hits: () => print('Hits, against the truth of the simulated practice', benchHits()),
+  hits: async () => {
+    print('Hits, against the truth of the simulated practice', benchHits());
+    print('Hits, on recordings that were held back', await benchRecordedHits(recordings()));
+  },
+  strikes: async () => print('Strikes, found and named', benchStrikes(await libraryFor('proof', recordings()))),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };
+/** Where bin/bench has put the recordings. @throws Error without them */
+function recordings(): string {
+  if (!process.env.WAX_RECORDINGS) throw new Error('WAX_RECORDINGS names no folder: bin/bench fetches recordings and names it.');
+  return process.env.WAX_RECORDINGS;
+}
 const wanted = process.argv.slice(2);
 for (const [name, run] of Object.entries(parts)) if (wanted.length === 0 || wanted.includes(name)) await run();

@@ -11,14 +11,14 @@ const seconds = 60;
 /** A hit counts as found within this many milliseconds. */
 const reach = 50;
 
-interface Score {
+export interface Score {
   right: number;
   told: number;
   there: number;
   errors: number[];
 }
 
-function score(told: readonly number[], truth: readonly number[]): Score {
+export function score(told: readonly number[], truth: readonly number[]): Score {
   const left = new Set(told);
   const errors: number[] = [];
   for (const at of truth) {

@@ -6,6 +6,7 @@ const commands: Record<string, () => Promise<Command>> = {
   import: async () => (await import('./commands/import.ts')).importCommand(),
   hits: async () => (await import('./commands/hits.ts')).hitsCommand(),
   timeline: async () => (await import('./commands/timeline.ts')).timelineCommand(),
+  strikes: async () => (await import('./commands/strikes.ts')).strikesCommand(),
   align: async () => (await import('./commands/align.ts')).alignCommand(),
   pose: async () => (await import('./commands/pose.ts')).poseCommand(),
   measure: async () => (await import('./commands/measure.ts')).measureCommand(),

@@ -16,6 +16,7 @@ export const importSteps = [
   'views',
   'motion',
   'pose',
+  'strikes',
 ] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */

@@ -1,5 +1,6 @@
 import { hitSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
+import { strikeSources } from '@wax-fist/core/strikes';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { id, milliseconds, shortText, text, version } from './shapes.ts';
@@ -20,6 +21,12 @@ export const candidateShape = object({
   })
     .optional()
     .default(undefined),
+});
+
+/** A strike or a defence that ear and eye found as one: besides, what it is known from, and what it may have been. */
+export const foundStrikeShape = candidateShape.shape({
+  from: array(string().oneOf(strikeSources).required()).required(),
+  names: array(object({ technique: string().required(), chance: share() }).required()).required(),
 });
 
 /** Part of a picture; each side a share of its width or height. */
@@ -61,6 +68,7 @@ export const hitsAndRoundsShape = object({
   /** Null until the step that finds them is done. */
   sound: array(candidateShape.required()).nullable().defined(),
   motion: array(candidateShape.required()).nullable().defined(),
+  both: array(foundStrikeShape.required()).nullable().defined(),
   rings: array(object({ time: milliseconds(), hertz: number().required() }).required()).required(),
   edits: hitEditsShape.required(),
   rounds: roundListShape,

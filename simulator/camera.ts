@@ -27,7 +27,8 @@ export function cameraAt(
   const camera = new PerspectiveCamera(plan.fieldOfView ?? usualFieldOfView, plan.pictureWidth / plan.pictureHeight, 0.1, 40);
   const leadSide = stance === 'orthodox' ? 1 : -1;
   const held = station !== undefined && isHeld(station);
-  const turn = (leadSide * ((held ? besideHolder[plan.view] : undefined) ?? azimuth[plan.view]) * Math.PI) / 180;
+  const round = ((held ? besideHolder[plan.view] : undefined) ?? azimuth[plan.view]) + (plan.turned ?? 0);
+  const turn = (leadSide * round * Math.PI) / 180;
   const size = stature / referenceStature;
   const wave = (hertz: number, phase: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase);
   const shake = plan.shake * 0.012;

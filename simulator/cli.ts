@@ -1,13 +1,16 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { Command, CommanderError } from 'commander';
+import { earsCommand } from './ears/ears-command.ts';
 import { renderCommand } from './render-command.ts';
+import { eyesCommand } from './eyes/eyes-command.ts';
 import { stillsCommand } from './stills.ts';
 
 const program = new Command('bin/simulate')
   .description('The simulated trainee: films with their truth, and reference stills.')
   .exitOverride()
   .showHelpAfterError('(--help tells more)');
-for (const command of [renderCommand(), stillsCommand()]) program.addCommand(command.copyInheritedSettings(program));
+for (const command of [renderCommand(), stillsCommand(), earsCommand(), eyesCommand()])
+  program.addCommand(command.copyInheritedSettings(program));
 
 try {
   await program.parseAsync();

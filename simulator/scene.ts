@@ -50,6 +50,8 @@ export interface SceneCamera {
   fieldOfView?: number;
   /** Degrees that it is held askew. */
   roll?: number;
+  /** Degrees round the trainee from where it should stand, towards the lead side. */
+  turned?: number;
   /** Beside and above what it should be pointed at: somebody may be partly out of the picture. */
   aim?: { x: Metres; y: Metres };
   /** Share of the time between two frames that the shutter is open; none is a sharp picture. */
@@ -122,6 +124,7 @@ function checkCamera(camera: SceneCamera, where: string, need: Need): void {
   need(camera.frameRate >= 10 && camera.frameRate <= 240, `${where}.frameRate: 10 to 240`);
   need(isNumberOr(camera.fieldOfView, 10, 110), `${where}.fieldOfView: 10 to 110 degrees`);
   need(isNumberOr(camera.roll, -45, 45), `${where}.roll: -45 to 45 degrees`);
+  need(isNumberOr(camera.turned, -45, 45), `${where}.turned: -45 to 45 degrees`);
   need(isNumberOr(camera.exposure, 0, 1), `${where}.exposure: between 0 and 1`);
   need(isNumberOr(camera.uneven, 0, 0.9), `${where}.uneven: between 0 and 0.9`);
   need(isNumberOr(camera.starts, -30, 600), `${where}.starts: seconds, -30 to 600`);

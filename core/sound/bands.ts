@@ -3,7 +3,9 @@ import type { Ms } from '../units.ts';
 /** Sound is looked at in steps of this length. */
 export const bandStep: Ms = 2;
 /** Upper limits of the bands in hertz; the last one is open. */
-const limits = [250, 800, 2000, 4000] as const;
+const limits = [120, 250, 500, 1000, 2000, 3500, 5500] as const;
+/** Bands from this one on are bright: above 2 kHz. */
+export const brightFrom = limits.indexOf(2000) + 1;
 /** How many bands of pitch are told apart. */
 export const bandCount = limits.length + 1;
 
@@ -52,7 +54,7 @@ function powersOf(samples: Float32Array, sampleRate: number): Float32Array {
 }
 
 /**
- * Mean power in five bands, one value a step.
+ * Mean power in each band, one value a step.
  * @param samples mono, −1 to 1
  * @param sampleRate samples a second
  * @returns band → power of each step of `bandStep`
@@ -64,4 +66,11 @@ export function bandPowers(samples: Float32Array, sampleRate: number): Float32Ar
     if (band < limits.length) filter(part, 'low', limits[band]!, sampleRate);
     return powersOf(part, sampleRate);
   });
+}
+
+/** Power of all but the lowest band: the bag swings and the room hums below; what is heard of a hit is above. */
+export function heardPowers(bands: readonly Float32Array[]): Float32Array {
+  const heard = new Float32Array(bands[0]!.length);
+  for (const band of bands.slice(1)) for (let step = 0; step < heard.length; step++) heard[step]! += band[step]!;
+  return heard;
 }

@@ -26,8 +26,8 @@ export interface Candidate {
   sound?: HitSound;
 }
 
-/** By what hits are found. */
-export const hitSources = ['sound', 'motion'] as const;
+/** By what hits are found: by ear and eye as one, by ear alone, by how much of the picture moves. */
+export const hitSources = ['both', 'sound', 'motion'] as const;
 export type HitSource = (typeof hitSources)[number];
 
 /** What the coach changed about the hits that were found. */

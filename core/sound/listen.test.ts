@@ -19,12 +19,8 @@ describe('a long sound', () => {
     expect(hits.filter(({ prominence }) => prominence > 0.5).map(({ time }) => Math.round(time / 100) / 10)).to.deep.equal(at);
     expect(rings).to.deep.equal([]);
     expect(shares.at(-1)).to.equal(1);
-    const broken = samples.slice(0, rate * 5);
-    broken[rate] = NaN;
-    broken[rate * 4] = -Infinity;
-    expect(
-      listenTo(broken, rate).hits.filter(({ prominence }) => prominence > 0.5),
-      'samples that are no number',
-    ).to.have.length(1);
+    const [broken, silent] = [samples.slice(0, rate * 5), samples.slice(0, rate * 5)];
+    [broken[rate], broken[rate * 4]] = [NaN, -Infinity];
+    expect(listenTo(broken, rate).hits, 'samples that are no number are silence').to.deep.equal(listenTo(silent, rate).hits);
   });
 });

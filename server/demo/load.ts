@@ -136,8 +136,8 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
     .update(filmStep)
     .set({ state: 'done', progress: 1 })
     .where(and(eq(filmStep.filmId, id), eq(filmStep.step, 'review-copy')));
-  await workOnFilm(services, id, true);
   await addPoints(db, id, pointsOfFilm(name));
+  await workOnFilm(services, id, true);
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
   const { refused } = await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);

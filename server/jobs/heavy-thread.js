@@ -2,4 +2,4 @@
 import { register } from 'tsx/esm/api';
 
 register();
-export const { align, listen, loudness, measuredRates, measureStrikes, motion } = await import('./heavy-work.ts');
+export const { align, listen, loudness, measuredRates, measureStrikes, motion, strikesIn } = await import('./heavy-work.ts');

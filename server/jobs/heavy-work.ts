@@ -10,9 +10,9 @@ import {
   type MeasuredValue,
   type Thrown,
 } from '@wax-fist/core/measure';
-import { alignSounds, listenTo, loudnessOf, soundOfWave, type Sound } from '@wax-fist/core/sound';
-import { findMotion, type StrikeMoments } from '@wax-fist/core/strikes';
-import type { Band, Checkpoint, Stance, View } from '@wax-fist/core/technique';
+import { alignSounds, listenTo, loudnessOf, soundOfWave, type Candidate, type Sound } from '@wax-fist/core/sound';
+import { findMotion, findStrikes, type FoundStrike, type StrikeMoments } from '@wax-fist/core/strikes';
+import { handOf, type Band, type Checkpoint, type Stance, type View } from '@wax-fist/core/technique';
 import type { Px } from '@wax-fist/core/units';
 import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
@@ -42,6 +42,21 @@ export async function align({ wave, other }: { wave: string; other: string }) {
 /** Moments of most movement. @param timeline packed, see `packTimeline` */
 export const motion = async ({ movement, timeline }: { movement: string; timeline: Uint8Array }) =>
   findMotion(await readFile(movement), unpackTimeline(timeline));
+
+/** A film in which strikes are to be found. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */
+export interface FilmToFindIn {
+  timeline: Uint8Array;
+  frames: number;
+  pieces: readonly { from: number; packed: Uint8Array }[];
+  view: View;
+  stance: Stance;
+  heard: readonly Candidate[];
+}
+/** Strikes and defences by ear and eye, see `findStrikes`. */
+export function strikesIn({ timeline, frames, pieces, view, stance, heard }: FilmToFindIn): FoundStrike[] {
+  const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
+  return findStrikes({ timeline: unpackTimeline(timeline), track, view, leftLeads: handOf('lead', stance) === 'left' }, heard);
+}
 
 /** A strike that is to be measured, by which checkpoints. */
 export interface StrikeToMeasure {

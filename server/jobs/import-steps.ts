@@ -1,4 +1,4 @@
-import type { ImportStep } from '@wax-fist/contract/footage';
+import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
 import type { StepWork } from './import-step.ts';
 import { filmStripStep } from './steps/film-strip.ts';
 import { hitsStep } from './steps/hits.ts';
@@ -6,6 +6,7 @@ import { motionStep } from './steps/motion.ts';
 import { poseStep } from './steps/pose.ts';
 import { probeStep } from './steps/probe.ts';
 import { reviewCopyStep } from './steps/review-copy.ts';
+import { strikesStep } from './steps/strikes.ts';
 import { soundStep } from './steps/sound.ts';
 import { timelineStep } from './steps/timeline.ts';
 import { viewsStep } from './steps/views.ts';
@@ -22,6 +23,13 @@ export interface StepRule {
   run: (work: StepWork) => Promise<void>;
 }
 
+/** A step and every one that needs its results, or theirs. */
+export function stepsFrom(step: ImportStep): ImportStep[] {
+  const needed = new Set<ImportStep>([step]);
+  for (const one of importSteps) if (importRules[one].after.some((before) => needed.has(before))) needed.add(one);
+  return [...needed];
+}
+
 /** What is done with an uploaded original, in the order in which one worker would do it. Each step may be run again from its start. */
 export const importRules: Record<ImportStep, StepRule> = {
   probe: { after: [], essential: true, needsSound: false, run: probeStep },
@@ -33,4 +41,5 @@ export const importRules: Record<ImportStep, StepRule> = {
   views: { after: ['sound'], essential: false, needsSound: true, run: viewsStep },
   motion: { after: ['timeline'], essential: false, needsSound: false, run: motionStep },
   pose: { after: ['timeline'], essential: false, needsSound: false, needsPose: true, run: poseStep },
+  strikes: { after: ['hits', 'pose'], essential: false, needsSound: false, run: strikesStep },
 };

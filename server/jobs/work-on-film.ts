@@ -8,7 +8,7 @@ import { NotFootage } from '../media/probe.ts';
 import { Stopped } from '../media/program.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
 import type { Storage } from '../storage/storage.ts';
-import { importRules } from './import-steps.ts';
+import { importRules, stepsFrom } from './import-steps.ts';
 import { filmNamed, type StepWork } from './import-step.ts';
 
 /** A step is tried so often before it is given up. */
@@ -58,9 +58,12 @@ export async function addMissingSteps({ db, pose }: Pick<ImportServices, 'db' | 
     .set({ state: 'waiting', touchedAt: sql`now()` })
     .where(and(inArray(filmStep.step, left), eq(filmStep.state, 'skipped')))
     .returning({ filmId: filmStep.filmId });
-  return [
-    ...new Set([...anew.map(({ filmId }) => filmId), ...rows.filter((row) => row.state === 'waiting').map((row) => row.film_id)]),
-  ];
+  const films = anew.map(({ filmId }) => filmId);
+  await db
+    .update(filmStep)
+    .set({ state: 'waiting', touchedAt: sql`now()` })
+    .where(and(inArray(filmStep.filmId, films), inArray(filmStep.step, left.flatMap(stepsFrom)), eq(filmStep.state, 'done')));
+  return [...new Set([...films, ...rows.filter((row) => row.state === 'waiting').map((row) => row.film_id)])];
 }
 
 /** Steps that nobody has begun although they could be, in their order. */
@@ -198,13 +201,11 @@ async function failed(
 
 /** A step that will not be tried again by itself. What needed it is not done either. */
 export async function giveUp(db: Database, filmId: string, step: ImportStep, reason: string): Promise<void> {
-  const needed = new Set<ImportStep>([step]);
-  for (const one of importSteps) if (importRules[one].after.some((before) => needed.has(before))) needed.add(one);
   await db.transaction(async (tx) => {
     await tx
       .update(filmStep)
       .set({ state: 'failed', reason: sql`case when ${filmStep.step} = ${step} then ${reason} end` })
-      .where(and(eq(filmStep.filmId, filmId), inArray(filmStep.step, [...needed])));
+      .where(and(eq(filmStep.filmId, filmId), inArray(filmStep.step, stepsFrom(step))));
     if (importRules[step].essential) {
       await tx.update(film).set({ state: 'failed', remark: reason }).where(eq(film.id, filmId));
     }

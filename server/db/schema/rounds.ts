@@ -15,6 +15,7 @@ import {
 import type { SavedHitEdits } from '@wax-fist/contract/rounds';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
 import type { Candidate, Ring } from '@wax-fist/core/sound';
+import type { FoundStrike } from '@wax-fist/core/strikes';
 import { account } from './accounts.ts';
 import { film } from './footage.ts';
 import { isListed, listed } from './listed.ts';
@@ -28,6 +29,7 @@ export const filmHits = pgTable(
       .references(() => film.id, { onDelete: 'cascade' }),
     sound: jsonb().$type<Candidate[]>(),
     motion: jsonb().$type<Candidate[]>(),
+    both: jsonb().$type<FoundStrike[]>(),
     rings: jsonb().$type<Ring[]>().notNull().default([]),
     /** Null as long as nobody changed anything. */
     edits: jsonb().$type<SavedHitEdits>(),

@@ -1,20 +1,31 @@
 import type { HitsAndRounds, Round, SavedHitEdits } from '@wax-fist/contract/rounds';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { isHeard, usualGap, type RoundKind } from '@wax-fist/core/rounds';
-import { wholePicture } from '@wax-fist/core/strikes';
+import { wholePicture, type FoundStrike } from '@wax-fist/core/strikes';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, filmHits, round, trainingSession } from '../../db/schema/index.ts';
 
-/** A film that nothing is heard of, or that nothing is hit in, is looked at by eye. */
-const usualEdits = ({ hasSound, roundKind }: { hasSound: boolean; roundKind: RoundKind }): SavedHitEdits => ({
-  source: hasSound && isHeard(roundKind) ? 'sound' : 'motion',
+/** Ear and eye as one tell most; a film in which nobody was followed is listened to where anything is hit, and else watched for movement. */
+const usualEdits = ({
+  hasSound,
+  roundKind,
+  isFollowed,
+}: {
+  hasSound: boolean;
+  roundKind: RoundKind;
+  isFollowed: boolean;
+}): SavedHitEdits => ({
+  source: isFollowed ? 'both' : hasSound && isHeard(roundKind) ? 'sound' : 'motion',
   sensitivity: noHitEdits.sensitivity,
   gap: usualGap,
   added: [],
   removed: [],
   region: wholePicture,
 });
+
+/** Whether anything was seen at all. */
+const isSeen = (strikes: readonly FoundStrike[] | null): boolean => strikes?.some(({ from }) => from.includes('sight')) ?? false;
 
 /** What was found in a film and what a coach changed about it; undefined when there is no such film. */
 export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<HitsAndRounds | undefined> {
@@ -24,6 +35,7 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
       roundKind: trainingSession.roundKind,
       sound: filmHits.sound,
       motion: filmHits.motion,
+      both: filmHits.both,
       rings: filmHits.rings,
       edits: filmHits.edits,
       version: filmHits.version,
@@ -37,8 +49,9 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
   return {
     sound: row.sound,
     motion: row.motion,
+    both: row.both,
     rings: row.rings ?? [],
-    edits: row.edits ?? usualEdits(row),
+    edits: row.edits ?? usualEdits({ ...row, isFollowed: isSeen(row.both) }),
     rounds: rounds.map(asRound),
     version: row.version ?? 0,
   };

@@ -10,6 +10,7 @@ export const stepNames: Record<ImportStep, string> = {
   views: 'tying the views together',
   motion: 'watching what moves',
   pose: 'following the body',
+  strikes: 'naming the strikes',
 };
 
 const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';

@@ -9,6 +9,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { provideBench } from './bench-context.ts';
 import BenchBar from './BenchBar.vue';
 import BodyOverlay from './BodyOverlay.vue';
+import NamedBar from './NamedBar.vue';
 import OpenTally from './OpenTally.vue';
 import OtherViewPicture from './OtherViewPicture.vue';
 import PhaseStrip from './PhaseStrip.vue';
@@ -25,6 +26,7 @@ import TransportBar from './TransportBar.vue';
 import type { BenchData } from './use-bench-data.ts';
 import { useBench } from './use-bench.ts';
 import { useBenchDesk } from './use-bench-desk.ts';
+import { useNamedStrikes } from './use-named-strikes.ts';
 import { useOtherView } from './use-other-view.ts';
 import { usePins } from './use-pins.ts';
 import { usePointedBody } from './use-pointed-body.ts';
@@ -43,12 +45,14 @@ const bench = useBench({ data, player: () => player.value, otherView: () => othe
 const keysShown = ref(false);
 const pins = usePins({ data, player: () => player.value, film: bench.film, read: bench.read, keysShown });
 const whose = usePointedBody({ data, player: () => player.value, film: bench.film, keysShown });
+const named = useNamedStrikes(data, bench.film, () => player.value, bench.select);
 const desk = useBenchDesk({
   data,
   bench,
   other,
   pins,
   whose,
+  named,
   player: () => player.value,
   picture: () => picture.value,
   keysShown,
@@ -116,6 +120,7 @@ const shape = computed(() => ({
       </div>
       <PointedBodyBar v-if="whose.on.value || whose.work.value" :whose="whose" />
       <PinBar v-else-if="pins.on.value" :pins="pins" :whose="whose" />
+      <NamedBar v-else-if="named.open.value.length > 0" :named="named" />
       <template v-if="player">
         <TransportBar :player="player" :looping="player.looping.value" @loop="desk.loop" />
         <PhaseStrip :player="player" />

@@ -128,7 +128,11 @@ function keep(): void {
     </template>
     <div v-else class="none">
       <h2>{{ hitsAndRounds.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
-      <p v-if="hitsAndRounds.hits.length > 0">
+      <p v-if="hitsAndRounds.foundStrikes.some(({ names }) => names.length > 0)">
+        {{ counted(hitsAndRounds.foundStrikes.length, 'strike was', 'strikes were') }} found and named by ear and eye.
+        <kbd>{{ keys.drawn('take-over') }}</kbd> takes over what is sure, and shows you what is not.
+      </p>
+      <p v-else-if="hitsAndRounds.hits.length > 0">
         {{ counted(hitsAndRounds.hits.length, 'hit was', 'hits were') }} found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to
         the next one, <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
       </p>

@@ -20,6 +20,7 @@ export type BenchKey =
   | 'strike-before'
   | 'strike-after'
   | TagKey
+  | 'take-over'
   | 'find'
   | 'to-body'
   | 'remove'
@@ -86,6 +87,7 @@ export const benchKeysFor = (
       name: `A ${number} (${nameOf(calls[number]!).toLowerCase()}) lands here`,
       keys: [number],
     })),
+  { id: 'take-over', group: `Calls: ${bookName}`, name: 'Take over what was found and named', keys: ['n'] },
   { id: 'find', group: `Calls: ${bookName}`, name: 'Name what lands here', keys: ['/'] },
   { id: 'to-body', group: `Calls: ${bookName}`, name: 'It went to the body, or to the head', keys: ['b'] },
   { id: 'see-launch', group: 'Strike', name: 'Go to its launch', keys: ['u'] },

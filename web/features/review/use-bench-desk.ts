@@ -12,6 +12,7 @@ import { benchKeysFor, tagNumbers, type BenchKey, type TagKey } from './bench-ke
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { Bench } from './use-bench.ts';
+import type { NamedStrikes } from './use-named-strikes.ts';
 import type { OtherView } from './use-other-view.ts';
 import type { Pins } from './use-pins.ts';
 import type { WhoseBody } from './use-pointed-body.ts';
@@ -22,13 +23,14 @@ export interface DeskSetting {
   other: OtherView;
   pins: Pins;
   whose: WhoseBody;
+  named: NamedStrikes;
   player: () => Player | undefined;
   keysShown: Ref<boolean>;
   picture: () => { zoomBy: (factor: number) => void; zoomOut: () => void } | undefined;
 }
 
 /** Everything that a key at the bench does, and what of the bench is open or shown. */
-export function useBenchDesk({ data, bench, other, pins, whose, player, picture, keysShown }: DeskSetting) {
+export function useBenchDesk({ data, bench, other, pins, whose, named, player, picture, keysShown }: DeskSetting) {
   const router = useRouter();
   const review = useReview();
   const hitsAndRounds = useHitsAndRounds();
@@ -96,6 +98,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, player, picture,
     'other-on': () => other.move(1),
     'strike-before': () => bench.neighbour(-1),
     'strike-after': () => bench.neighbour(1),
+    'take-over': named.takeOver,
     find: () => (finding.value = true),
     'to-body': bench.toBody,
     reference: () => (reference.value = !(reference.value ?? !bench.full.value)),

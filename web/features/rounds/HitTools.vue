@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Ms } from '@wax-fist/core/units';
+import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/format.ts';
 import type { RoundsKey } from './rounds-keys.ts';
@@ -15,6 +16,8 @@ defineProps<{
 }>();
 const drawing = defineModel<boolean>('drawing', { required: true });
 const hitsAndRounds = useHitsAndRounds();
+/** Whether ear and eye have anything to say as one. */
+const isFollowed = computed(() => hitsAndRounds.both.some(({ from }) => from.includes('sight')));
 const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
 const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
 </script>
@@ -32,11 +35,21 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
         <input
           type="radio"
           name="source"
+          :checked="hitsAndRounds.edits.source === 'both'"
+          :disabled="!isFollowed"
+          @change="hitsAndRounds.changeEdits({ source: 'both' })"
+        />
+        by ear and eye <span v-if="!isFollowed" class="quiet">(nobody is followed yet)</span>
+      </label>
+      <label>
+        <input
+          type="radio"
+          name="source"
           :checked="hitsAndRounds.edits.source === 'sound'"
           :disabled="!canHear"
           @change="hitsAndRounds.changeEdits({ source: 'sound' })"
         />
-        by ear <span v-if="!canHear" class="quiet">(this film has no sound)</span>
+        by ear alone <span v-if="!canHear" class="quiet">(this film has no sound)</span>
       </label>
       <label>
         <input
@@ -46,7 +59,7 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
           :disabled="!canSee"
           @change="hitsAndRounds.changeEdits({ source: 'motion' })"
         />
-        by eye, less sure
+        by what moves, less sure
         <span v-if="!canSee" class="quiet">(movement is not worked out yet)</span>
       </label>
       <button v-if="canSee" type="button" class="region" :aria-pressed="drawing" @click="drawing = !drawing">

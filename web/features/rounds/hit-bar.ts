@@ -14,10 +14,16 @@ export function hitBar({ sound }: Hit): { height: string; background: string } {
   return { height: `${height.toFixed(0)}%`, background: `hsl(45 ${sound ? 12 : 0}% ${lightness.toFixed(0)}%)` };
 }
 
+const inWords: Record<Hit['by'], string> = {
+  both: 'heard and seen',
+  sound: 'heard',
+  motion: 'seen to move, less sure',
+  coach: 'set by hand',
+};
 const snapWords = ['a thunk', 'dull', 'between', 'bright', 'a pop'];
 /** What a hit sounded like, in words. */
 export function hitInWords({ by, sound }: Hit): string {
-  const found = by === 'sound' ? 'heard' : by === 'motion' ? 'seen to move, less sure' : 'set by hand';
+  const found = inWords[by];
   if (!sound) return found;
   const level = `${sound.level >= 0 ? '+' : '−'}${Math.abs(sound.level).toFixed(0)} dB to the usual hit of this film`;
   return `${found}, ${level}, ${snapWords[Math.min(4, Math.floor(sound.snap * 5))]} among its hits`;

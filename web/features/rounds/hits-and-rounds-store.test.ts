@@ -33,6 +33,7 @@ const heard = (time: number, prominence = 1) => ({
 const fresh = (): HitsAndRounds => ({
   sound: [heard(1000), heard(2000), heard(3000, 0.2)],
   motion: null,
+  both: null,
   rings: [],
   edits: { source: 'sound', sensitivity: 0.5, gap: usualGap, added: [], removed: [], region: wholePicture },
   rounds: [round('1', 500, 10_000), round('2', 20_000, 30_000)],

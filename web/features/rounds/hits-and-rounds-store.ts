@@ -4,7 +4,7 @@ import { roundEndpoints, type HitsAndRounds, type Round, type SavedHitEdits } fr
 import { heardCombinations, usualGap } from '@wax-fist/core/rounds';
 import { hitNear, hitsOf, noHitEdits, withHit, withHitMoved, withoutHit, type Candidate, type Ring } from '@wax-fist/core/sound';
 import { unpackTimeline } from '@wax-fist/core/film';
-import { wholePicture, type Region } from '@wax-fist/core/strikes';
+import { believedStrikes, wholePicture, type FoundStrike, type Region } from '@wax-fist/core/strikes';
 import type { Ms } from '@wax-fist/core/units';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -23,7 +23,7 @@ const stillFor: Ms = 500;
 const retryAfter: Ms = 4000;
 
 /** Steps of the import that find something for the page, and how often it is looked whether they have. */
-const finding: readonly ImportStep[] = ['sound', 'hits', 'motion'];
+const finding: readonly ImportStep[] = ['sound', 'hits', 'motion', 'strikes'];
 const lookAfter: Ms = 1500;
 
 /** Hits and rounds of one film: what was found, and what the coach made of it. Every change takes effect at once and is sent after. */
@@ -31,6 +31,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   const film = shallowRef<Film>();
   const sound = shallowRef<Candidate[]>([]);
   const motion = shallowRef<Candidate[]>([]);
+  const both = shallowRef<FoundStrike[]>([]);
   const rings = shallowRef<Ring[]>([]);
   const edits = shallowRef<SavedHitEdits>({ ...noHitEdits, gap: usualGap, added: [], removed: [], region: wholePicture });
   const rounds = shallowRef<Round[]>([]);
@@ -40,13 +41,16 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   const undo = makeUndo<Standing>();
   let version = 0;
 
-  const hits = computed(() => hitsOf({ sound: sound.value, motion: motion.value }, edits.value));
+  const hits = computed(() => hitsOf({ sound: sound.value, motion: motion.value, both: both.value }, edits.value));
+  /** What ear and eye found as one and is believed, with its names. */
+  const foundStrikes = computed(() => believedStrikes(both.value, edits.value));
   const combinations = computed(() => heardCombinations(hits.value, edits.value.gap));
 
   function take(hitsAndRounds: HitsAndRounds): void {
     ({ edits: edits.value, rounds: rounds.value, rings: rings.value, version } = hitsAndRounds);
     if (hitsAndRounds.sound) sound.value = hitsAndRounds.sound;
     if (hitsAndRounds.motion) motion.value = hitsAndRounds.motion;
+    if (hitsAndRounds.both) both.value = hitsAndRounds.both;
   }
 
   /** Takes a film in hand. Where the server has not listened yet, the browser does, by the same code. */
@@ -56,6 +60,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
       undo.clear();
       sound.value = [];
       motion.value = [];
+      both.value = [];
       remark.value = undefined;
     }
     film.value = wanted;
@@ -176,6 +181,8 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     film,
     sound,
     motion,
+    both,
+    foundStrikes,
     rings,
     edits,
     rounds,

@@ -1,0 +1,66 @@
+import type { Ms, Ratio } from '../units.ts';
+import { chancesOf, type Network } from '../network/index.ts';
+import { motionStep, windowAt, type Motion } from './body-motion.ts';
+
+/** Something that a body did: when it was farthest out, how likely it was anything at all, and what it may have been. */
+export interface SeenStrike {
+  time: Ms;
+  chance: Ratio;
+  /** Every technique with its chance, given that it was one; the likeliest first. */
+  names: { technique: string; chance: Ratio }[];
+}
+
+/** The class of a network of the eyes that stands for nothing. */
+export const nothing = 'none';
+/** Two strikes are never closer than this. */
+const apart: Ms = 130;
+/** Chances are told over so many steps to either side. */
+const reach = 2;
+/** What is less likely is not told at all. */
+const leastChance: Ratio = 0.05;
+/**
+ * A network that is asked for the very instant shares its chance out over the instants beside it: with so much of the weight of
+ * nothing, a strike is as likely as it turns out to be on bodies that were never trained on.
+ */
+const weightOfNothing = 0.25;
+
+/** Strikes and defences that a body's motion shows, in order of time. @param network one that was trained for the camera's side */
+export function seeStrikes(motion: Motion, network: Network): SeenStrike[] {
+  const classes = network.classes.length;
+  const none = network.classes.indexOf(nothing);
+  const chances = new Float32Array(motion.steps * classes);
+  for (let step = 0; step < motion.steps; step++) {
+    const window = windowAt(motion, step);
+    if (window) chances.set(chancesOf(network, window), step * classes);
+    else chances[step * classes + none] = 1;
+  }
+  const smooth = Float32Array.from({ length: motion.steps }, (_, step) => {
+    let [sum, count] = [0, 0];
+    for (let near = Math.max(0, step - 1); near <= Math.min(motion.steps - 1, step + 1); near++) {
+      sum += 1 - chances[near * classes + none]!;
+      count++;
+    }
+    return sum / count;
+  });
+  const order = Array.from(smooth.keys())
+    .filter(
+      (step) =>
+        smooth[step]! >= leastChance && smooth[step]! >= (smooth[step - 1] ?? 0) && smooth[step]! > (smooth[step + 1] ?? 0),
+    )
+    .sort((a, b) => smooth[b]! - smooth[a]!);
+  const taken: number[] = [];
+  for (const step of order) if (taken.every((other) => Math.abs(other - step) * motionStep >= apart)) taken.push(step);
+  return taken
+    .sort((a, b) => a - b)
+    .map((step) => {
+      const sums = new Float32Array(classes);
+      for (let near = Math.max(0, step - reach); near <= Math.min(motion.steps - 1, step + reach); near++)
+        for (let place = 0; place < classes; place++) if (place !== none) sums[place]! += chances[near * classes + place]!;
+      const all = sums.reduce((sum, one) => sum + one, 1e-9);
+      const names = network.classes
+        .map((technique, place) => ({ technique, chance: sums[place]! / all }))
+        .filter(({ technique }) => technique !== nothing)
+        .sort((a, b) => b.chance - a.chance);
+      return { time: step * motionStep, chance: smooth[step]! / (smooth[step]! + weightOfNothing * (1 - smooth[step]!)), names };
+    });
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "film_hits" ADD COLUMN "both" jsonb;

@@ -1,0 +1,32 @@
+import type { KeptNetwork } from '@wax-fist/core/network';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export interface KeptFile {
+  /** Within core. */
+  file: string;
+  name: string;
+  /** What it is and what wrote it. */
+  of: string;
+  networks: Readonly<Record<string, KeptNetwork>>;
+}
+
+/** Writes trained networks beside the code that uses them. Each is one long line of text: nobody reads it. */
+export function writeKept({ file, name, of, networks }: KeptFile): void {
+  const rows = Object.entries(networks).map(([key, { classes, ...lists }]) => {
+    const said = Object.entries(lists).map(([list, text]) => `    ${list}: '${text}',`);
+    return [
+      `  ${/^\w+$/.test(key) ? key : `'${key}'`}: {`,
+      `    classes: ${JSON.stringify(classes).replaceAll('"', "'").replaceAll(',', ', ')},`,
+      ...said,
+      '  },',
+    ].join('\n');
+  });
+  const lines = [
+    `/** Networks as they are kept: ${of}, which writes this file. */`,
+    `export const ${name} = {`,
+    ...rows,
+    '} as const;',
+  ];
+  writeFileSync(join(import.meta.dirname, '..', '..', 'core', file), `${lines.join('\n')}\n`);
+}
