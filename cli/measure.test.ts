@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { filmPath } from '../server/demo/footage.ts';
+import { filmPath, truthOfFilm } from '../server/demo/footage.ts';
 import { ffmpeg } from '../server/test/films.ts';
 import { runWax } from './run-wax.ts';
 
@@ -36,6 +36,26 @@ describe('bin/wax pose and measure', function () {
     expect(inCm.some(({ cm }) => cm !== null)).to.equal(true);
     for (const { cm, unit } of inCm) if (unit !== 'ratio') expect(cm).to.equal(null);
     expect((await wax(...words, '--at', '0.5', '--stature', '17.8')).code).to.equal(2);
+  });
+
+  it('find the strikes of whoever is in a film, by ear and eye', async () => {
+    await ffmpeg('-ss', '1', '-i', filmPath('lio-1-lead-side'), '-t', '2.7', join(folder, 'lio.mp4'));
+    const { out, said } = await wax('strikes', 'lio.mp4', '--model', 'lite', '--json');
+    const told = JSON.parse(out) as { t: number; technique: string | null; side: string | null; sure: number; from: string[] }[];
+    const truth = truthOfFilm('lio-1-lead-side').strikes.filter(({ contact }) => contact > 1500 && contact < 3200);
+    expect(truth.length).to.be.above(2);
+    for (const { technique, contact } of truth) {
+      const near = told.filter(({ t }) => Math.abs(t - (contact / 1000 - 1)) < 0.12);
+      expect(
+        near.map((one) => one.technique),
+        `${technique} at ${contact} ms; ${said}`,
+      ).to.include(technique);
+    }
+    for (const { sure, from } of told) {
+      expect(sure).to.be.within(0, 1);
+      expect(from).to.not.deep.equal([]);
+    }
+    expect((await wax('strikes', 'lio.mp4', '--stance', 'sideways')).code).to.equal(2);
   });
 
   it('say what cannot be measured, and why', async () => {

@@ -23,14 +23,14 @@ describe('bin/wax on media files, without a server', function () {
     const truth = Array.from({ length: 10 }, (_, place) => 1.6 + 0.8 * place).filter((second) => second < 8.9);
     expect(hits).to.have.length(truth.length);
     hits.forEach((hit, place) => {
-      expect(Object.keys(hit)).to.deep.equal(['t', 'level', 'attack', 'decay', 'brightness', 'snap']);
+      expect(Object.keys(hit)).to.deep.equal(['t', 'level', 'attack', 'decay', 'brightness', 'snap', 'sure']);
       expect(hit.t).to.be.closeTo(truth[place]!, 0.012);
       expect(hit.level).to.be.closeTo(0, 6);
-      for (const share of [hit.brightness, hit.snap]) expect(share).to.be.within(0, 1);
+      for (const share of [hit.brightness, hit.snap, hit.sure]) expect(share).to.be.within(0, 1);
       expect(hit.decay).to.be.above(0);
     });
     const table = await runWax(folder, ['hits', 'bag.mp4', '--sensitivity', '0']);
-    expect(table.out.split('\n')[0]).to.equal('t\tlevel\tattack\tdecay\tbright\tsnap');
+    expect(table.out.split('\n')[0]).to.equal('t\tlevel\tattack\tdecay\tbright\tsnap\tsure');
     expect(table.out.trim().split('\n').length).to.be.at.most(hits.length + 1);
   });
 

@@ -1,4 +1,4 @@
-import { hitSources } from '@wax-fist/core/sound';
+import { anyLevel, hitSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { strikeSources } from '@wax-fist/core/strikes';
 import { array, boolean, number, object, string, type InferType } from 'yup';
@@ -37,6 +37,8 @@ const mostEdits = 5000;
 export const hitEditsShape = object({
   source: string().oneOf(hitSources).required(),
   sensitivity: share(),
+  /** Decibels to the usual hit: what is quieter comes from another bag. */
+  leastLevel: number().min(anyLevel).max(20).default(anyLevel),
   /** Milliseconds: hits closer than this are one combination. */
   gap: number().min(100).max(5000).required(),
   added: array(milliseconds()).max(mostEdits).required(),

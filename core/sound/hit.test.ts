@@ -25,6 +25,13 @@ describe('hits that count', () => {
       }),
     );
   });
+  it('are another bag’s below a level that the coach sets, and any before', () => {
+    const sound = (level: number) => ({ level, attack: 2, decay: 30, brightness: 0.2, snap: 0.5 });
+    const two = { sound: [-3, -14, -45].map((level, place) => ({ time: place * 500, prominence: 0.9, sound: sound(level) })) };
+    expect(times(hitsOf(two, noHitEdits))).to.deep.equal([0, 500, 1000]);
+    expect(times(hitsOf(two, { ...noHitEdits, leastLevel: -8 }))).to.deep.equal([0]);
+  });
+
   it('are added, taken out, moved and brought back by the coach, whatever the sensitivity', () => {
     const [first] = hitsOf(found, noHitEdits);
     const without = withoutHit(noHitEdits, first!);

@@ -35,6 +35,8 @@ export interface HitEdits {
   source: HitSource;
   /** 0 shows only what is certain, 1 whatever could be one. */
   sensitivity: Ratio;
+  /** What is heard more quietly than this, against the usual hit of the film, comes from another bag. */
+  leastLevel: Decibels;
   added: readonly Ms[];
   /** Times of candidates that are none. */
   removed: readonly Ms[];
@@ -42,8 +44,16 @@ export interface HitEdits {
 
 /** How much is believed when nobody has said otherwise, 0 to 1. */
 export const usualSensitivity = 0.5;
+/** Every hit counts, however quiet. */
+export const anyLevel: Decibels = -40;
 /** As the hits were found. */
-export const noHitEdits: HitEdits = { source: 'sound', sensitivity: usualSensitivity, added: [], removed: [] };
+export const noHitEdits: HitEdits = {
+  source: 'sound',
+  sensitivity: usualSensitivity,
+  leastLevel: anyLevel,
+  added: [],
+  removed: [],
+};
 
 /** A hit that counts. */
 export interface Hit {
@@ -55,11 +65,16 @@ export interface Hit {
 /** Candidates as prominent as this are shown at `sensitivity`. */
 export const leastProminence = (sensitivity: Ratio): Ratio => 1 - sensitivity;
 
+/** Whether a candidate is likely enough, and no other bag's. A slider at its end lets everything through. */
+export const isBelieved = (
+  { prominence, sound }: Candidate,
+  { sensitivity, leastLevel }: Pick<HitEdits, 'sensitivity' | 'leastLevel'>,
+): boolean => prominence >= leastProminence(sensitivity) && (leastLevel <= anyLevel || !sound || sound.level >= leastLevel);
+
 /** The hits that count, in order of time: what was found and is not taken out, and what was added by hand. */
 export function hitsOf(found: Partial<Record<HitSource, readonly Candidate[]>>, edits: HitEdits): Hit[] {
   const removed = new Set(edits.removed);
-  const least = leastProminence(edits.sensitivity);
-  const kept = (found[edits.source] ?? []).filter(({ prominence, time }) => prominence >= least && !removed.has(time));
+  const kept = (found[edits.source] ?? []).filter((one) => isBelieved(one, edits) && !removed.has(one.time));
   const hits: Hit[] = kept.map(({ time, sound }) => ({ time, by: edits.source, sound }));
   for (const time of edits.added) hits.push({ time, by: 'coach', sound: soundNear(found.sound, time) });
   return hits.sort((a, b) => a.time - b.time);

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { noHitEdits } from '../sound/hit.ts';
 import { believedStrikes, foundStrikes, isSureOf } from './found-strikes.ts';
 import type { SeenStrike } from './see-strikes.ts';
 
@@ -51,7 +52,17 @@ describe('ear and eye as one', () => {
   it('are in order of time, and what a coach took out is not believed any more', () => {
     const found = foundStrikes([heard(2000, 0.9)], [seen(500), seen(1990)], always);
     expect(found.map(({ time }) => time)).to.deep.equal([500, 2000]);
-    expect(believedStrikes(found, { sensitivity: 0.5, removed: [500] }).map(({ time }) => time)).to.deep.equal([2000]);
+    expect(believedStrikes(found, { ...noHitEdits, removed: [500] }).map(({ time }) => time)).to.deep.equal([2000]);
+  });
+
+  it('are ours when they are seen, however quiet; what is only heard is ours from a level on', () => {
+    const sound = { level: -15, attack: 2, decay: 30, brightness: 0.2, snap: 0.5 };
+    const quiet = foundStrikes([{ time: 1000, prominence: 0.9, sound }], [seen(1000)], always);
+    const far = foundStrikes([{ time: 1000, prominence: 0.9, sound }], [], () => 1);
+    const belief = { ...noHitEdits, leastLevel: -10 };
+    expect(believedStrikes(quiet, belief)).to.have.length(1);
+    expect(believedStrikes(far, belief)).to.have.length(0);
+    expect(believedStrikes(far, noHitEdits)).to.have.length(1);
   });
 
   it('are unsure of a name as long as another is nearly as likely', () => {

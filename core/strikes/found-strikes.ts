@@ -1,4 +1,4 @@
-import { leastProminence, type Candidate, type HitEdits } from '../sound/hit.ts';
+import { isBelieved, type Candidate, type HitEdits } from '../sound/hit.ts';
 import type { Ms, Ratio } from '../units.ts';
 import type { SeenStrike } from './see-strikes.ts';
 
@@ -83,11 +83,13 @@ const sureEnough: Ratio = 0.75;
 /** Whether it is sure enough that it was this strike of this trainee. */
 export const isSureOf = ({ prominence, names }: FoundStrike): boolean => prominence * (names[0]?.chance ?? 0) >= sureEnough;
 
-/** What is believed at the coach's sensitivity and was not taken out. */
+/** What is believed at the coach's sensitivity and was not taken out. What is seen to strike is ours, however quiet it is. */
 export function believedStrikes(
   found: readonly FoundStrike[],
-  { sensitivity, removed }: Pick<HitEdits, 'sensitivity' | 'removed'>,
+  { removed, ...belief }: Omit<HitEdits, 'added' | 'source'>,
 ): FoundStrike[] {
-  const [out, least] = [new Set(removed), leastProminence(sensitivity)];
-  return found.filter(({ time, prominence }) => prominence >= least && !out.has(time));
+  const out = new Set(removed);
+  return found.filter(
+    (one) => !out.has(one.time) && isBelieved(one.from.includes('sight') ? { ...one, sound: undefined } : one, belief),
+  );
 }

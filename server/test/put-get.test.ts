@@ -14,7 +14,7 @@ import { ageGroups, grades, traineeEndpoints } from '@wax-fist/contract/trainees
 import { readyBooks } from '@wax-fist/core/calls';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
-import { hitSources } from '@wax-fist/core/sound';
+import { anyLevel, hitSources } from '@wax-fist/core/sound';
 import { momentOrigins } from '@wax-fist/core/strikes';
 import { stances, switches, techniques } from '@wax-fist/core/technique';
 import { expect } from 'chai';
@@ -185,6 +185,7 @@ describe('what is put is what is got', function () {
         fc.record({
           source: fc.constantFrom(...hitSources),
           sensitivity: share,
+          leastLevel: fc.integer({ min: anyLevel, max: 20 }),
           gap: fc.integer({ min: 100, max: 5000 }),
           added: fc.uniqueArray(time, { maxLength: 5 }),
           removed: fc.uniqueArray(time, { maxLength: 5 }),

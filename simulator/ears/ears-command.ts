@@ -46,7 +46,7 @@ async function train(recordings: string): Promise<void> {
   }));
   const second = trained(onsetClasses, joined(among), { ...inFilm, onEpoch });
   const all = trained(onsetClasses, joined([...learned, ...unheard]), { ...alone, onEpoch });
-  writeKept({
+  await writeKept({
     file: 'sound/kept-ears.ts',
     name: 'keptEars',
     of: 'alone an onset is judged by itself, inFilm among all of its film; trained on recorded sounds by `bin/simulate ears`',

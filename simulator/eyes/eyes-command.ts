@@ -19,7 +19,7 @@ const training = { seed: 3, units: 48, epochs: 8, decay: 0.05, blur: 0.15 };
 const told: readonly string[] = [nothing, ...everySingle.filter((one) => !isBeat(one) && !(one in footworkModels))];
 
 /** Trains a network for each side, on bodies that nobody has filmed. */
-function train(wanted: readonly SceneView[]): void {
+async function train(wanted: readonly SceneView[]): Promise<void> {
   const say = (line: string): void => void process.stderr.write(`${line}\n`);
   const networks: Record<string, KeptNetwork> = {};
   for (const view of wanted) {
@@ -35,7 +35,7 @@ function train(wanted: readonly SceneView[]): void {
       trained(told, examples, { ...training, onEpoch: (epoch, loss) => say(`${view}, epoch ${epoch + 1}: ${loss.toFixed(4)}`) }),
     );
   }
-  writeKept({
+  await writeKept({
     file: 'strikes/kept-eyes.ts',
     name: 'keptEyes',
     of: 'what a moving body does, by the side that the camera is on; trained on simulated bodies by `bin/simulate eyes`',

@@ -178,13 +178,17 @@ export function gymSound(library: Library, random: Random, gym: Gym, freely = fa
   }
   const floor = ratioOf(-random.between(38, 55));
   let dull = 0;
-  for (let index = 0; index < samples.length; index++) {
+  for (const [index, value] of samples.entries()) {
     dull += 0.3 * (random.next() * 2 - 1 - dull);
-    samples[index]! += floor * 2 * dull;
+    samples[index] = value + floor * 2 * dull;
   }
   if (freely) heardThrough(samples, random.between(-0.5, 0.5));
   if (gym.automaticGain) withAutomaticGain(samples);
   const loud = ratioOf(random.between(-22, -8));
-  for (let index = 0; index < samples.length; index++) samples[index] = Math.tanh(samples[index]! * loud);
-  return { samples, hits: hits.map((at) => at * 1000), otherHits: otherHits.map((at) => at * 1000), short };
+  return {
+    samples: samples.map((value) => Math.tanh(value * loud)),
+    hits: hits.map((at) => at * 1000),
+    otherHits: otherHits.map((at) => at * 1000),
+    short,
+  };
 }

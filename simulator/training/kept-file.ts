@@ -1,6 +1,7 @@
 import type { KeptNetwork } from '@wax-fist/core/network';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
 
 export interface KeptFile {
   /** Within core. */
@@ -12,7 +13,7 @@ export interface KeptFile {
 }
 
 /** Writes trained networks beside the code that uses them. Each is one long line of text: nobody reads it. */
-export function writeKept({ file, name, of, networks }: KeptFile): void {
+export async function writeKept({ file, name, of, networks }: KeptFile): Promise<void> {
   const rows = Object.entries(networks).map(([key, { classes, ...lists }]) => {
     const said = Object.entries(lists).map(([list, text]) => `    ${list}: '${text}',`);
     return [
@@ -28,5 +29,7 @@ export function writeKept({ file, name, of, networks }: KeptFile): void {
     ...rows,
     '} as const;',
   ];
-  writeFileSync(join(import.meta.dirname, '..', '..', 'core', file), `${lines.join('\n')}\n`);
+  const path = join(import.meta.dirname, '..', '..', 'core', file);
+  const style = await resolveConfig(path);
+  writeFileSync(path, await format(lines.join('\n'), { ...style, filepath: path }));
 }

@@ -18,6 +18,7 @@ const usualEdits = ({
 }): SavedHitEdits => ({
   source: isFollowed ? 'both' : hasSound && isHeard(roundKind) ? 'sound' : 'motion',
   sensitivity: noHitEdits.sensitivity,
+  leastLevel: noHitEdits.leastLevel,
   gap: usualGap,
   added: [],
   removed: [],
@@ -51,7 +52,8 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
     motion: row.motion,
     both: row.both,
     rings: row.rings ?? [],
-    edits: row.edits ?? usualEdits({ ...row, isFollowed: isSeen(row.both) }),
+    // What an older version kept does not know everything that can be said now.
+    edits: { ...usualEdits({ ...row, isFollowed: isSeen(row.both) }), ...row.edits },
     rounds: rounds.map(asRound),
     version: row.version ?? 0,
   };

@@ -3,13 +3,15 @@ import { filmFileUrl, footageEndpoints } from '@wax-fist/contract/footage';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { alignmentEndpoints, type SavedAlignment } from '@wax-fist/contract/alignments';
 import { findMotion } from '@wax-fist/core/strikes';
-import { hitsOf } from '@wax-fist/core/sound';
+import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
+import { eq } from 'drizzle-orm';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
+import { filmHits } from '../../db/schema/index.ts';
 import { importFilm } from '../../test/import-film.ts';
 import { blows, ffmpeg, goodFilms, made } from '../../test/films.ts';
 import { eventually } from '../../test/eventually.ts';
@@ -107,6 +109,16 @@ describe('moments', function () {
     expect((await save(version, { removed: [] })).status).to.equal(409);
     expect((await shown(heard)).edits).to.deep.equal(wish);
     expect((await save(version + 1, { sensitivity: 2 })).status).to.equal(422);
+  });
+
+  it('what an older version kept of them lacks nothing that can be said now', async () => {
+    const { edits } = await shown(heard);
+    const { leastLevel: _, ...older } = edits;
+    await server.services.db
+      .update(filmHits)
+      .set({ edits: older as typeof edits })
+      .where(eq(filmHits.filmId, heard));
+    expect((await shown(heard)).edits).to.deep.equal({ ...edits, leastLevel: noHitEdits.leastLevel });
   });
 
   it('rounds are kept as the coach cut them; overlapping ones and ones that end before they begin are refused', async () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Ms } from '@wax-fist/core/units';
+import { anyLevel } from '@wax-fist/core/sound';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/format.ts';
@@ -67,6 +68,22 @@ const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
       </button>
     </fieldset>
     <SensitivitySlider />
+    <label v-if="hitsAndRounds.edits.source !== 'motion'" class="slider">
+      <span>Another bag is quieter than</span>
+      <input
+        type="range"
+        :min="anyLevel"
+        max="0"
+        step="1"
+        :value="hitsAndRounds.edits.leastLevel"
+        aria-label="Level below which a hit comes from another bag"
+        @input="hitsAndRounds.slideEdits({ leastLevel: value($event) })"
+        @change="hitsAndRounds.slid()"
+      />
+      <span class="number">{{
+        hitsAndRounds.edits.leastLevel <= anyLevel ? 'none' : `−${-hitsAndRounds.edits.leastLevel} dB`
+      }}</span>
+    </label>
     <label class="slider">
       <span>One combination up to</span>
       <input
@@ -134,6 +151,9 @@ input {
 .slider input {
   flex: 1;
   min-width: 80px;
+}
+.slider .number {
+  min-width: 46px;
 }
 .hint {
   font-size: 14px;

@@ -1,6 +1,7 @@
 import type { Film } from '@wax-fist/contract/footage';
 import type { HitsAndRounds, Round } from '@wax-fist/contract/rounds';
 import { usualGap } from '@wax-fist/core/rounds';
+import { noHitEdits } from '@wax-fist/core/sound';
 import { wholePicture } from '@wax-fist/core/strikes';
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
@@ -35,7 +36,7 @@ const fresh = (): HitsAndRounds => ({
   motion: null,
   both: null,
   rings: [],
-  edits: { source: 'sound', sensitivity: 0.5, gap: usualGap, added: [], removed: [], region: wholePicture },
+  edits: { ...noHitEdits, gap: usualGap, added: [], removed: [], region: wholePicture },
   rounds: [round('1', 500, 10_000), round('2', 20_000, 30_000)],
   version: 3,
 });
