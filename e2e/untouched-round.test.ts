@@ -1,3 +1,4 @@
+import type { Review } from '@wax-fist/contract/review';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { allSaved, press, signedIn } from './coach.ts';
@@ -21,14 +22,11 @@ describe('a round that nobody has touched', function () {
   expectNoProblems();
 
   const bar = () => page.getByRole('region', { name: 'Strikes that were found' });
+  const review = async (): Promise<Review> =>
+    (await (await page.request.get(`/api/films/${await demoFilmId(film)}/review`)).json()) as Review;
   /** What the server knows of the film's strikes, in order of time. */
-  const told = async (): Promise<{ strikeId: string; technique: string; contactFrame: number }[]> => {
-    const answer = await page.request.get(`/api/films/${await demoFilmId(film)}/review`);
-    const { strikes } = (await answer.json()) as {
-      strikes: { strikeId: string; technique: string; contactFrame: number; removed: boolean }[];
-    };
-    return strikes.filter(({ removed }) => !removed).sort((a, b) => a.contactFrame - b.contactFrame);
-  };
+  const told = async (): Promise<Review['strikes']> =>
+    (await review()).strikes.filter(({ removed }) => !removed).sort((a, b) => a.contactFrame - b.contactFrame);
   const truth = trueStrikes(film);
 
   it('is taken over by one key, and what is unsure by one key each', async () => {
@@ -78,5 +76,28 @@ describe('a round that nobody has touched', function () {
     );
     expect(each).to.be.at.most(2.5);
     expect((keys * 1.5) / 60).to.be.at.most(10);
+  });
+
+  it('comes to the rates that are true', async () => {
+    const { strikes, observations } = await review();
+    const faults = new Map(truth.map((strike) => [strike.contact, strike.faults]));
+    const rates = new Map<string, { told: number; true: number; seen: number }>();
+    for (const { strikeId, checkpointId, verdict } of observations) {
+      const strike = strikes.find((one) => one.strikeId === strikeId)!;
+      const contact = truth.find((one) => Math.abs(one.contact - strike.contactFrame) <= reach)?.contact;
+      if (contact === undefined || verdict === 'cant-see' || !verdict) continue;
+      const about = `${strike.technique} ${checkpointId}`;
+      const rate = rates.get(about) ?? { told: 0, true: 0, seen: 0 };
+      rate.told += verdict === 'fault' ? 1 : verdict === 'watch' ? 0.5 : 0;
+      rate.true += faults.get(contact)!.includes(checkpointId) ? 1 : 0;
+      rate.seen++;
+      rates.set(about, rate);
+    }
+    const off = [...rates].map(([about, rate]) => ({ about, ...rate, by: Math.abs(rate.told - rate.true) / rate.seen }));
+    for (const one of off.filter(({ by }) => by > 0.05))
+      process.stdout.write(`      ${one.about}: told ${one.told} of ${one.seen}, true ${one.true}\n`);
+    const mean = off.reduce((sum, { by }) => sum + by, 0) / off.length;
+    process.stdout.write(`      ${off.length} rates, off by ${(100 * mean).toFixed(1)}% on the average\n`);
+    expect(mean).to.be.below(0.1);
   });
 });

@@ -18,6 +18,8 @@ const { bench, data, keys } = useBenchContext();
 const { strike, rows, row, full, hidden, stars } = bench;
 const review = useReview();
 const hitsAndRounds = useHitsAndRounds();
+/** Strikes that ear and eye have named. */
+const named = computed(() => hitsAndRounds.foundStrikes.filter(({ names }) => names.length > 0).length);
 const field = ref<HTMLTextAreaElement>();
 const note = ref('');
 
@@ -127,22 +129,31 @@ function keep(): void {
       </VBtn>
     </template>
     <div v-else class="none">
-      <h2>{{ hitsAndRounds.hits.length > 0 ? 'Name the hits' : 'Find the first strike' }}</h2>
-      <p v-if="hitsAndRounds.foundStrikes.some(({ names }) => names.length > 0)">
-        {{ counted(hitsAndRounds.foundStrikes.length, 'strike was', 'strikes were') }} found and named by ear and eye.
-        <kbd>{{ keys.drawn('take-over') }}</kbd> takes over what is sure, and shows you what is not.
-      </p>
-      <p v-else-if="hitsAndRounds.hits.length > 0">
-        {{ counted(hitsAndRounds.hits.length, 'hit was', 'hits were') }} found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to
-        the next one, <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
-      </p>
-      <p v-else>
-        Play with <kbd>{{ keys.drawn('play') }}</kbd>, stop where the glove touches, step with
-        <kbd>{{ keys.drawn('frame-back') }}</kbd> <kbd>{{ keys.drawn('frame-on') }}</kbd>.
-      </p>
+      <template v-if="named > 0">
+        <h2>Strikes are found</h2>
+        <p>
+          {{ counted(named, 'strike was', 'strikes were') }} found and named by ear and eye.
+          <kbd>{{ keys.drawn('take-over') }}</kbd>
+          takes over what is sure, then leads from one to the next that is not.
+        </p>
+      </template>
+      <template v-else-if="hitsAndRounds.hits.length > 0">
+        <h2>Name the hits</h2>
+        <p>
+          {{ counted(hitsAndRounds.hits.length, 'hit was', 'hits were') }} found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to
+          the next one, <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
+        </p>
+      </template>
+      <template v-else>
+        <h2>Find the first strike</h2>
+        <p>
+          Play with <kbd>{{ keys.drawn('play') }}</kbd>, stop where the glove touches, step with
+          <kbd>{{ keys.drawn('frame-back') }}</kbd> <kbd>{{ keys.drawn('frame-on') }}</kbd>.
+        </p>
+      </template>
       <p>
-        Then press the number you would call, as in <i>{{ data.book.name }}</i>, or <kbd>{{ keys.drawn('find') }}</kbd> and its
-        name.
+        {{ named > 0 ? 'To name one by hand, press' : 'Then press' }} the number you would call, as in
+        <i>{{ data.book.name }}</i>, or <kbd>{{ keys.drawn('find') }}</kbd> and its name.
       </p>
     </div>
   </section>
