@@ -1,6 +1,5 @@
-import { anyLevel, hitSources } from '@wax-fist/core/sound';
+import { anyLevel, hitSources, strikeSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
-import { strikeSources } from '@wax-fist/core/strikes';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { id, milliseconds, shortText, text, version } from './shapes.ts';

@@ -35,7 +35,7 @@ describe('hits, rounds and two views', function () {
     rounds = page.url();
     // It is still being listened to; what is found appears by itself.
     await page.getByLabel('Name of Round 1').waitFor({ timeout: 30_000 });
-    await page.getByRole('radio', { name: 'by eye' }).and(page.locator(':enabled')).waitFor({ timeout: 60_000 });
+    await page.getByRole('radio', { name: 'by what moves' }).and(page.locator(':enabled')).waitFor({ timeout: 60_000 });
     expect(await hits()).to.equal(contacts.length);
     expect(await names()).to.deep.equal(['Round 1']);
     await page.getByText('proposed', { exact: true }).waitFor();
@@ -117,7 +117,7 @@ describe('hits, rounds and two views', function () {
     expect(await hits()).to.be.above(10);
     await reopened();
     await page.locator('.line .hit.motion').first().waitFor();
-    await page.getByRole('radio', { name: 'by ear' }).check();
+    await page.getByRole('radio', { name: 'by ear alone' }).check();
     expect(await hits()).to.equal(contacts.length + 1);
   });
 

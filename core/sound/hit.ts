@@ -17,6 +17,10 @@ export interface HitSound {
   snap: Ratio;
 }
 
+/** What a hit may be known from. */
+export const strikeSources = ['sound', 'sight'] as const;
+export type StrikeSource = (typeof strikeSources)[number];
+
 /** A moment that may be a hit, found by ear or by eye. */
 export interface Candidate {
   time: Ms;
@@ -24,6 +28,8 @@ export interface Candidate {
   prominence: Ratio;
   /** Absent for what was found by eye. */
   sound?: HitSound;
+  /** What it is known from, where ear and eye were asked as one. */
+  from?: StrikeSource[];
 }
 
 /** By what hits are found: by ear and eye as one, by ear alone, by how much of the picture moves. */
@@ -60,6 +66,9 @@ export interface Hit {
   time: Ms;
   by: HitSource | 'coach';
   sound?: HitSound;
+  /** How sure it is, and what it is known from, where ear and eye were asked as one. */
+  sure?: Ratio;
+  from?: StrikeSource[];
 }
 
 /** Candidates as prominent as this are shown at `sensitivity`. */
@@ -75,7 +84,12 @@ export const isBelieved = (
 export function hitsOf(found: Partial<Record<HitSource, readonly Candidate[]>>, edits: HitEdits): Hit[] {
   const removed = new Set(edits.removed);
   const kept = (found[edits.source] ?? []).filter((one) => isBelieved(one, edits) && !removed.has(one.time));
-  const hits: Hit[] = kept.map(({ time, sound }) => ({ time, by: edits.source, sound }));
+  const hits: Hit[] = kept.map(({ time, sound, from, prominence }) => ({
+    time,
+    by: edits.source,
+    sound,
+    ...(from && { from, sure: prominence }),
+  }));
   for (const time of edits.added) hits.push({ time, by: 'coach', sound: soundNear(found.sound, time) });
   return hits.sort((a, b) => a.time - b.time);
 }

@@ -1,10 +1,6 @@
-import { isBelieved, type Candidate, type HitEdits } from '../sound/hit.ts';
+import { isBelieved, type Candidate, type HitEdits, type StrikeSource } from '../sound/hit.ts';
 import type { Ms, Ratio } from '../units.ts';
 import type { SeenStrike } from './see-strikes.ts';
-
-/** What a strike is known from. */
-export const strikeSources = ['sound', 'sight'] as const;
-export type StrikeSource = (typeof strikeSources)[number];
 
 /** A strike or a defence that was found, and what it may have been: when it lands or is farthest out, and how likely it is that this trainee did anything there. */
 export interface FoundStrike extends Candidate {

@@ -28,6 +28,10 @@ describe('the bar of a hit', () => {
     expect(hitInWords(hit(3, 0.95))).to.equal('heard, +3 dB to the usual hit of this film, a pop among its hits');
     expect(hitInWords(hit(-4, 0))).to.equal('heard, −4 dB to the usual hit of this film, a thunk among its hits');
     expect(hitInWords({ time: 0, by: 'motion' })).to.include('less sure');
+    const both = { time: 0, by: 'both', sure: 0.94 } as const;
+    expect(hitInWords({ ...both, from: ['sound', 'sight'] })).to.include('heard and seen, 94% sure');
+    expect(hitInWords({ ...both, from: ['sight'] })).to.include('seen, not heard');
+    expect(hitInWords({ ...both, from: ['sound'] })).to.include('heard, not seen');
     expect(hitInWords({ time: 0, by: 'coach' })).to.equal('set by hand');
   });
 });

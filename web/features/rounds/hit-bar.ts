@@ -1,4 +1,5 @@
 import type { Hit } from '@wax-fist/core/sound';
+import { percent } from '../../app/format.ts';
 
 /** Levels between which a bar grows, relative to the usual hit. */
 const [quiet, loud] = [-14, 8];
@@ -14,16 +15,23 @@ export function hitBar({ sound }: Hit): { height: string; background: string } {
   return { height: `${height.toFixed(0)}%`, background: `hsl(45 ${sound ? 12 : 0}% ${lightness.toFixed(0)}%)` };
 }
 
-const inWords: Record<Hit['by'], string> = {
-  both: 'heard and seen',
+const foundInWords: Record<Hit['by'], string> = {
+  both: 'found',
   sound: 'heard',
   motion: 'seen to move, less sure',
   coach: 'set by hand',
 };
+/** What a hit is known from, and how sure it is where that is told. */
+function knownFrom({ by, from, sure }: Hit): string {
+  if (!from || sure === undefined) return foundInWords[by];
+  const known = from.length === 2 ? 'heard and seen' : from.includes('sight') ? 'seen, not heard' : 'heard, not seen';
+  return `${known}, ${percent(sure)} sure`;
+}
 const snapWords = ['a thunk', 'dull', 'between', 'bright', 'a pop'];
 /** What a hit sounded like, in words. */
-export function hitInWords({ by, sound }: Hit): string {
-  const found = inWords[by];
+export function hitInWords(hit: Hit): string {
+  const { sound } = hit;
+  const found = knownFrom(hit);
   if (!sound) return found;
   const level = `${sound.level >= 0 ? '+' : '−'}${Math.abs(sound.level).toFixed(0)} dB to the usual hit of this film`;
   return `${found}, ${level}, ${snapWords[Math.min(4, Math.floor(sound.snap * 5))]} among its hits`;

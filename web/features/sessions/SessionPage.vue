@@ -24,6 +24,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
+import SessionHabits from './SessionHabits.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -215,6 +216,7 @@ async function removeIt(): Promise<void> {
           :measures="measures"
           @changed="again"
         />
+        <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
         <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
           <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
             <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>
