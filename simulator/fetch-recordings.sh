@@ -16,7 +16,7 @@ for package in $(node --import tsx simulator/recordings/list-packages.ts "$@"); 
   chmod 755 "$fetched"
   (cd "$fetched" && apt-get download -qq "$package" 2>/dev/null) || fail "The package $package could not be fetched. Is the network there?"
   dpkg-deb -x "$fetched"/*.deb "$fetched/unpacked"
-  find "$fetched/unpacked" -name '*.pk3' -execdir unzip -qo {} '*.wav' '*.ogg' \; || true
+  find "$fetched/unpacked" -name '*.pk3' -execdir unzip -qo {} '*.wav' '*.ogg' \; 2>/dev/null || true
   mv "$fetched/unpacked" "$folder/$package"
   rm -rf "$fetched"
 done
