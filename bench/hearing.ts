@@ -3,6 +3,7 @@ import { alignSounds, findHits, hitsOf, noHitEdits } from '@wax-fist/core/sound'
 import { disturbances, type Disturbance } from '../simulator/sound/disturbance.ts';
 import { practiceSound, thirdOf, type Practice } from '../simulator/sound/practice.ts';
 import { twoMicrophones } from '../simulator/sound/two-microphones.ts';
+import { matched } from './matching.ts';
 import type { Line } from './table.ts';
 
 const rate = 16_000;
@@ -19,16 +20,9 @@ export interface Score {
 }
 
 export function score(told: readonly number[], truth: readonly number[]): Score {
-  const left = new Set(told);
-  const errors: number[] = [];
-  for (const at of truth) {
-    let nearest: number | undefined;
-    for (const time of left)
-      if (Math.abs(time - at) < reach && !(Math.abs((nearest ?? Infinity) - at) < Math.abs(time - at))) nearest = time;
-    if (nearest === undefined) continue;
-    left.delete(nearest);
-    errors.push(Math.abs(nearest - at));
-  }
+  const errors = matched(told, (time) => time, truth, reach).of.flatMap((time, place) =>
+    time === undefined ? [] : Math.abs(time - truth[place]!),
+  );
   return { right: errors.length, told: told.length, there: truth.length, errors };
 }
 

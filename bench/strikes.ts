@@ -10,6 +10,7 @@ import { gymSound } from '../simulator/recordings/gym.ts';
 import { heardRate, type Library } from '../simulator/recordings/library.ts';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed } from './followed-films.ts';
+import { matched } from './matching.ts';
 import type { Line } from './table.ts';
 
 /** A strike counts as found within this many milliseconds. */
@@ -60,21 +61,15 @@ function judged(film: string, heard: (film: string) => readonly Candidate[]): Ju
   if (!strikes.every(isStrike)) return undefined;
   const { timeline, track, view, stance } = scene;
   const leftLeads = handOf('lead', stance) === 'left';
-  const left = new Set(believedStrikes(findStrikes({ timeline, track, view, leftLeads }, heard(film)), noHitEdits));
-  const result: Judged = { matches: [], missed: [], madeUp: 0 };
-  for (const { technique, contact } of strikes) {
-    let nearest: FoundStrike | undefined;
-    for (const one of left)
-      if (Math.abs(one.time - contact) < reach && !(nearest && Math.abs(nearest.time - contact) <= Math.abs(one.time - contact)))
-        nearest = one;
-    if (!nearest) {
-      result.missed.push({ film, technique });
-      continue;
-    }
-    left.delete(nearest);
-    result.matches.push({ film, view, truth: technique, found: nearest });
-  }
-  return { ...result, madeUp: left.size };
+  const found = believedStrikes(findStrikes({ timeline, track, view, leftLeads }, heard(film)), noHitEdits);
+  const contacts = strikes.map(({ contact }) => contact);
+  const { of, madeUp } = matched(found, ({ time }) => time, contacts, reach);
+  const pairs = strikes.map(({ technique }, place) => ({ technique, found: of[place] }));
+  return {
+    matches: pairs.flatMap(({ technique, found: one }) => (one ? [{ film, view, truth: technique, found: one }] : [])),
+    missed: pairs.flatMap(({ technique, found: one }) => (one ? [] : [{ film, technique }])),
+    madeUp: madeUp.length,
+  };
 }
 
 const f1Of = (all: readonly Judged[]): number => {

@@ -1,11 +1,12 @@
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames, type PointName } from '@wax-fist/core/body';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
 import type { View } from '@wax-fist/core/technique';
 import { deviation, group, mean } from 'd3-array';
-import type { Body } from '../simulator/body/skeleton.ts';
+import { jointAt } from '../simulator/body/model-points.ts';
 import { cameraAt, projected } from '../simulator/camera.ts';
 import { filmedSeconds, roundTime } from '../simulator/clock.ts';
+import { plainLook } from '../simulator/look.ts';
 import { perform } from '../simulator/motion/performance.ts';
 import { canShow, faultModels } from '../simulator/motion/fault/index.ts';
 import type { Thrown } from '../simulator/motion/technique/thrown.ts';
@@ -41,13 +42,12 @@ const thrown = [...new Set(combinations.flatMap(([strikes]) => strikes))];
 /** Somebody who was never filmed: of any stature and stance, with a third of the faults that such strikes can have. @param times how often each combination is thrown */
 export function sceneOf(seed: number, times = 12): Scene {
   const random = seededRandom(seed * 7919);
-  const colour = '#7a6a5a';
   return {
     name: `nobody${seed}`,
     seed,
     stance: random.next() < 0.75 ? 'orthodox' : 'southpaw',
     stature: random.between(1.4, 1.95),
-    look: { skin: colour, hair: colour, top: colour, shorts: colour, gloves: colour, shoes: colour },
+    look: plainLook,
     work: combinations.map(([strikes, share]) => ({ strikes: [...strikes], times: Math.ceil(times * share) })),
     tired: random.between(0, 0.7),
     faults: thrown.flatMap((strike) =>
@@ -58,17 +58,6 @@ export function sceneOf(seed: number, times = 12): Scene {
     cameras: [],
     noise: -42,
   };
-}
-
-/** Where the model would see a point of a body; what the simulated body has no joint for is put where it is looked for. */
-type Joints = Body['joints'];
-function jointAt(joints: Joints, name: PointName): Joints[keyof Joints] {
-  const side = name.startsWith('left') ? 'left' : 'right';
-  if (name in joints) return joints[name as keyof Joints];
-  if (/Knuckle|Thumb/.test(name)) return joints[`${side}Knuckles`];
-  // The chin is looked for below the mouth, nine tenths of the way from the nose to there.
-  if (name.endsWith('Mouth')) return joints.chin.clone().addScaledVector(joints.nose, 0.9).divideScalar(1.9);
-  return joints[`${side}Eye`];
 }
 
 /** A film that nobody has rendered: its points as they truly are, put off by chance, and its truth. */

@@ -36,3 +36,7 @@ const usualLook = {
 } as const satisfies Partial<Look>;
 export type WholeLook = Required<Look>;
 export const wholeLook = (look: Look): WholeLook => ({ ...usualLook, ...look });
+
+const plain = '#7a6a5a';
+/** Of somebody whom nobody will see. */
+export const plainLook: Look = { skin: plain, hair: plain, top: plain, shorts: plain, gloves: plain, shoes: plain };

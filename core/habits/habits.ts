@@ -111,7 +111,7 @@ export type Tell =
   | { kind: 'side'; share: Share<Side> };
 
 /** It is read when it is done in at least so much of all cases, for sure. */
-const readable: Ratio = 0.6;
+const [readable, readableSide]: readonly [Ratio, Ratio] = [0.6, 0.75];
 /** Whoever throws one technique alone has no choice that could be read. */
 const leastChoices = 2;
 
@@ -120,22 +120,17 @@ const leastChoices = 2;
  * three times out of five says little: it is told from three out of four on.
  */
 export function tellsOf({ openings, exits, follows, sides }: Habits): Tell[] {
-  const isTold = ({ enough, low }: Share<unknown>, least = readable): boolean => enough && low >= least;
-  const chosen = <What>(shares: readonly Share<What>[]): readonly Share<What>[] =>
-    openings.length >= leastChoices || follows.length >= leastChoices ? shares : [];
+  const hasChoice = openings.length >= leastChoices || follows.length >= leastChoices;
+  const told = <What>(shares: readonly Share<What>[], least = readable): Share<What>[] =>
+    shares.filter(({ enough, low }) => enough && low >= least);
+  const chosen = <What>(shares: readonly Share<What>[]): Share<What>[] => (hasChoice ? told(shares) : []);
   const tells: Tell[] = [
-    ...chosen(openings)
-      .filter((share) => isTold(share))
-      .map((share): Tell => ({ kind: 'opening', share })),
-    ...chosen(exits)
-      .filter((share) => isTold(share))
-      .map((share): Tell => ({ kind: 'exit', share })),
-    ...follows.flatMap(({ after, next }) =>
-      chosen(next)
-        .filter((share) => isTold(share))
-        .map((share): Tell => ({ kind: 'follow', after, share })),
-    ),
-    ...sides.filter((share) => isTold(share, 0.75) && share.what !== 'both').map((share): Tell => ({ kind: 'side', share })),
+    ...chosen(openings).map((share): Tell => ({ kind: 'opening', share })),
+    ...chosen(exits).map((share): Tell => ({ kind: 'exit', share })),
+    ...follows.flatMap(({ after, next }) => chosen(next).map((share): Tell => ({ kind: 'follow', after, share }))),
+    ...told(sides, readableSide)
+      .filter(({ what }) => what !== 'both')
+      .map((share): Tell => ({ kind: 'side', share })),
   ];
   return sort(tells, ({ share }) => -share.low);
 }

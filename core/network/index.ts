@@ -47,6 +47,9 @@ export function chancesOf({ mean, scale, hidden, answers }: Network, row: Float3
   return powers.map((power) => power / all);
 }
 
+/** A chance, where all else has so much of its weight: a network that was shown too much of all else says too little. */
+export const against = (chance: Ratio, weight: number): Ratio => chance / (chance + weight * (1 - chance));
+
 const steps = 127;
 /** Before each list stands what its numbers are multiplied by, in four bytes. */
 const head = 4;

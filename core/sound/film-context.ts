@@ -1,4 +1,5 @@
 import { median } from 'd3-array';
+import { evenly } from '../evenly.ts';
 import type { Ratio } from '../units.ts';
 import { levelAt, shapeOf } from './hit-features.ts';
 
@@ -11,9 +12,6 @@ const nearest = 2;
 /** Unlike everything: what nothing known is compared with. */
 const farthest = 3;
 
-/** How many numbers say what an onset is among the others of its film. */
-export const contextCount = 7;
-
 /**
  * What each onset is among all of its film: bags sound like themselves, and so does a voice. Numbers for a second, small network:
  * how likely it was by itself, how unlike it is to what surely was a hit and to what surely was none, how loud beside the hits, and
@@ -24,7 +22,10 @@ export const contextCount = 7;
 export function contextOf(rows: readonly Float32Array[], chances: readonly Ratio[]): Float32Array[] {
   const shapes = rows.map(shapeOf);
   const where = (known: (chance: Ratio) => boolean): number[] =>
-    thinned(Array.from(chances.keys()).filter((place) => known(chances[place]!)));
+    evenly(
+      Array.from(chances.keys()).filter((place) => known(chances[place]!)),
+      most,
+    );
   const [hits, others] = [where((chance) => chance > surelyHit), where((chance) => chance < surelyOther)];
   const usual = median(hits, (place) => levelAt(rows[place]!)) ?? 0;
   const share = hits.length / Math.max(1, rows.length);
@@ -56,9 +57,4 @@ function distance(one: Float32Array, other: Float32Array): number {
   let sum = 0;
   for (let place = 0; place < one.length; place++) sum += (one[place]! - other[place]!) ** 2;
   return Math.min(farthest, Math.sqrt(sum / one.length));
-}
-
-function thinned(places: readonly number[]): number[] {
-  const every = Math.max(1, places.length / most);
-  return Array.from({ length: Math.floor(places.length / every) }, (_, place) => places[Math.floor(place * every)]!);
 }

@@ -3,7 +3,7 @@ import type { Decibels, Ms, Ratio } from '../units.ts';
 import { bandPowers, bandStep, brightFrom, heardPowers } from './bands.ts';
 import { finite } from './finite.ts';
 import { farther } from './far-bag.ts';
-import { chancesOf, networkOf } from '../network/index.ts';
+import { against, chancesOf, networkOf } from '../network/index.ts';
 import { contextOf } from './film-context.ts';
 import { hitFeatures, onsetClasses } from './hit-features.ts';
 import { keptEars } from './kept-ears.ts';
@@ -53,7 +53,7 @@ export function findHits(sound: Float32Array, sampleRate: number): Candidate[] {
   const tell = teller(bands, heard);
   return candidatesOf(
     onsets
-      .map((onset, place) => ({ onset, chance: leant(chancesOf(inFilm, among[place]!)[hitClass]!) }))
+      .map((onset, place) => ({ onset, chance: against(chancesOf(inFilm, among[place]!)[hitClass]!, leaning) }))
       .filter(({ chance }) => chance >= leastChance)
       .map(({ onset, chance }) => ({ ...tell(onset), chance })),
   );
@@ -98,7 +98,6 @@ function candidatesOf(found: readonly Heard[]): Candidate[] {
  * made up at the usual sensitivity.
  */
 const leaning = 0.4;
-const leant = (chance: Ratio): Ratio => chance / (chance + leaning * (1 - chance));
 
 /** What is heard from another bag is shown only to those who ask for whatever could be a hit. */
 const farShare: Ratio = 0.4;

@@ -1,5 +1,5 @@
 import { quantile } from 'd3-array';
-import type { Decibels, Ms, Ratio } from '../units.ts';
+import type { Decibels, Ms } from '../units.ts';
 import { bandCount, bandStep } from './bands.ts';
 import { decibelsOf, type Onset } from './onsets.ts';
 import { voicedness } from './voicedness.ts';
@@ -29,9 +29,6 @@ const loudest: Decibels = 30;
 
 /** What an onset is, as the network tells it. */
 export const onsetClasses = ['other', 'hit'] as const;
-/** How many numbers are looked at for each onset. */
-export const featureCount = spans.length * bandCount + bandCount + 7;
-
 /** Spans whose powers are an onset's own sound: from the blow until it has fallen. */
 const [shapeFrom, shapeTo] = [spans.findIndex(([from]) => from === 0), spans.findIndex(([from]) => from === 110)];
 /** The part of a row that says what an onset itself sounds like, in tens of decibels against its level. */
@@ -56,7 +53,7 @@ function meanOver(sums: Float64Array, begin: number, [from, to]: readonly [Ms, M
 const clipped = (value: Decibels): Decibels => Math.max(quietest, Math.min(loudest, value));
 
 /**
- * What an onset sounds like, as numbers for the network: one row of `featureCount` for each onset. Powers over spans and bands in
+ * What an onset sounds like, as numbers for the network: one row for each onset. Powers over spans and bands in
  * tens of decibels against its own level, the film's usual background against it, how it rises and falls, how much of it has a
  * pitch, and how loud it is beside the film's other onsets.
  * @param bands as `bandPowers` gives them
@@ -81,12 +78,10 @@ export function hitFeatures(
     for (const quiet of usual) row.push(clipped(quiet - level) / 10);
     const at = begin * bandStep;
     row.push((level - loud) / 10, (level - middle) / 10, rise / 5, ((peak - begin) * bandStep) / 10);
-    for (const later of [10, 50, 110]) row.push(3 * pitchAt(samples, sampleRate, at + later));
+    for (const later of [10, 50, 110]) row.push(3 * voicedness(samples, sampleRate, at + later));
     return Float32Array.from(row);
   });
 }
-
-const pitchAt = (samples: Float32Array, sampleRate: number, at: Ms): Ratio => voicedness(samples, sampleRate, at);
 
 /** Every tenth value is enough for a quantile. */
 const thinned = (values: Float32Array): Float32Array =>

@@ -1,7 +1,9 @@
+const classes = ['other', 'hit'] as const;
+
 /** Networks as they are kept: alone an onset is judged by itself, inFilm among all of its film; trained on recorded sounds by `bin/simulate ears`, which writes this file. */
 export const keptEars = {
   alone: {
-    classes: ['other', 'hit'],
+    classes,
     mean: 'PDgxzYE8MRi2gTwx3a6BPENFuoE8YaYWgTyHkOCBPKAX0YE8vVolgTxUfU6BPE7zYIE8TvwngTxgY/yBPIBYfYE8mH9SgTyypnWBPNFs3YE8cJgMgTxuDNOBPG3k8YE8f1mNgTyQD22BPKkUjYE8w9MngTzikkeBPIEwn4E8gEXLgTx/4oKBPIhtHoE8mGWFgTyxUlaBPMvBsYE86dLigTyAm4OBPH24RYE8eWKKgTyDZnCBPJGnkYE8qLZ9gTzB8jeBPN9d8YE794p7gTu+aeeBO6nO24E7y3k/gTwEut+BPDBDLoE8YOTHgTyQetiBO+ooPIE7vzRsgTvHGtOBO/DPyYE8FOajgTw94SOBPGypDIE8laV5gTwBo9yBO+iFp4E77z+kgTwJwUGBPCWbEoE8T6asgTx/Ax+BPJ7CAoE8Do/7gTwGMr6BPAgNaIE8GOPZgTw2Ck6BPGIzU4E8iXwdgTyo6GiBPBwP+4E8FYvjgTwWvQuBPCh5vIE8R2C+gTx2NTWBPJSSm4E8tCp6gTwrW2+BPCbvG4E8KEmigTw55CuBPFlTmYE8hLI/gTyen8OBPL4nP4E8OPnkgTwz/FmBPDRpqoE8RW2egTxk3JKBPIpG8YE8pAfcgTzDCseBPD1AWoE8Nxg/gTw3d3iBPEkmAYE8aPgtgTyMRwuBPKXpxIE8xGm5gTwz2wCBPC2F84E8LwchgTxBVo2BPGCq14E8h0nWgTyfzWmBPL0D1IE8d4ZagTxsI3SBPGhdtYE8dukqgTyLFt+BPKO2+4E8v3NEgTziYVKBO8H/tYE5cw6WgTwnxMZ/PBzW4n88Fka8fzwdFf1/PB3jx38=',
     scale:
       'PEN0+H88OYD6fzww2VB/PCxiSH88K7m5fzwt5cR/PDKxDn88OkSUfzxKar1/PEIbv388OkEIfzw1mdV/PDNf8388M1fufzw1C8V/PDi0BH88S/i9fzxCKRN/PDny+H88NLt5fzwxYEV/PDB2jn88MRqRfzwzL3B/PElzp388PdxDfzw08Rl/PC8LWH88KxiZfzwpbXZ/PCmct388K5uQfzw/iRR/PC6Oin88JGPifzweXAF/PBqaf388GkdQfzwc15N/PCGwsX88AFa9fzvJ+nN/O5iMHX87gIZIfzuaiKt/O8kW2H879whQfzwVIPN/PAOGLH87wuFkfzuF4MR/O3HRpn87mWoCfzvDdk1/O/JfMH88Ffa5fzwDOxx/O7sBon87iMwjfzuKbAp/O6P3W387xstcfzvy7nx/PBXWTH88A8jqfzu/uO9/O55yj387pFkIfzu4GNN/O9Rd6n87+u/JfzwXd5R/PAcIZn871FYQfzu9Z69/O8Pwxn871X/bfzvtYRR/PAdmf388HZQCfzwUDNV/PADVRX879XkZfzv9AfB/PAVEtX88DpzYfzwbmYN/PCwxm388J8q6fzwbxh5/PBfqmH88GWRqfzwdAGF/PCMo5388K2stfzw2WON/PDUf0X88K36YfzwmF4B/PCTcSX88JeoIfzwo2mx/PC5iWH88Nxnrfzw2921/PCy1pX88JgqHfzwjgsF/PCPMC388JrZ9fzws8Px/PDaU/n88GhgUfzwU1AR/PBH54388EH3MfzwOrrF/PA0hGn88DRx1fzwNyUJ/O8vtOH87vuepfzvtKSx/O/UeqX87uKM6fzu/FNJ/O8C9138=',
@@ -10,7 +12,7 @@ export const keptEars = {
     answers: 'O84Ni6seWUFYSbS7RLI+gUycv1PdWMCwU7HX00iOSjQzO8Ek0Uy60LSUr005ylesf84+TMBKoDYbllFdaJdupa3E',
   },
   inFilm: {
-    classes: ['other', 'hit'],
+    classes,
     mean: 'PKNJPIE70B0Ufztr2oR/OzRfo387go6EgTqv2ml/O7WlkH8=',
     scale: 'PPDECn87s4vxfzsVG19/O8svWH87vllLfzqpQdB/O0qRTX8=',
     hidden: 'PAT/09v0yvcJwON/O/wJN7Z/B1PaHyclO9TurBp/UjpOXxnjPD8Xz+l/9TIpDP1bPAcnPqYJx0WBI1bGO7NZi7l//z/nGGI8',

@@ -1,4 +1,5 @@
 import { quantile } from 'd3-array';
+import { peaksApart } from '../peaks.ts';
 import type { Decibels, Ms } from '../units.ts';
 import { bandStep } from './bands.ts';
 
@@ -62,24 +63,6 @@ function riseOf(bands: readonly Float32Array[]): Float32Array {
   return total;
 }
 
-/** Places of the highest rise within the refractory gap on either side. */
-function peaksOf(rises: Float32Array): number[] {
-  const gap = stepsIn(refractory);
-  const order = Array.from(rises.keys())
-    .filter(
-      (step) => rises[step]! >= leastRise && rises[step]! >= (rises[step - 1] ?? 0) && rises[step]! > (rises[step + 1] ?? 0),
-    )
-    .sort((a, b) => rises[b]! - rises[a]!);
-  const taken = new Uint8Array(rises.length);
-  const peaks: number[] = [];
-  for (const step of order) {
-    if (taken[step]) continue;
-    peaks.push(step);
-    taken.fill(1, Math.max(0, step - gap + 1), step + gap);
-  }
-  return peaks.sort((a, b) => a - b);
-}
-
 /** Where the sound begins that is loudest at `peak`: a tenth of the way up from what was there before. */
 function beginBefore(smooth: Float32Array, peak: number, guess: number): number {
   const earliest = Math.max(0, guess - 3);
@@ -100,7 +83,7 @@ export function onsetsIn(bands: readonly Float32Array[], heard: Float32Array): O
   const smooth = meanBefore(heard, 3);
   const rises = riseOf(bands);
   const reach = stepsIn(longestAttack);
-  return peaksOf(rises).map((step) => {
+  return peaksApart(rises, leastRise, stepsIn(refractory)).map((step) => {
     let peak = step;
     for (let at = step; at < Math.min(smooth.length, step + reach); at++) if (smooth[at]! > smooth[peak]!) peak = at;
     return { begin: beginBefore(smooth, peak, step), peak, rise: rises[step]! };

@@ -2,7 +2,7 @@ import { bodySizeOf, type Track } from '../body/index.ts';
 import type { FrameTimeline } from '../film/index.ts';
 import { networkOf, type Network } from '../network/index.ts';
 import type { Candidate } from '../sound/hit.ts';
-import type { Ms, Ratio } from '../units.ts';
+import type { Ratio } from '../units.ts';
 import { isSeenAt, motionOf } from './body-motion.ts';
 import { foundStrikes, type FoundStrike } from './found-strikes.ts';
 import { keptEyes } from './kept-eyes.ts';
@@ -38,11 +38,8 @@ const isSeenSide = (view: string): view is SeenSide => Object.hasOwn(keptEyes, v
 
 /** Strikes and defences of whoever was followed, by ear and eye as one. @param heard as `findHits` gives them; empty where nothing is heard */
 export function findStrikes({ timeline, track, view, leftLeads }: FilmToSearch, heard: readonly Candidate[]): FoundStrike[] {
-  const size = track && isSeenSide(view) ? bodySizeOf(track) : undefined;
-  if (!size) return foundStrikes(heard, [], () => 1);
-  const motion = motionOf({ timeline, track: track!, torso: size.torso, leftLeads });
-  const side = view as SeenSide;
-  return foundStrikes(heard, seeStrikes(motion, networkFor(side)), (time: Ms) =>
-    isSeenAt(motion, time) ? unseenShare[side] : 1,
-  );
+  const size = track && bodySizeOf(track);
+  if (!size || !isSeenSide(view)) return foundStrikes(heard, [], () => 1);
+  const motion = motionOf({ timeline, track, torso: size.torso, leftLeads });
+  return foundStrikes(heard, seeStrikes(motion, networkFor(view)), (time) => (isSeenAt(motion, time) ? unseenShare[view] : 1));
 }

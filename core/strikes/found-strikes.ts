@@ -1,3 +1,4 @@
+import { bisector } from 'd3-array';
 import { isBelieved, type Candidate, type HitEdits, type StrikeSource } from '../sound/hit.ts';
 import type { Ms, Ratio } from '../units.ts';
 import type { SeenStrike } from './see-strikes.ts';
@@ -15,8 +16,10 @@ const [heardBefore, heardAfter]: readonly [Ms, Ms] = [90, 70];
 const surest: Ratio = 0.98;
 const named = 4;
 
-const odds = (chance: Ratio): number =>
-  Math.min(surest, Math.max(1 - surest, chance)) / (1 - Math.min(surest, Math.max(1 - surest, chance)));
+function odds(chance: Ratio): number {
+  const sure = Math.min(surest, Math.max(1 - surest, chance));
+  return sure / (1 - sure);
+}
 const chanceOf = (ratio: number): Ratio => ratio / (1 + ratio);
 /** What is neither likelier nor less likely for having been heard as loudly as this. */
 const evenHeard: Ratio = 0.2;
@@ -52,16 +55,16 @@ export function foundStrikes(
   return found.sort((a, b) => a.time - b.time);
 }
 
+const byTime = bisector(({ time }: Candidate) => time);
+
 /** Which sound belongs to which strike, by the strike's place: the nearest and likeliest first, each once. */
 function pairsOf(heard: readonly Candidate[], seen: readonly SeenStrike[]): Map<number, Candidate> {
   const possible = seen.flatMap((strike, place) =>
-    heard
-      .filter(({ time }) => time > strike.time - heardBefore && time < strike.time + heardAfter)
-      .map((sound) => ({
-        place,
-        sound,
-        fit: sound.prominence * (1 - Math.abs(sound.time - strike.time) / (2 * heardBefore)) * strike.chance,
-      })),
+    heard.slice(byTime.right(heard, strike.time - heardBefore), byTime.left(heard, strike.time + heardAfter)).map((sound) => ({
+      place,
+      sound,
+      fit: sound.prominence * (1 - Math.abs(sound.time - strike.time) / (2 * heardBefore)) * strike.chance,
+    })),
   );
   possible.sort((a, b) => b.fit - a.fit);
   const pairs = new Map<number, Candidate>();
@@ -73,6 +76,9 @@ function pairsOf(heard: readonly Candidate[], seen: readonly SeenStrike[]): Map<
   }
   return pairs;
 }
+
+/** Whether anybody was seen to do anything. */
+export const isAnySeen = (found: readonly FoundStrike[]): boolean => found.some(({ from }) => from.includes('sight'));
 
 /** From here on a strike is taken over with its likeliest name without being looked at. */
 const sureEnough: Ratio = 0.75;

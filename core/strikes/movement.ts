@@ -1,5 +1,6 @@
 import { quantile } from 'd3-array';
 import type { Ms, Ratio } from '../units.ts';
+import { isPeak } from '../peaks.ts';
 import type { Candidate } from '../sound/hit.ts';
 import type { FrameTimeline } from '../film/timeline.ts';
 
@@ -74,9 +75,6 @@ export function findMotion(movement: Uint8Array, timeline: FrameTimeline, region
   }
   return taken.sort((a, b) => a.time - b.time);
 }
-
-const isPeak = (values: Float64Array, at: number): boolean =>
-  values[at]! >= (values[at - 1] ?? 0) && values[at]! > (values[at + 1] ?? 0);
 
 /** Mean over `reach` milliseconds to either side. */
 function smoothed(values: Float64Array, timeline: FrameTimeline, reach: Ms): Float64Array {

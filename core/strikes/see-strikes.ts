@@ -1,5 +1,6 @@
 import type { Ms, Ratio } from '../units.ts';
-import { chancesOf, type Network } from '../network/index.ts';
+import { against, chancesOf, type Network } from '../network/index.ts';
+import { peaksApart } from '../peaks.ts';
 import { motionStep, windowAt, type Motion } from './body-motion.ts';
 
 /** Something that a body did: when it was farthest out, how likely it was anything at all, and what it may have been. */
@@ -42,25 +43,15 @@ export function seeStrikes(motion: Motion, network: Network): SeenStrike[] {
     }
     return sum / count;
   });
-  const order = Array.from(smooth.keys())
-    .filter(
-      (step) =>
-        smooth[step]! >= leastChance && smooth[step]! >= (smooth[step - 1] ?? 0) && smooth[step]! > (smooth[step + 1] ?? 0),
-    )
-    .sort((a, b) => smooth[b]! - smooth[a]!);
-  const taken: number[] = [];
-  for (const step of order) if (taken.every((other) => Math.abs(other - step) * motionStep >= apart)) taken.push(step);
-  return taken
-    .sort((a, b) => a - b)
-    .map((step) => {
-      const sums = new Float32Array(classes);
-      for (let near = Math.max(0, step - reach); near <= Math.min(motion.steps - 1, step + reach); near++)
-        for (let place = 0; place < classes; place++) if (place !== none) sums[place]! += chances[near * classes + place]!;
-      const all = sums.reduce((sum, one) => sum + one, 1e-9);
-      const names = network.classes
-        .map((technique, place) => ({ technique, chance: sums[place]! / all }))
-        .filter(({ technique }) => technique !== nothing)
-        .sort((a, b) => b.chance - a.chance);
-      return { time: step * motionStep, chance: smooth[step]! / (smooth[step]! + weightOfNothing * (1 - smooth[step]!)), names };
-    });
+  return peaksApart(smooth, leastChance, Math.ceil(apart / motionStep)).map((step) => {
+    const sums = new Float32Array(classes);
+    for (let near = Math.max(0, step - reach); near <= Math.min(motion.steps - 1, step + reach); near++)
+      for (let place = 0; place < classes; place++) if (place !== none) sums[place]! += chances[near * classes + place]!;
+    const all = sums.reduce((sum, one) => sum + one, 1e-9);
+    const names = network.classes
+      .map((technique, place) => ({ technique, chance: sums[place]! / all }))
+      .filter(({ technique }) => technique !== nothing)
+      .sort((a, b) => b.chance - a.chance);
+    return { time: step * motionStep, chance: against(smooth[step]!, weightOfNothing), names };
+  });
 }

@@ -19,10 +19,10 @@ const training = { seed: 3, units: 48, epochs: 8, decay: 0.05, blur: 0.15 };
 const told: readonly string[] = [nothing, ...everySingle.filter((one) => !isBeat(one) && !(one in footworkModels))];
 
 /** Trains a network for each side, on bodies that nobody has filmed. */
-async function train(wanted: readonly SceneView[]): Promise<void> {
+async function train(): Promise<void> {
   const say = (line: string): void => void process.stderr.write(`${line}\n`);
   const networks: Record<string, KeptNetwork> = {};
-  for (const view of wanted) {
+  for (const view of views) {
     const examples: Examples = { rows: [], classes: [] };
     for (let seed = 0; seed < people; seed++) {
       const plan = anybody(seed);
@@ -46,4 +46,4 @@ async function train(wanted: readonly SceneView[]): Promise<void> {
 export const eyesCommand = (): Command =>
   new Command('eyes')
     .description('Train what tells strikes and defences from a moving body, and write it beside the core. Half an hour and more.')
-    .action(() => train(views));
+    .action(train);

@@ -1,9 +1,10 @@
 import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames, type PointName } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import type { MovingBody } from '@wax-fist/core/strikes';
-import type { Body } from '../body/skeleton.ts';
+import { jointAt } from '../body/model-points.ts';
 import { cameraAt, projected } from '../camera.ts';
 
+import { plainLook } from '../look.ts';
 import { canShow, faultModels } from '../motion/fault/index.ts';
 import { everySingle, isBeat, isMove, type Single } from '../motion/technique/single.ts';
 import type { Performance } from '../motion/thrown-round.ts';
@@ -39,7 +40,6 @@ const common: readonly Single[] = [
 /** Somebody who was never filmed, with habits and faults of their own. */
 export function anybody(seed: number): Scene {
   const random = seededRandom(seed * 7919 + 3);
-  const colour = '#7a6a5a';
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random.next() * list.length)]!;
   const work = Array.from({ length: 26 }, () => ({
     strikes: Array.from({ length: 1 + Math.floor(random.next() * 4) }, () => pick(pick([common, common, strikes, moves]))),
@@ -51,7 +51,7 @@ export function anybody(seed: number): Scene {
     seed,
     stance: random.next() < 0.7 ? 'orthodox' : 'southpaw',
     stature: random.between(1.4, 1.95),
-    look: { skin: colour, hair: colour, top: colour, shorts: colour, gloves: colour, shoes: colour },
+    look: plainLook,
     work,
     station: random.next() < 0.4 ? 'shadow' : undefined,
     tired: random.between(0, 0.8),
@@ -63,15 +63,6 @@ export function anybody(seed: number): Scene {
     cameras: [],
     noise: -42,
   };
-}
-
-type Joints = Body['joints'];
-/** Where a model would see a point of a body; what the simulated body has no joint for is put where it is looked for. */
-function jointAt(joints: Joints, name: PointName): Joints[keyof Joints] {
-  const side = name.startsWith('left') ? 'left' : 'right';
-  if (name in joints) return joints[name as keyof Joints];
-  if (/Knuckle|Thumb/.test(name)) return joints[`${side}Knuckles`];
-  return joints[`${side}Eye`];
 }
 
 /** Any place of a camera on one side. */

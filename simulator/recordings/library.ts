@@ -1,3 +1,4 @@
+import { evenly } from '@wax-fist/core/evenly';
 import { spawn } from 'node:child_process';
 import { readdir, readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
@@ -50,12 +51,6 @@ function trimmed(samples: Float32Array): Float32Array {
   return samples.subarray(from).map((value) => value / peak);
 }
 
-/** At most so many of a list, spread evenly over it. */
-function spread<T>(all: readonly T[], most = all.length): T[] {
-  const every = Math.max(1, all.length / most);
-  return Array.from({ length: Math.floor(all.length / every) }, (_, place) => all[Math.floor(place * every)]!);
-}
-
 /** Reads one file of a package; a sound font holds many recordings. */
 async function read(path: string, { samples, most }: Source): Promise<{ name: string; samples: Float32Array }[]> {
   const name = basename(path);
@@ -65,7 +60,7 @@ async function read(path: string, { samples, most }: Source): Promise<{ name: st
   }
   const bytes = await readFile(path);
   const wanted = samples
-    ? spread(
+    ? evenly(
         fontSamples(bytes, (one) => samples.test(one)),
         most,
       )
@@ -89,7 +84,7 @@ async function recordingsOf(folder: string, source: Source): Promise<Recording[]
     .filter((path) => source.files.test(path))
     .sort();
   if (all.length === 0) throw new Error(`${source.package} has no recordings of the kind “${source.kind}” any more.`);
-  const files = source.samples ? all : spread(all, source.most);
+  const files = source.samples ? all : evenly(all, source.most);
   const found = await Promise.all(files.map((path) => atOnce(() => read(path, source))));
   return found
     .flat()

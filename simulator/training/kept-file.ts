@@ -9,21 +9,19 @@ export interface KeptFile {
   name: string;
   /** What it is and what wrote it. */
   of: string;
+  /** All of the same classes. */
   networks: Readonly<Record<string, KeptNetwork>>;
 }
 
 /** Writes trained networks beside the code that uses them. Each is one long line of text: nobody reads it. */
 export async function writeKept({ file, name, of, networks }: KeptFile): Promise<void> {
-  const rows = Object.entries(networks).map(([key, { classes, ...lists }]) => {
-    const said = Object.entries(lists).map(([list, text]) => `    ${list}: '${text}',`);
-    return [
-      `  ${/^\w+$/.test(key) ? key : `'${key}'`}: {`,
-      `    classes: ${JSON.stringify(classes).replaceAll('"', "'").replaceAll(',', ', ')},`,
-      ...said,
-      '  },',
-    ].join('\n');
-  });
+  const [{ classes }] = Object.values(networks) as [KeptNetwork];
+  const rows = Object.entries(networks).map(
+    ([key, { classes: _, ...lists }]) => `'${key}': { classes, ${JSON.stringify(lists).slice(1)},`,
+  );
   const lines = [
+    `const classes = ${JSON.stringify(classes)} as const;`,
+    '',
     `/** Networks as they are kept: ${of}, which writes this file. */`,
     `export const ${name} = {`,
     ...rows,

@@ -1,7 +1,7 @@
 import type { HitsAndRounds, Round, SavedHitEdits } from '@wax-fist/contract/rounds';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { isHeard, usualGap, type RoundKind } from '@wax-fist/core/rounds';
-import { wholePicture, type FoundStrike } from '@wax-fist/core/strikes';
+import { isAnySeen, wholePicture } from '@wax-fist/core/strikes';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, filmHits, round, trainingSession } from '../../db/schema/index.ts';
@@ -24,9 +24,6 @@ const usualEdits = ({
   removed: [],
   region: wholePicture,
 });
-
-/** Whether anything was seen at all. */
-const isSeen = (strikes: readonly FoundStrike[] | null): boolean => strikes?.some(({ from }) => from.includes('sight')) ?? false;
 
 /** What was found in a film and what a coach changed about it; undefined when there is no such film. */
 export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<HitsAndRounds | undefined> {
@@ -53,7 +50,7 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
     both: row.both,
     rings: row.rings ?? [],
     // What an older version kept does not know everything that can be said now.
-    edits: { ...usualEdits({ ...row, isFollowed: isSeen(row.both) }), ...row.edits },
+    edits: { ...usualEdits({ ...row, isFollowed: isAnySeen(row.both ?? []) }), ...row.edits },
     rounds: rounds.map(asRound),
     version: row.version ?? 0,
   };

@@ -1,7 +1,6 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { withFoundMoments } from '@wax-fist/core/measure';
-import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment, type StrikeMoments } from '@wax-fist/core/strikes';
+import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment } from '@wax-fist/core/strikes';
 import { timeOf } from '@wax-fist/core/film';
 import { isOneStrike, isSeries, thrownAs, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
@@ -66,7 +65,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
   const strike = computed(() => review.strikes.find(({ strikeId }) => strikeId === selected.value));
   const place = computed(() => review.strikes.findIndex(({ strikeId }) => strikeId === selected.value) + 1);
   const film = useFollowedFilm(data);
-  const { followed } = film;
+  const { followed, withFound } = film;
   const { judgeRest, ...walk } = useWalk(data, strike, otherView, followed);
 
   function select(strikeId: string | undefined): void {
@@ -120,7 +119,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       ? tagSeries(technique, at)
       : review.tellStrikes([
           {
-            ...found(technique, guessedMoments(timeline, technique, at, 'set')),
+            ...withFound(technique, guessedMoments(timeline, technique, at, 'set')),
             ...near(at),
             technique: technique.id,
             part: null,
@@ -133,19 +132,16 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
     const there = review.strikes.find(({ contactFrame }) => Math.abs(contactFrame - at) <= sameStrike);
     return there && { strikeId: there.strikeId, ...momentsOf(there) };
   }
-  /** What the path of the limb tells of a strike that was only guessed so far, as long as the body was followed. */
-  const found = <Strike extends StrikeMoments>(technique: Technique, guess: Strike): Strike =>
-    followed.value ? withFoundMoments(followed.value, guess, technique) : guess;
   const known = computed(() => {
     const technique = strike.value && techniques.get(thrownAs(data.catalogue, strike.value));
-    return technique && isOneStrike(data.catalogue, strike.value) ? found(technique, strike.value) : strike.value;
+    return technique && isOneStrike(data.catalogue, strike.value) ? withFound(technique, strike.value) : strike.value;
   });
   /** A series is as many strikes as it has parts: on the hits that are heard from here on, then in its usual times. */
   function tagSeries(series: Technique, at: number): string[] {
     const usual = series.parts.map((part) => techniques.get(part) ?? series);
     const heard = hits.following(at + sameStrike).slice(0, usual.length - 1);
     const contacts = [{ frame: at, origin: 'set' as const }, ...heard.map((frame) => ({ frame, origin: 'found' as const }))];
-    const moments = guessedSeries(timeline, usual, contacts).map((guess, part) => found(usual[part]!, guess));
+    const moments = guessedSeries(timeline, usual, contacts).map((guess, part) => withFound(usual[part]!, guess));
     return review.tellStrikes(moments.map((one, part) => ({ ...one, ...near(one.contactFrame), technique: series.id, part })));
   }
 

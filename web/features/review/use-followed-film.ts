@@ -1,5 +1,7 @@
 import type { Track } from '@wax-fist/core/body';
-import { followedFilm, pinnedFilm, type FollowedFilm } from '@wax-fist/core/measure';
+import { followedFilm, pinnedFilm, withFoundMoments, type FollowedFilm } from '@wax-fist/core/measure';
+import type { StrikeMoments } from '@wax-fist/core/strikes';
+import type { Technique } from '@wax-fist/core/technique';
 import { computed, shallowRef, type ComputedRef, type Ref } from 'vue';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
@@ -10,6 +12,8 @@ export interface FilmWithBody {
   found: Readonly<Ref<FollowedFilm | undefined>>;
   /** With what was put right by hand. */
   followed: ComputedRef<FollowedFilm | undefined>;
+  /** A strike with what the path of its limb tells of moments that are only guessed, as long as the body was followed. */
+  withFound: <Strike extends StrikeMoments>(technique: Technique, guess: Strike) => Strike;
   /** Shows the film as somebody was followed in it since. */
   show: (track: Track) => void;
 }
@@ -23,5 +27,11 @@ export function useFollowedFilm({ points, playable, film, session }: BenchData):
     found.value = followedFilm({ timeline, track, picture, view: film.view, stance: session.trainee.stance });
   };
   void points?.then((track) => track && show(track));
-  return { found, show, followed: computed(() => found.value && pinnedFilm(found.value, review.pins)) };
+  const followed = computed(() => found.value && pinnedFilm(found.value, review.pins));
+  return {
+    found,
+    show,
+    followed,
+    withFound: (technique, guess) => (followed.value ? withFoundMoments(followed.value, guess, technique) : guess),
+  };
 }

@@ -1,4 +1,3 @@
-import { withFoundMoments } from '@wax-fist/core/measure';
 import { frameNearest, timeOf } from '@wax-fist/core/film';
 import { guessedMoments, isSureOf, type FoundStrike } from '@wax-fist/core/strikes';
 import type { Ms } from '@wax-fist/core/units';
@@ -15,6 +14,8 @@ import type { FilmWithBody } from './use-followed-film.ts';
 const sameStrike: Ms = 110;
 /** The playhead is at a strike that was found when it is as near as this. */
 const here: Ms = 25;
+/** The same each time: what hangs on it is worked out anew only when another round begins, and not with every frame. */
+const wholeFilm = { from: 0, to: Infinity };
 /** Names that are less likely are not offered. */
 const leastOffered = 0.08;
 
@@ -44,9 +45,7 @@ export function useNamedStrikes(
   const now = (): Ms => timeOf(timeline, player()?.at.value ?? 0);
 
   /** The round at the playhead, or else the whole film. */
-  const span = computed(
-    () => hitsAndRounds.rounds.find(({ from, to }) => now() >= from && now() <= to) ?? { from: 0, to: Infinity },
-  );
+  const span = computed(() => hitsAndRounds.rounds.find(({ from, to }) => now() >= from && now() <= to) ?? wholeFilm);
   const open = computed(() => {
     const tagged = review.strikes.map(({ contactFrame }) => timeOf(timeline, contactFrame));
     return hitsAndRounds.foundStrikes.filter(
@@ -75,8 +74,7 @@ export function useNamedStrikes(
       strikes.map(({ time, names }) => {
         const technique = techniques.get(names[0]!.technique)!;
         const guess = guessedMoments(timeline, technique, frameNearest(timeline, time), 'found');
-        const moments = film.followed.value ? withFoundMoments(film.followed.value, guess, technique) : guess;
-        return { ...moments, technique: technique.id, part: null };
+        return { ...film.withFound(technique, guess), technique: technique.id, part: null };
       }),
     );
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Ms } from '@wax-fist/core/units';
 import { anyLevel } from '@wax-fist/core/sound';
+import { isAnySeen } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { counted } from '../../app/format.ts';
@@ -18,7 +19,7 @@ defineProps<{
 const drawing = defineModel<boolean>('drawing', { required: true });
 const hitsAndRounds = useHitsAndRounds();
 /** Whether ear and eye have anything to say as one. */
-const isFollowed = computed(() => hitsAndRounds.both.some(({ from }) => from.includes('sight')));
+const isFollowed = computed(() => isAnySeen(hitsAndRounds.both));
 const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
 const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
 </script>
