@@ -21,3 +21,5 @@ export const rungName = (rung: number): string => rungs.find((step) => step.rung
 export const usualTarget: Ratio = 0.15;
 /** Whoever aims for more faults than this aims for nothing. */
 export const largestTarget: Ratio = 0.9;
+/** How far a correction has to hold before it is kept, unless the coach says otherwise: free pads. */
+export const usualTopRung: Rung = 6;

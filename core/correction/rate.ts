@@ -1,4 +1,3 @@
-import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { sum } from 'd3-array';
 import { emptyTally, seen, weightedFaults, type Tally } from '../review/index.ts';
@@ -76,47 +75,3 @@ export function faultRate(tally: Tally): FaultRate {
     enough: count >= fewestSeen,
   };
 }
-
-/** Probability that the true rate is at most `target`. */
-export function chanceAtMost(target: Ratio, tally: Tally): Ratio {
-  const { alpha, beta } = posteriorOf(tally);
-  return betaCdf(target, alpha, beta);
-}
-
-/** Parts of equal share into which what is known of the first rate is cut. */
-const parts = 120;
-
-/** Rates that cut a posterior into parts of equal share, one in the middle of each. */
-const middlesOf = ({ alpha, beta }: Posterior): Ratio[] =>
-  Array.from({ length: parts }, (_, part) => betaQuantile((part + 0.5) / parts, alpha, beta));
-
-/** Probability that a rate lies below another one by at least `margin`. @param was the other one, see `middlesOf` */
-const chanceBelow = (was: readonly Ratio[], { alpha, beta }: Posterior, margin: Ratio): Ratio =>
-  sum(was, (rate) => (rate > margin ? betaCdf(rate - margin, alpha, beta) : 0)) / was.length;
-
-/**
- * Probability that the true rate of `after` lies below that of `before` by at least `margin`: the integral of
- * pdf(before) × cdf(after, x − margin), taken over equal shares of the first posterior instead of equal steps of x, since the
- * density has no bound at 0 and 1 and its quantiles have. Midpoint rule.
- */
-export function chanceFell(before: Tally, after: Tally, margin: Ratio): Ratio {
-  return chanceBelow(middlesOf(posteriorOf(before)), posteriorOf(after), margin);
-}
-
-/**
- * The first of some tallies, in order, against which the rate of `before` fell by at least `margin` as surely as `sure`, or rose.
- * Faster than asking for each: what is known of `before` is worked out once.
- */
-export function firstSettled(before: Tally, later: Iterable<Tally>, margin: Ratio, sure: Ratio): Tally | undefined {
-  const [was, wasClean] = [middlesOf(posteriorOf(before)), middlesOf(posteriorOf(turned(before)))];
-  for (const after of later) {
-    const [fell, rose] = [
-      chanceBelow(was, posteriorOf(after), margin),
-      chanceBelow(wasClean, posteriorOf(turned(after)), margin),
-    ];
-    if (fell >= sure || rose >= sure) return after;
-  }
-  return undefined;
-}
-/** Clean for fault: a rate of faults that rises is a rate of clean strikes that falls. */
-const turned = ({ clean, fault, ...tally }: Tally): Tally => ({ ...tally, clean: fault, fault: clean });

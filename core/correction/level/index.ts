@@ -1,0 +1,3 @@
+export * from './club-spread.ts';
+export { type Look } from './forward.ts';
+export * from './level.ts';
