@@ -5,10 +5,12 @@ import { libraryFor } from '../simulator/recordings/library.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
+import { benchChange } from './change.ts';
 import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
 import { benchMeasures } from './measures.ts';
 import { benchRecordedHits } from './recorded-hits.ts';
+import { benchScale } from './scale.ts';
 import { benchServer } from './server.ts';
 import { benchStrikes } from './strikes.ts';
 import { benchTruePoints } from './true-points.ts';
@@ -134,6 +136,8 @@ const parts: Record<string, () => void | Promise<void>> = {
     print('Hits, on recordings that were held back', await benchRecordedHits(recordings()));
   },
   strikes: async () => print('Strikes, found and named', benchStrikes(await libraryFor('proof', recordings()))),
+  change: benchChange,
+  scale: async () => print('A club of a million marks', await benchScale()),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };
 /** Where bin/bench has put the recordings. @throws Error without them */
