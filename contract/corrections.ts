@@ -1,10 +1,35 @@
-import { correctionEventKinds, correctionStates, largestTarget } from '@wax-fist/core/correction';
-import { views } from '@wax-fist/core/technique';
+import {
+  correctionEventKinds,
+  correctionStates,
+  highestRung,
+  ladderSteps,
+  largestTarget,
+  lowestRung,
+  usualTopRung,
+} from '@wax-fist/core/correction';
+import { families, views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
-import { day, frame, id, instant, note, text } from './shapes.ts';
+import { count, day, frame, id, instant, note, text } from './shapes.ts';
 import { tallyShape } from './review.ts';
+
+/** A place on the ladder. */
+const rung = () => number().integer().min(lowestRung).max(highestRung);
+const share = () => number().min(0).max(1).required();
+
+/** The numbers that made a step on the ladder. */
+export const stepNumbersShape = object({
+  /** Level with its 90% interval, at the session of the step. */
+  level: share(),
+  low: share(),
+  high: share(),
+  /** Probability that it is at or below the aim. */
+  atAim: share(),
+  /** Sessions at this rung that told of it. */
+  sessions: count(),
+});
+export type StepNumbers = InferType<typeof stepNumbersShape>;
 
 /** One line of a correction's history. */
 export const correctionEventShape = object({
@@ -13,9 +38,15 @@ export const correctionEventShape = object({
   at: instant(),
   by: string().required(),
   sessionId: string().nullable().defined(),
+  /** The day of that session. */
+  heldOn: string().nullable().defined(),
   note: string().required(),
   /** What was counted when it was re-checked. */
   tally: tallyShape.nullable().default(null),
+  /** Of a step on the ladder. */
+  rung: rung().nullable().defined(),
+  /** What made it; null when it was taken by hand. */
+  numbers: stepNumbersShape.nullable().default(null),
 });
 export type CorrectionEvent = InferType<typeof correctionEventShape>;
 
@@ -33,6 +64,10 @@ export const correctionShape = object({
   openedOn: string().required(),
   recheckOn: string().nullable().defined(),
   state: string().oneOf(correctionStates).required(),
+  /** Where it is worked on or held. */
+  rung: rung().required(),
+  /** How far it has to hold before it is kept. */
+  topRung: rung().required(),
   /** The trainee's newest session: where the answer is. */
   newestSession: id(),
   history: array(correctionEventShape.required()).required(),
@@ -51,19 +86,31 @@ export const correctionDraftShape = object({
     .min(0, 'The target cannot be below 0%.')
     .max(largestTarget, `The target cannot be above ${largestTarget * 100}%.`)
     .required(),
+  topRung: rung().default(usualTopRung),
   recheckOn: day().nullable().defined(),
 });
 export type CorrectionDraft = InferType<typeof correctionDraftShape>;
 
-/** Something that happens to a correction. What was counted is added by the server. */
+/**
+ * Something that happens to a correction. What was counted is added by the server, and so are the numbers of a step on the ladder; a
+ * step that the numbers do not propose needs a reason.
+ */
 export const correctionEventDraftShape = object({
   id: id(),
-  kind: string().oneOf(['cue-given', 're-checked', 'closed', 're-opened']).required(),
+  kind: string()
+    .oneOf(['cue-given', 're-checked', ...ladderSteps, 'rescheduled', 'closed', 're-opened'])
+    .required(),
+  /** Only of a step on the ladder. */
+  rung: rung().nullable().default(null),
   sessionId: id().nullable().defined(),
   note: note().default(''),
-  /** When to look again; left as it is when not given. */
+  /** When to look again; of a re-check or a step the usual time after it when not given, else left as it is. */
   recheckOn: day().optional(),
-});
+}).test(
+  'rung',
+  'A step on the ladder needs its rung, and nothing else has one.',
+  ({ kind, rung: of }) => ladderSteps.some((step) => step === kind) === (of !== null),
+);
 
 /** A strike that shows a correction's fault, or the thing done well. */
 export const evidenceShape = object({
@@ -79,13 +126,27 @@ export const evidenceShape = object({
 });
 export type Evidence = InferType<typeof evidenceShape>;
 
-const ofState = pageQuery.shape({ state: string().oneOf(correctionStates).optional() });
+const ofState = pageQuery.shape({
+  state: string()
+    .oneOf(['open', ...correctionStates])
+    .optional(),
+});
+/** Which corrections a list of the whole club shows. */
+const wanted = ofState.shape({
+  rung: rung().optional(),
+  family: string().oneOf(families).optional(),
+  /** Those due up to this day. */
+  dueBy: day().optional(),
+  /** Those on which nothing has moved on the ladder for four weeks. */
+  stuck: string().oneOf(['yes']).optional(),
+});
+export type WantedCorrections = Omit<InferType<typeof wanted>, 'after'>;
 const one = { reply: correctionShape };
 
 /** Corrections, their events, and the strikes that show them. */
 export const correctionEndpoints = {
   /** Those due first. */
-  listCorrections: endpoint('GET', '/api/corrections', coaches, { query: ofState, reply: pageOf(correctionShape.required()) }),
+  listCorrections: endpoint('GET', '/api/corrections', coaches, { query: wanted, reply: pageOf(correctionShape.required()) }),
   traineeCorrections: endpoint('GET', '/api/trainees/:traineeId/corrections', coaches, {
     query: ofState,
     reply: pageOf(correctionShape.required()),

@@ -2,6 +2,7 @@ import { accountEndpoints } from './accounts.ts';
 import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
 import { checklistEndpoints } from './checklists.ts';
+import { answerEndpoints } from './answers.ts';
 import { correctionEndpoints } from './corrections.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
@@ -24,6 +25,7 @@ export const endpoints = {
   ...alignmentEndpoints,
   ...reviewEndpoints,
   ...correctionEndpoints,
+  ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,
   ...checklistEndpoints,

@@ -140,6 +140,14 @@ export const sessionTallyShape = object({
 });
 export type SessionTally = InferType<typeof sessionTallyShape>;
 
+/** Something that was ever looked at in somebody, and how often each verdict was given. */
+export const judgedThingShape = object({
+  technique: string().max(80).required(),
+  checkpointId: string().required(),
+  tally: tallyShape.required(),
+});
+export type JudgedThing = InferType<typeof judgedThingShape>;
+
 /** The log of marks of a film, and what it comes to. */
 export const reviewEndpoints = {
   showReview: endpoint('GET', '/api/films/:filmId/review', coaches, { reply: reviewShape }),
@@ -148,7 +156,13 @@ export const reviewEndpoints = {
     reply: writtenMarksShape,
   }),
   strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', coaches, { reply: historyShape }),
+  /** Everything that was ever looked at in a trainee. */
+  traineeJudged: endpoint('GET', '/api/trainees/:traineeId/judged', coaches, {
+    reply: array(judgedThingShape.required()).required(),
+  }),
+  /** By session, all of them or one. */
   traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', coaches, {
+    query: object({ sessionId: id().optional() }),
     reply: array(sessionTallyShape.required()).required(),
   }),
 };

@@ -5,6 +5,7 @@ import { pinoHttp } from 'pino-http';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { accountRoutes } from './features/accounts/routes.ts';
 import { alignmentRoutes } from './features/alignments/routes.ts';
+import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
@@ -67,6 +68,7 @@ export function appOf(services: Services, webFolder: string): Express {
   alignmentRoutes(router, services);
   reviewRoutes(router, services);
   correctionRoutes(router, services);
+  answerRoutes(router, services);
   measureRoutes(router, services);
   todayRoutes(router, services);
   router.use('/api', () => {

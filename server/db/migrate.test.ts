@@ -82,7 +82,11 @@ describe('a database from before films had one name', function () {
 
   it('has of each correction what its events come to, and one that was open twice open once, which its history tells', async () => {
     const states = (await one('select id, state from correction')) as [string, string][];
-    expect(Object.fromEntries(states)).to.deep.equal({ [ids.first!]: 'open', [ids.again!]: 'closed', [ids.closed!]: 'closed' });
+    expect(Object.fromEntries(states)).to.deep.equal({
+      [ids.first!]: 'spotted',
+      [ids.again!]: 'closed',
+      [ids.closed!]: 'closed',
+    });
     expect(await one(`select note from correction_event where correction_id = '${ids.again}' and kind = 'closed'`)).to.deep.equal(
       [['It was open twice; the first one goes on.']],
     );

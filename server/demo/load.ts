@@ -1,10 +1,12 @@
 import { copyFile, mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { JudgedBy } from '@wax-fist/contract/schools';
+import { usualTopRung } from '@wax-fist/core/correction';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { account, callSet, film, filmPoints, filmStep, round, trainee, trainingSession } from '../db/schema/index.ts';
+import { learnSpread } from '../features/answers/learned-spread.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addCorrectionEvent, openCorrection } from '../features/corrections/write-corrections.ts';
 import { writeMarks } from '../features/review/write-marks.ts';
@@ -49,6 +51,7 @@ export async function loadDemoClub(services: DemoLoading): Promise<void> {
   }
   // Two at a time: working a film in is mostly waiting for other programs.
   await Promise.all([lane(), lane()]);
+  await learnSpread(db);
 }
 
 const withoutSessions = ({ sessions: _sessions, ...fields }: DemoTrainee) => fields;
@@ -89,12 +92,17 @@ async function addSession(services: DemoLoading, { session, traineeId, holderId,
   for (const { recheckAfter, ...wanted } of corrections) {
     const correctionId = uuid();
     const recheckOn = daysAfter(said.at, recheckAfter);
-    await openCorrection(db, { id: correctionId, sessionId: id, recheckOn, ...wanted }, said);
+    await openCorrection(db, { id: correctionId, sessionId: id, recheckOn, topRung: usualTopRung, ...wanted }, said);
     opened.set(about(wanted), correctionId);
   }
   for (const { kind, note, recheckAfter, ...subject } of words) {
     const recheckOn = recheckAfter === undefined ? undefined : daysAfter(said.at, recheckAfter);
-    await addCorrectionEvent(db, opened.get(about(subject))!, { id: uuid(), kind, note, sessionId: id, recheckOn }, said);
+    await addCorrectionEvent(
+      db,
+      opened.get(about(subject))!,
+      { id: uuid(), kind, note, rung: null, sessionId: id, recheckOn },
+      said,
+    );
   }
 }
 

@@ -35,8 +35,8 @@ describe('long lists', function () {
       insert into training_session (id, trainee_id, held_on, round_kind, rung, checklist_version, judged_by)
         select gen_random_uuid(), trainee_id, date '2026-01-01' + n % 30, 'heavy bag', 3, 1, judged_by from training_session, generate_series(1, 130) n;
       insert into film (id, session_id, view, file_name, bytes) select gen_random_uuid(), id, 'front', 'round.mp4', 1 from training_session;
-      insert into correction (id, trainee_id, checkpoint_id, technique, cue, target, opened_in, state, recheck_on)
-        select gen_random_uuid(), trainee_id, 'st.chin', 'jab', 'Chin', 0.1, id, 'closed', case when hashtext(id::text) % 3 = 0 then null else held_on end
+      insert into correction (id, trainee_id, checkpoint_id, technique, cue, target, opened_in, rung, state, recheck_on)
+        select gen_random_uuid(), trainee_id, 'st.chin', 'jab', 'Chin', 0.1, id, 3, 'closed', case when hashtext(id::text) % 3 = 0 then null else held_on end
         from training_session;
       insert into training_session (id, trainee_id, held_on, round_kind, rung, checklist_version, judged_by)
         select gen_random_uuid(), one.id, date '2026-02-01' + n, 'heavy bag', 3, 1, usual.judged_by

@@ -2,4 +2,15 @@
 import { register } from 'tsx/esm/api';
 
 register();
-export const { align, listen, loudness, measuredRates, measureStrikes, motion, strikesIn } = await import('./heavy-work.ts');
+export const {
+  align,
+  clubSpread,
+  levelAnswers,
+  levelsCompared,
+  listen,
+  loudness,
+  measuredRates,
+  measureStrikes,
+  motion,
+  strikesIn,
+} = await import('./heavy-work.ts');

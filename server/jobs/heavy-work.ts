@@ -1,4 +1,17 @@
 import { joinPacked, unpackTrack, type Pin } from '@wax-fist/core/body';
+import {
+  askLevel,
+  clubSpread as spreadOf,
+  compareLevels,
+  worthwhile,
+  type Answer,
+  type ClubSpread,
+  type Compared,
+  type LearnedSeries,
+  type Look,
+  type Question,
+  type SessionLook,
+} from '@wax-fist/core/correction';
 import { unpackTimeline } from '@wax-fist/core/film';
 import {
   followedFilm,
@@ -96,3 +109,24 @@ export function measureStrikes({ timeline: packed, frames, picture, pieces, pins
 export const measuredRates = (
   lists: readonly { band: Band; strikes: readonly MeasuredValue[] }[],
 ): (MeasuredRate | undefined)[] => lists.map(({ band, strikes }) => measuredRate(band, strikes));
+
+/** What a club's series tell of levels, see `clubSpread` of core. */
+export const clubSpread = (series: readonly LearnedSeries[]): ClubSpread => spreadOf(series);
+
+/** What each of some series says of its question, see `askLevel`. */
+export const levelAnswers = ({
+  spread,
+  asked,
+}: {
+  spread: ClubSpread;
+  asked: readonly (Question & { looks: SessionLook[] })[];
+}): Answer[] => asked.map(({ looks, ...question }) => askLevel(looks, spread, question));
+
+/** Pairs of series held against each other, see `compareLevels`. */
+export const levelsCompared = ({
+  spread,
+  pairs,
+}: {
+  spread: ClubSpread;
+  pairs: readonly (readonly [first: readonly Look[], second: readonly Look[]])[];
+}): Compared[] => pairs.map(([first, second]) => compareLevels(first, second, spread, worthwhile));

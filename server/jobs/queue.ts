@@ -3,6 +3,9 @@ import PgBoss from 'pg-boss';
 import { alone } from '../db/connection.ts';
 
 const importQueue = 'import-film';
+const nightQueue = 'every-night';
+/** When nobody trains. */
+const atNight = '30 3 * * *';
 /** What leads to a review goes before what only adds to one. */
 const priorities = { review: 10, rest: 0 } as const;
 export type ImportPart = keyof typeof priorities;
@@ -17,6 +20,8 @@ export interface Queue {
   importFilm: (filmId: string, part?: ImportPart) => Promise<void>;
   /** Takes jobs one at a time until stopped. */
   work: (onImport: (filmId: string, part: ImportPart) => Promise<void>) => Promise<void>;
+  /** Does something every night, on one worker of all. */
+  everyNight: (onNight: () => Promise<void>) => Promise<void>;
   stop: () => Promise<void>;
 }
 
@@ -34,6 +39,8 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
       retryBackoff: true,
       expireInHours: 12,
     });
+    await boss.createQueue(nightQueue, { name: nightQueue, policy: 'short', retryLimit: 2, expireInHours: 2 });
+    await boss.schedule(nightQueue, atNight);
   });
   return {
     async importFilm(filmId, part = 'review') {
@@ -47,6 +54,9 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
         boss.notifyWorker(worker);
         if (job) await onImport(job.data.filmId, job.data.part);
       });
+    },
+    async everyNight(onNight) {
+      await boss.work(nightQueue, { pollingIntervalSeconds: 60 }, onNight);
     },
     stop: () => boss.stop({ graceful: true, timeout: 3000, wait: true }),
   };

@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm';
 import { connect } from '../db/connection.ts';
 import { migrateDatabase } from '../db/migrate.ts';
 import { workerSign } from '../db/schema/index.ts';
+import { learnSpread } from '../features/answers/learned-spread.ts';
 import { openLog } from '../log.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
@@ -40,6 +41,7 @@ await takeJobs(
   queue,
   log,
 );
+await queue.everyNight(() => learnSpread(db));
 log.info('worker is ready');
 
 const stop = async (): Promise<void> => {

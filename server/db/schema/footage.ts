@@ -49,6 +49,8 @@ export const film = pgTable(
     timeline: bytes(),
     loudness: bytes(),
     done: boolean().notNull().default(false),
+    /** Whether its tallies count everything that was said. */
+    tallied: boolean().notNull().default(false),
     addedBy: uuid().references(() => account.id, { onDelete: 'set null' }),
     addedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -60,6 +62,9 @@ export const film = pgTable(
     index('film_to_review')
       .on(table.sessionId)
       .where(sql`not ${table.done}`),
+    index('film_to_tally')
+      .on(table.sessionId)
+      .where(sql`not ${table.tallied}`),
     isListed('view_is_known', table.view, views),
     isListed('film_state_is_known', table.state, filmStates),
   ],

@@ -11,5 +11,6 @@ export * from './review.ts';
 export * from './pins.ts';
 export * from './pointed-bodies.ts';
 export * from './corrections.ts';
+export * from './levels.ts';
 export * from './measures.ts';
 export * from './stills.ts';

@@ -1,5 +1,17 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, index, integer, pgTable, smallint, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  check,
+  index,
+  integer,
+  pgTable,
+  primaryKey,
+  smallint,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins } from '@wax-fist/core/strikes';
 import { subjects, views } from '@wax-fist/core/technique';
@@ -103,5 +115,27 @@ export const observation = pgTable(
     isListed('verdict_is_known', table.verdict, verdicts),
     isListed('observation_view_is_known', table.view, views),
     isListed('subject_is_known', table.subject, subjects),
+  ],
+);
+
+/** What the verdicts of a film that count come to; counted anew when it is asked for and something was said since: see `film.tallied`. */
+export const filmTally = pgTable(
+  'film_tally',
+  {
+    filmId: uuid()
+      .notNull()
+      .references(() => film.id, { onDelete: 'cascade' }),
+    /** What was thrown; what is said of a holder belongs to holding. */
+    technique: text().notNull(),
+    checkpointId: text().notNull(),
+    view: listed(views).notNull(),
+    clean: integer().notNull(),
+    watch: integer().notNull(),
+    fault: integer().notNull(),
+    cantSee: integer().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.filmId, table.technique, table.checkpointId, table.view] }),
+    isListed('tally_view_is_known', table.view, views),
   ],
 );

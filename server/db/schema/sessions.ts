@@ -1,12 +1,28 @@
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import type { JudgedBy } from '@wax-fist/contract/schools';
 import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
-import { check, date, index, integer, jsonb, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  check,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  smallint,
+  text,
+  timestamp,
+  uuid,
+  type AnyPgColumn,
+} from 'drizzle-orm/pg-core';
 import { checklistVersion } from './checklists.ts';
 import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
+
+/** That a rung is one. */
+export const onLadder = (rung: AnyPgColumn): SQL =>
+  sql`${rung} between ${sql.raw(String(lowestRung))} and ${sql.raw(String(highestRung))}`;
 
 /** A day on which a trainee was filmed. */
 export const trainingSession = pgTable(
@@ -36,7 +52,7 @@ export const trainingSession = pgTable(
     index('training_session_of_holder').on(table.holderId, table.heldOn, table.id),
     index('training_session_of_version').on(table.checklistVersion),
     check('nobody_holds_for_themselves', sql`${table.holderId} <> ${table.traineeId}`),
-    check('rung_on_ladder', sql`${table.rung} between ${sql.raw(String(lowestRung))} and ${sql.raw(String(highestRung))}`),
+    check('rung_on_ladder', onLadder(table.rung)),
     isListed('round_kind_is_known', table.roundKind, roundKinds),
     isListed('holder_stance_is_known', table.holderStance, stances),
   ],

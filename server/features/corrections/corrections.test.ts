@@ -1,3 +1,4 @@
+import { answerEndpoints, type ComparedLevels, type LevelAnswer } from '@wax-fist/contract/answers';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import type { Page } from '@wax-fist/contract/page';
@@ -5,8 +6,9 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
 import { v7 as uuid } from 'uuid';
-import { roundOfMarks } from '../../test/marks.ts';
+import { observed, roundOfMarks, thrown } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+import { openCorrection } from './write-corrections.ts';
 
 describe('corrections', () => {
   let server: ServerUnderTest;
@@ -31,6 +33,7 @@ describe('corrections', () => {
     checkpointId: 'gd.return-line',
     cue: 'Touch home',
     target: 0.15,
+    topRung: 6,
     recheckOn: '2026-03-08',
     ...change,
   });
@@ -45,7 +48,9 @@ describe('corrections', () => {
   it('opens with what was counted in its session', async () => {
     const { body } = await open();
     expect(body).to.include({
-      state: 'open',
+      state: 'spotted',
+      rung: 3,
+      topRung: 6,
       cue: 'Touch home',
       openedOn: '2026-03-01',
       recheckOn: '2026-03-08',
@@ -113,7 +118,7 @@ describe('corrections', () => {
     expect((await add(id, 'closed')).status).to.equal(409);
     const { body: trainees } = await coach.ask(traineeEndpoints.listTrainees);
     expect(trainees.rows.find((row: { id: string }) => row.id === first.traineeId).openCorrections).to.equal(0);
-    expect((await add(id, 're-opened')).body.state).to.equal('open');
+    expect((await add(id, 're-opened')).body.state).to.equal('working');
     expect(await waiting()).to.equal(true);
   });
 
@@ -150,6 +155,186 @@ describe('corrections', () => {
     const { id } = (await open()).body;
     const stranger = await addScene(server);
     expect((await add(id, 're-checked', stranger.sessionId)).status).to.equal(404);
+  });
+
+  describe('on its ladder', () => {
+    const clean = (count: number): Verdict[] => Array<Verdict>(count).fill('clean');
+    /** A session of a trainee who works on it, a week after the one before. */
+    const session = async (week: number, verdicts: Verdict[], rung = 3): Promise<ClubScene> => {
+      const scene = await addScene(server, `2026-03-${String(1 + 7 * week).padStart(2, '0')}`, rung, first.traineeId);
+      await mark(scene, verdicts);
+      return scene;
+    };
+    const answersOf = async ({ sessionId }: ClubScene): Promise<LevelAnswer[]> =>
+      (await coach.ask<LevelAnswer[]>(answerEndpoints.sessionAnswers, { sessionId })).body;
+    const stepsOf = ({ history }: Correction) => history.slice(1).map(({ kind, rung }) => `${kind} ${rung}`);
+
+    it('is proposed to hold by its numbers, keeps them, and is looked at again in the usual time', async () => {
+      const { id } = (await open(draft({ target: 0.3 }))).body;
+      const next = await session(1, clean(24));
+      const [answer] = await answersOf(next);
+      expect(answer).to.deep.include({ correctionId: id, rung: 3, proposed: { kind: 'holding', rung: 3 } });
+      const { body } = await add(id, 'holding', next.sessionId, { rung: 3 });
+      expect(body).to.include({ state: 'holding', rung: 3 });
+      const { numbers } = body.history.at(-1)!;
+      expect(numbers).to.deep.include({ atAim: answer!.atAim, sessions: 2 });
+      expect(body.recheckOn).to.match(/^\d{4}-\d{2}-\d{2}$/);
+      expect((await answersOf(next))[0]!.proposed).to.equal(null);
+    });
+
+    it('climbs from holding to locked to kept, and relapses', async () => {
+      const { id } = (await open(draft({ target: 0.3, topRung: 4 }))).body;
+      const climb: [week: number, rung: number][] = [
+        [1, 3],
+        [2, 3],
+        [3, 4],
+        [4, 4],
+      ];
+      for (const [week, rung] of climb) {
+        const scene = await session(week, clean(24), rung);
+        const { proposed } = (await answersOf(scene))[0]!;
+        await add(id, proposed!.kind, scene.sessionId, { rung: proposed!.rung });
+      }
+      const kept = await coach.ask<Correction>(correctionEndpoints.showCorrection, { correctionId: id });
+      expect(stepsOf(kept.body)).to.deep.equal(['holding 3', 'locked 3', 'holding 4', 'kept 4']);
+      const bad = await addScene(server, '2026-04-05', 4, first.traineeId);
+      await mark(bad, Array<Verdict>(30).fill('fault'));
+      const worse = await addScene(server, '2026-04-12', 4, first.traineeId);
+      await mark(worse, Array<Verdict>(30).fill('fault'));
+      const [answer] = await answersOf(worse);
+      expect(answer!.proposed).to.deep.equal({ kind: 'relapsed', rung: 4 });
+      expect((await add(id, 'relapsed', worse.sessionId, { rung: 4 })).body).to.include({ state: 'relapsed', rung: 4 });
+    });
+
+    it('is put on a rung by hand only with a reason, which is kept without numbers', async () => {
+      const { id } = (await open()).body;
+      const refused = await add(id, 'locked', null, { rung: 3 });
+      expect(refused.status).to.equal(422);
+      expect((refused.body as unknown as { message: string }).message).to.include('Say why');
+      const { body } = await add(id, 'locked', null, { rung: 3, note: 'Seen all week without a camera.' });
+      expect(body).to.include({ state: 'locked', rung: 3 });
+      expect(body.history.at(-1)).to.deep.include({ numbers: null, note: 'Seen all week without a camera.' });
+    });
+
+    const wrongSteps: [what: string, kind: string, change: object][] = [
+      ['a step without a rung', 'holding', { note: 'Why' }],
+      ['a step off the ladder', 'holding', { rung: 8, note: 'Why' }],
+      ['a rung where there is no step', 'cue-given', { rung: 3 }],
+    ];
+    for (const [what, kind, change] of wrongSteps)
+      it(`refuses ${what}`, async () => {
+        const { id } = (await open()).body;
+        expect((await add(id, kind, null, change)).status).to.equal(422);
+      });
+
+    it('is asked anew when what was counted has changed, and only then', async () => {
+      await open();
+      const next = await session(1, clean(12));
+      const before = (await answersOf(next))[0]!;
+      expect((await answersOf(next))[0]).to.deep.equal(before);
+      await mark(next, Array<Verdict>(12).fill('fault'));
+      const after = (await answersOf(next))[0]!;
+      expect(after.levels.at(-1)!.level).to.be.above(before.levels.at(-1)!.level);
+    });
+
+    it('tells whether it is worse when tired, and from rung to rung', async () => {
+      const { id } = (await open()).body;
+      // Strikes lie one behind the other: the first third of the film is clean, the last is not.
+      const thirds = [...clean(20), ...clean(20), ...Array<Verdict>(20).fill('fault')];
+      await session(1, thirds);
+      await session(2, thirds);
+      await session(3, clean(20), 5);
+      const { traineeId } = first;
+      const { body } = await coach.ask<ComparedLevels[]>(answerEndpoints.traineeConditions, { traineeId });
+      expect(body.map(({ correctionId, condition, rungs }) => [correctionId, condition, ...rungs])).to.deep.equal([
+        [id, 'tired', 3, 3],
+        [id, 'rung', 3, 5],
+      ]);
+      expect(body[0]!.higher).to.be.above(0.9);
+      expect(body[1]!.lower).to.be.above(body[1]!.higher);
+      expect((await coach.ask(answerEndpoints.traineeConditions, { traineeId: uuid() })).status).to.equal(404);
+    });
+
+    it('tells how often a cause and what follows from it were faults on the same strikes', async () => {
+      // Coming home low follows from a push without a snap, as the checklists have it.
+      const scene = await addScene(server, '2026-03-22', 3, first.traineeId);
+      const pairs: [cause: Verdict, effect: Verdict][] = [
+        ['fault', 'fault'],
+        ['fault', 'clean'],
+        ['clean', 'clean'],
+        ['watch', 'fault'],
+        ['clean', 'cant-see'],
+      ];
+      const marks = pairs.flatMap(([cause, effect]) => {
+        const strikeId = uuid();
+        return [
+          thrown(strikeId),
+          observed(strikeId, cause, { checkpointId: 'sm.snap' }),
+          observed(strikeId, effect, { checkpointId: 'gd.return-line' }),
+        ];
+      });
+      await coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks });
+      const { body } = await coach.ask(answerEndpoints.sessionTogether, { sessionId: scene.sessionId });
+      const counts = { both: 1, onlyCause: 1, onlyEffect: 0, neither: 1 };
+      expect(body).to.deep.equal([{ technique: 'jab', cause: 'sm.snap', effect: 'gd.return-line', ...counts }]);
+      expect((await coach.ask(answerEndpoints.sessionTogether, { sessionId: uuid() })).status).to.equal(404);
+    });
+
+    it('tells a trainee’s levels at every rung, of what is worked on and of one other thing', async () => {
+      const { id } = (await open()).body;
+      await session(1, clean(9));
+      await session(2, clean(9), 5);
+      const { traineeId } = first;
+      const { body } = await coach.ask<LevelAnswer[]>(answerEndpoints.traineeAnswers, { traineeId });
+      expect(body.map(({ rung, correctionId }) => [rung, correctionId])).to.deep.equal([
+        [3, id],
+        [5, id],
+      ]);
+      const other = { technique: 'jab', checkpointId: 'gd.height' };
+      expect((await coach.ask(answerEndpoints.traineeAnswers, { traineeId }, undefined, {}, other)).body).to.deep.equal([]);
+      expect((await coach.ask(answerEndpoints.traineeAnswers, { traineeId: uuid() })).status).to.equal(404);
+    });
+  });
+
+  describe('in the list of the club', () => {
+    const listed = async (query: Record<string, string>): Promise<Correction[]> =>
+      (await coach.ask<Page<Correction>>(correctionEndpoints.listCorrections, {}, undefined, {}, query)).body.rows.filter(
+        ({ traineeId }) => traineeId === first.traineeId,
+      );
+
+    it('is found by when it is due, its rung, its family, and whether it is stuck', async () => {
+      await open();
+      const found: [query: Record<string, string>, count: number][] = [
+        [{ dueBy: '2026-03-07' }, 0],
+        [{ dueBy: '2026-03-08' }, 1],
+        [{ rung: '3' }, 1],
+        [{ rung: '4' }, 0],
+        [{ family: 'guard' }, 1],
+        [{ family: 'exit' }, 0],
+        [{ state: 'spotted' }, 1],
+        [{ state: 'kept' }, 0],
+        [{ stuck: 'yes' }, 0],
+      ];
+      for (const [query, count] of found) expect(await listed(query), JSON.stringify(query)).to.have.length(count);
+    });
+
+    it('is stuck when nothing has moved for four weeks', async () => {
+      const body = draft();
+      await openCorrection(server.services.db, body, {
+        by: server.accountId('coach'),
+        at: new Date(Date.now() - 40 * 86_400_000),
+      });
+      expect(await listed({ stuck: 'yes' })).to.have.length(1);
+      await add(body.id, 'holding', null, { rung: 3, note: 'By eye.' });
+      expect(await listed({ stuck: 'yes' })).to.deep.equal([]);
+    });
+
+    it('is given another day to look again, which its history tells', async () => {
+      const { id } = (await open()).body;
+      const { body } = await add(id, 'rescheduled', null, { recheckOn: '2026-05-01' });
+      expect(body).to.include({ recheckOn: '2026-05-01', state: 'spotted' });
+      expect(body.history.at(-1)!.kind).to.equal('rescheduled');
+    });
   });
 
   it('offers strikes as evidence: faults and clean ones, newest first', async () => {

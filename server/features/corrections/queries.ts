@@ -1,12 +1,14 @@
-import type { Correction, Evidence } from '@wax-fist/contract/corrections';
+import type { Correction, Evidence, WantedCorrections } from '@wax-fist/contract/corrections';
 import type { Page } from '@wax-fist/contract/page';
-import type { CorrectionState } from '@wax-fist/core/correction';
-import { and, asc, desc, eq, inArray, or, sql, type SQL } from 'drizzle-orm';
+import { ladderSteps } from '@wax-fist/core/correction';
+import { and, asc, desc, eq, inArray, lte, or, sql, type SQL } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
 import {
   account,
   film,
   correction,
+  isOpenRow,
   correctionEvent,
   observation,
   strike,
@@ -15,7 +17,8 @@ import {
 } from '../../db/schema/index.ts';
 import { asPage, keysAfter } from '../../http/page.ts';
 
-export const isOpen = eq(correction.state, 'open');
+export const isOpen = isOpenRow(correction.state);
+const eventSession = alias(trainingSession, 'event_session');
 
 /** Corrections that meet a condition, with their history, those due first, in one round trip. */
 export async function correctionsOf(db: Database, condition?: SQL): Promise<Correction[]> {
@@ -25,6 +28,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       traineeName: trainee.name,
       openedOn: trainingSession.heldOn,
       event: correctionEvent,
+      heldOn: eventSession.heldOn,
       newestSession: sql<string>`(select newest.id from ${trainingSession} newest
           where newest.trainee_id = ${trainee.id} or newest.holder_id = ${trainee.id}
         order by newest.held_on desc, newest.created_at desc limit 1)`,
@@ -34,11 +38,12 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
     .innerJoin(trainee, eq(trainee.id, correction.traineeId))
     .innerJoin(trainingSession, eq(trainingSession.id, correction.openedIn))
     .innerJoin(correctionEvent, eq(correctionEvent.correctionId, correction.id))
+    .leftJoin(eventSession, eq(eventSession.id, correctionEvent.sessionId))
     .leftJoin(account, eq(account.id, correctionEvent.saidBy))
     .where(condition)
     .orderBy(asc(correction.recheckOn), asc(correction.id), asc(correctionEvent.at), asc(correctionEvent.id));
   const all = new Map<string, Correction>();
-  for (const { correction: row, traineeName, openedOn, newestSession, event, by } of rows) {
+  for (const { correction: row, traineeName, openedOn, newestSession, event, heldOn, by } of rows) {
     const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, history: [] };
     all.set(row.id, held);
     held.history.push({
@@ -47,6 +52,9 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       at: event.at.toISOString(),
       by,
       sessionId: event.sessionId,
+      heldOn,
+      rung: event.rung,
+      numbers: event.numbers,
       note: event.note,
       tally: event.tally,
     });
@@ -57,15 +65,35 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
 const correctionsOnPage = 50;
 
 /** What a list of corrections is asked for. */
-export interface WantedCorrections {
+export interface AskedCorrections extends WantedCorrections {
   traineeId?: string;
-  state?: CorrectionState;
   after?: string;
 }
 
+/** Nothing has moved for so long: somebody is stuck. */
+const stuckAfter = sql`interval '4 weeks'`;
+const isStuck = sql`${isOpen} and ${correction.state} <> 'kept' and not exists (select 1 from ${correctionEvent}
+  where ${correctionEvent.correctionId} = ${correction.id} and ${correctionEvent.at} > now() - ${stuckAfter}
+  and ${inArray(correctionEvent.kind, ['opened', 're-opened', ...ladderSteps])})`;
+
+/** Whether a correction is one of those that are wanted. @param ofFamily checkpoints of the family that is wanted */
+const isWanted = ({ traineeId, state, rung, dueBy, stuck }: AskedCorrections, ofFamily: readonly string[] | undefined) =>
+  and(
+    traineeId === undefined ? undefined : eq(correction.traineeId, traineeId),
+    state && (state === 'open' ? isOpen : eq(correction.state, state)),
+    rung === undefined ? undefined : eq(correction.rung, rung),
+    dueBy === undefined ? undefined : lte(correction.recheckOn, dueBy),
+    stuck && isStuck,
+    ofFamily && inArray(correction.checkpointId, [...ofFamily]),
+  );
+
 /** Corrections, those due first and those that nobody set a day for last, in one round trip. @throws Refusal for a place in the list that there is not */
-export async function correctionPage(db: Database, { traineeId, state, after }: WantedCorrections): Promise<Page<Correction>> {
-  const keys = keysAfter(after, 2);
+export async function correctionPage(
+  db: Database,
+  asked: AskedCorrections,
+  ofFamily?: readonly string[],
+): Promise<Page<Correction>> {
+  const keys = keysAfter(asked.after, 2);
   const [day, id] = keys ?? [];
   const isBehind =
     keys &&
@@ -76,13 +104,7 @@ export async function correctionPage(db: Database, { traineeId, state, after }: 
   const onPage = db
     .select({ id: correction.id })
     .from(correction)
-    .where(
-      and(
-        traineeId === undefined ? undefined : eq(correction.traineeId, traineeId),
-        state && sql`${correction.state} = ${sql.raw(`'${state}'`)}`,
-        isBehind,
-      ),
-    )
+    .where(and(isWanted(asked, ofFamily), isBehind))
     .orderBy(asc(correction.recheckOn), asc(correction.id))
     .limit(correctionsOnPage + 1);
   const rows = await correctionsOf(db, inArray(correction.id, onPage));

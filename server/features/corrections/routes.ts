@@ -1,17 +1,28 @@
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
+import type { Family } from '@wax-fist/core/technique';
 import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
+import type { Database } from '../../db/connection.ts';
 import { correction } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
+import { newestCatalogue } from '../checklists/versions.ts';
 import { correctionPage, correctionsOf, evidenceFor } from './queries.ts';
 import { addCorrectionEvent, openCorrection } from './write-corrections.ts';
+
+/** Checkpoints of a family, as the club's newest checklists have it. */
+async function checkpointsOfFamily(db: Database, family: Family): Promise<string[]> {
+  const { checkpoints } = await newestCatalogue(db);
+  return [...checkpoints.values()].filter((checkpoint) => checkpoint.family === family).map(({ id }) => id);
+}
 
 export function correctionRoutes(router: Router, { db }: Services): void {
   const one = async (id: string): Promise<Correction> => found(await correctionsOf(db, eq(correction.id, id)), 'correction');
 
-  serve(router, correctionEndpoints.listCorrections, ({ query }) => correctionPage(db, query));
+  serve(router, correctionEndpoints.listCorrections, async ({ query }) =>
+    correctionPage(db, query, query.family && (await checkpointsOfFamily(db, query.family))),
+  );
   serve(router, correctionEndpoints.traineeCorrections, ({ params, query }) => correctionPage(db, { ...query, ...params }));
   serve(router, correctionEndpoints.showCorrection, ({ params }) => one(params.correctionId));
   serve(router, correctionEndpoints.correctionEvidence, async ({ params }) => {

@@ -1,5 +1,14 @@
-import type { CorrectionDraft, correctionEventDraftShape } from '@wax-fist/contract/corrections';
-import { correctionState, eventRefused } from '@wax-fist/core/correction';
+import type { Correction, CorrectionDraft, correctionEventDraftShape, StepNumbers } from '@wax-fist/contract/corrections';
+import {
+  correctionStateNames,
+  daysToRecheck,
+  eventRefused,
+  isLadderStep,
+  rungName,
+  standingOf,
+  type LadderStep,
+  type Standing,
+} from '@wax-fist/core/correction';
 import { checklistFor, shippedCatalogue } from '@wax-fist/core/technique';
 import { and, asc, eq, or, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -7,8 +16,11 @@ import type { InferType } from 'yup';
 import type { Database } from '../../db/connection.ts';
 import { correction, correctionEvent, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
+import { answerFor, numbersOf, stepProposed } from '../answers/of-corrections.ts';
 import { catalogueAt } from '../checklists/versions.ts';
 import { countedIn } from '../measures/counted-tallies.ts';
+import { clubDay } from '../sessions/club-day.ts';
+import { correctionsOf, isOpen } from './queries.ts';
 
 /** Whose word it is, and of when; of now when nothing is said. */
 export interface Author {
@@ -20,7 +32,7 @@ const openTwice = (): Refusal => new Refusal(409, 'This trainee works on this al
 
 /** Opens a correction from a session, with what was counted in it. Opening it again changes nothing. @throws Refusal */
 export async function openCorrection(db: Database, draft: CorrectionDraft, { by: saidBy, at }: Author): Promise<void> {
-  const { id, sessionId, checkpointId, technique, cue, target, recheckOn } = draft;
+  const { id, sessionId, checkpointId, technique, cue, target, topRung, recheckOn } = draft;
   const session = found(await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId)), 'session');
   const catalogue = (await catalogueAt(db, session.checklistVersion)) ?? shippedCatalogue;
   const row =
@@ -34,7 +46,18 @@ export async function openCorrection(db: Database, draft: CorrectionDraft, { by:
   await db.transaction(async (transaction) => {
     const added = await transaction
       .insert(correction)
-      .values({ id, traineeId, checkpointId, technique, cue, target, openedIn: sessionId, recheckOn })
+      .values({
+        id,
+        traineeId,
+        checkpointId,
+        technique,
+        cue,
+        target,
+        topRung,
+        openedIn: sessionId,
+        rung: session.rung,
+        recheckOn,
+      })
       .onConflictDoNothing()
       .returning({ id: correction.id });
     if (added.length === 0) {
@@ -45,48 +68,81 @@ export async function openCorrection(db: Database, draft: CorrectionDraft, { by:
     const tally = await countedIn(transaction, sessionId, technique, checkpointId);
     await transaction
       .insert(correctionEvent)
-      .values({ id: uuid(), correctionId: id, kind: 'opened', sessionId, note: cue, tally, saidBy, at });
+      .values({ id: uuid(), correctionId: id, kind: 'opened', rung: session.rung, sessionId, note: cue, tally, saidBy, at });
   });
 }
 
 export type CorrectionEventDraft = InferType<typeof correctionEventDraftShape>;
 
-/** Adds a line to a correction's history, with what was counted in the session it is about. Adding it again changes nothing. @throws Refusal */
+/**
+ * Adds a line to a correction's history, with what was counted in the session it is about; a step on the ladder with the numbers that
+ * propose it, or by hand with a reason. Adding it again changes nothing. @throws Refusal
+ */
 export async function addCorrectionEvent(
   db: Database,
   correctionId: string,
-  { id, kind, note, sessionId, recheckOn }: CorrectionEventDraft,
+  { id, kind, note, sessionId, rung, recheckOn }: CorrectionEventDraft,
   { by: saidBy, at }: Author,
 ): Promise<void> {
+  const isIt = eq(correction.id, correctionId);
+  const asked = found(await correctionsOf(db, isIt), 'correction');
+  // Before the lock: a level may take a moment to be worked out.
+  const numbers = isLadderStep(kind) && sessionId ? await numbersFor(db, asked, { kind, rung, sessionId }) : null;
   await db.transaction(async (transaction) => {
-    const isIt = eq(correction.id, correctionId);
     // Locked, so that two who close or open at once take turns.
     const standing = found(await transaction.select().from(correction).where(isIt).for('update'), 'correction');
     const { technique, checkpointId, traineeId } = standing;
     const history = await transaction
-      .select({ id: correctionEvent.id, kind: correctionEvent.kind })
+      .select({ id: correctionEvent.id, kind: correctionEvent.kind, rung: correctionEvent.rung })
       .from(correctionEvent)
       .where(eq(correctionEvent.correctionId, correctionId))
       .orderBy(asc(correctionEvent.at), asc(correctionEvent.id));
     if (history.some((event) => event.id === id)) return;
     const refused = eventRefused(standing.state, kind);
     if (refused) throw new Refusal(409, refused);
+    if (isLadderStep(kind) && !numbers && note === '') throw withoutReason(kind, rung!);
     if (sessionId) {
       const theirs = or(eq(trainingSession.traineeId, traineeId), eq(trainingSession.holderId, traineeId));
       const own = and(eq(trainingSession.id, sessionId), theirs);
       found(await transaction.select({ id: trainingSession.id }).from(trainingSession).where(own), 'session');
     }
-    const state = correctionState([...history.map((event) => event.kind), kind]);
-    if (state === 'open' && standing.state === 'closed') await mayOpen(transaction, standing);
+    const after = standingOf([...history, { kind, rung }], history[0]?.rung ?? standing.rung);
+    if (after.state !== 'closed' && standing.state === 'closed') await mayOpen(transaction, standing);
     const tally = sessionId ? await countedIn(transaction, sessionId, technique, checkpointId) : null;
     await transaction
       .insert(correctionEvent)
-      .values({ id, correctionId, kind, sessionId, note, tally, saidBy, at: at ?? sql`clock_timestamp()` });
+      .values({ id, correctionId, kind, rung, numbers, sessionId, note, tally, saidBy, at: at ?? sql`clock_timestamp()` });
+    const next = recheckOn ?? (looksAgain(kind) ? recheckAfter(after, at) : undefined);
     await transaction
       .update(correction)
-      .set({ state, ...(recheckOn && { recheckOn }) })
+      .set({ state: after.state, rung: after.rung, ...(next && { recheckOn: next }) })
       .where(isIt);
   });
+}
+
+const looksAgain = (kind: CorrectionEventDraft['kind']): boolean => kind === 're-checked' || isLadderStep(kind);
+function recheckAfter(standing: Standing, at = new Date()): string {
+  const then = new Date(at);
+  then.setDate(then.getDate() + daysToRecheck(standing));
+  return clubDay(then);
+}
+
+/** The numbers by which a session proposes just this step; null when it does not. */
+async function numbersFor(
+  db: Database,
+  asked: Correction,
+  { kind, rung, sessionId }: { kind: LadderStep; rung: number | null; sessionId: string },
+): Promise<StepNumbers | null> {
+  const said = await answerFor(db, asked, sessionId);
+  if (!said) return null;
+  const proposed = stepProposed(asked, said.rung, said.answer);
+  return proposed?.kind === kind && proposed.rung === rung ? numbersOf(said.answer) : null;
+}
+
+function withoutReason(kind: LadderStep, rung: number): Refusal {
+  const step = `${correctionStateNames[kind]} at “${rungName(rung).toLowerCase()}”`;
+  const message = `${step} is not what the numbers of this session say. Say why, and it is taken.`;
+  return new Refusal(422, message, [{ field: 'note', message }]);
 }
 
 /** @throws Refusal when the same is open under another correction */
@@ -99,7 +155,7 @@ async function mayOpen(db: Database, { traineeId, technique, checkpointId }: typ
         eq(correction.traineeId, traineeId),
         eq(correction.technique, technique),
         eq(correction.checkpointId, checkpointId),
-        eq(correction.state, 'open'),
+        isOpen,
       ),
     );
   if (twins.length > 0) throw openTwice();

@@ -1,11 +1,12 @@
-import type { SessionTally } from '@wax-fist/contract/review';
+import type { JudgedThing, SessionTally } from '@wax-fist/contract/review';
 import { tallyByMeasures } from '@wax-fist/core/correction';
 import { oneViewEach, tallySum, type Tally } from '@wax-fist/core/review';
 import type { TechniqueId } from '@wax-fist/core/technique';
-import { and, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { groups } from 'd3-array';
+import { and, eq, gte, inArray, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { observation, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
-import { aboutTechnique, saidOf, talliesOf } from '../review/queries.ts';
+import { filmTally, observation, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
+import { saidOf, sessionsOf, sumsOf, talliesOf } from '../review/tallies.ts';
 import { countedMeasures, measuredRows, ratesByMeasures } from './session-measures.ts';
 
 const nobodyJudged = sql`not exists (select 1 from ${observation} where ${observation.strikeId} = ${strike.id}
@@ -15,10 +16,10 @@ const nobodyJudged = sql`not exists (select 1 from ${observation} where ${observ
 /**
  * Tallies of what coaches have said, and, of what the club lets measures count for, of what was measured where nobody has judged.
  * What a session has not been opened for yet is not measured here: the page of a session and the page of the measures do that.
- * @param said of observations, see `talliesOf` @param strikes the same of strikes, for what is measured of them
+ * @param said sessions and a part of their tallies, see `talliesOf` @param strikes the same of strikes, for what is measured of them
  */
-async function countedTallies(db: Database, said: SQL, strikes: SQL): Promise<SessionTally[]> {
-  const [tallies, counted] = await Promise.all([talliesOf(db, said), countedMeasures(db)]);
+async function countedTallies(db: Database, said: { sessions: SQL; which: SQL }, strikes: SQL): Promise<SessionTally[]> {
+  const [tallies, counted] = await Promise.all([talliesOf(db, said.sessions, said.which), countedMeasures(db)]);
   if (counted.size === 0) return tallies;
   const rows = await measuredRows(db, and(strikes, inArray(strikeMeasure.checkpointId, [...counted]), nobodyJudged));
   if (rows.length === 0) return tallies;
@@ -42,9 +43,52 @@ async function countedTallies(db: Database, said: SQL, strikes: SQL): Promise<Se
   return [...all.values()].sort((a, b) => (a.heldOn < b.heldOn || (a.heldOn === b.heldOn && a.sessionId < b.sessionId) ? -1 : 1));
 }
 
-/** Tallies of all that is said and measured of somebody, oldest session first. */
-export const talliesOfTrainee = (db: Database, traineeId: string): Promise<SessionTally[]> =>
-  countedTallies(db, saidOf(traineeId), eq(trainingSession.traineeId, traineeId));
+/** A part of what is said and measured of somebody; everything where nothing is asked. */
+export interface AskedTallies {
+  sessionId?: string | undefined;
+  /** Sessions from this day on. */
+  since?: string | undefined;
+  rung?: number | undefined;
+  /** These things. */
+  about?: readonly { technique: string; checkpointId: string }[] | undefined;
+}
+
+/** Conditions on sessions, on their tallies, and on the strikes that were measured. */
+function asked({ sessionId, since, rung, about }: AskedTallies) {
+  const checkpointIds = [...new Set(about?.map((one) => one.checkpointId))];
+  const techniques = [...new Set(about?.map((one) => one.technique))];
+  return {
+    sessions: and(
+      sessionId === undefined ? undefined : eq(trainingSession.id, sessionId),
+      since === undefined ? undefined : gte(trainingSession.heldOn, since),
+      rung === undefined ? undefined : eq(trainingSession.rung, rung),
+    ),
+    which: about && and(inArray(filmTally.technique, techniques), inArray(filmTally.checkpointId, checkpointIds)),
+    strikes: about && and(inArray(strike.technique, techniques), inArray(strikeMeasure.checkpointId, checkpointIds)),
+  };
+}
+
+/** Tallies of what is said and measured of somebody, oldest session first. */
+export function talliesOfTrainee(db: Database, traineeId: string, wanted: AskedTallies = {}): Promise<SessionTally[]> {
+  const { sessions, which, strikes } = asked(wanted);
+  return countedTallies(
+    db,
+    { sessions: and(sessionsOf(traineeId), sessions)!, which: and(saidOf(traineeId), which)! },
+    and(eq(trainingSession.traineeId, traineeId), sessions, strikes)!,
+  );
+}
+
+/** Everything that was ever looked at in somebody, and how often each verdict was given. */
+export async function judgedOf(db: Database, traineeId: string): Promise<JudgedThing[]> {
+  const counted = await countedMeasures(db);
+  if (counted.size === 0) return sumsOf(db, sessionsOf(traineeId), saidOf(traineeId));
+  const rows = groups(await talliesOfTrainee(db, traineeId), ({ technique, checkpointId }) => `${technique} ${checkpointId}`);
+  return rows.map(([, [first, ...more]]) => ({
+    technique: first!.technique,
+    checkpointId: first!.checkpointId,
+    tally: more.reduce((sum, { tally }) => tallySum(sum, tally), first!.tally),
+  }));
+}
 
 /** What a session says of one thing at this moment, from its best view; null when it says nothing. */
 export async function countedIn(
@@ -53,11 +97,7 @@ export async function countedIn(
   technique: TechniqueId,
   checkpointId: string,
 ): Promise<Tally | null> {
-  const inSession = eq(trainingSession.id, sessionId);
-  const tallies = await countedTallies(
-    db,
-    and(inSession, eq(aboutTechnique, technique), eq(observation.checkpointId, checkpointId))!,
-    and(inSession, eq(strike.technique, technique), eq(strikeMeasure.checkpointId, checkpointId))!,
-  );
+  const { sessions, which, strikes } = asked({ sessionId, about: [{ technique, checkpointId }] });
+  const tallies = await countedTallies(db, { sessions: sessions!, which: which! }, and(sessions, strikes)!);
   return oneViewEach(tallies)[0]?.tally ?? null;
 }

@@ -1,9 +1,8 @@
-import type { ObservationMark, Review, SessionTally } from '@wax-fist/contract/review';
-import { holdingTechnique } from '@wax-fist/core/technique';
-import { and, asc, desc, eq, isNotNull, or, sql, type SQL } from 'drizzle-orm';
+import type { ObservationMark, Review } from '@wax-fist/contract/review';
+import { and, asc, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { account, film, observation, pointPin, strike, trainingSession } from '../../db/schema/index.ts';
+import { account, observation, pointPin, strike } from '../../db/schema/index.ts';
 
 const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
 
@@ -80,45 +79,4 @@ export async function historyOf(db: Database, strikeId: string) {
     .where(eq(observation.strikeId, strikeId))
     .orderBy(desc(observation.saidAt), desc(observation.id));
   return rows.map(({ saidBy, superseded, ...row }) => ({ mark: asMark({ ...row, saidBy }), saidBy, counts: !superseded }));
-}
-
-/** What is said of whoever holds the pads belongs to no single technique of the one who strikes. */
-export const isOfHolder = eq(observation.subject, 'holder');
-export const aboutTechnique = sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`;
-/** What is said of somebody: of their own strikes, and of their holding for others. */
-export const saidOf = (traineeId: string): SQL =>
-  or(
-    and(eq(trainingSession.traineeId, traineeId), sql`not ${isOfHolder}`),
-    and(eq(trainingSession.holderId, traineeId), isOfHolder),
-  )!;
-
-const how = (verdict: string): SQL<number> => sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
-
-/** Tallies by session, technique, checkpoint and view, oldest session first, in one round trip. */
-export async function talliesOf(db: Database, condition: SQL): Promise<SessionTally[]> {
-  const columns = {
-    sessionId: trainingSession.id,
-    heldOn: trainingSession.heldOn,
-    rung: trainingSession.rung,
-    technique: aboutTechnique.as('about'),
-    checkpointId: observation.checkpointId,
-    view: observation.view,
-  };
-  const rows = await db
-    .select({ ...columns, clean: how('clean'), watch: how('watch'), fault: how('fault'), cantSee: how('cant-see') })
-    .from(observation)
-    .innerJoin(strike, eq(strike.id, observation.strikeId))
-    .innerJoin(film, eq(film.id, strike.filmId))
-    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
-    .where(and(condition, eq(observation.superseded, false), isNotNull(observation.verdict), eq(strike.removed, false)))
-    .groupBy(
-      trainingSession.id,
-      trainingSession.heldOn,
-      trainingSession.rung,
-      sql`about`,
-      observation.checkpointId,
-      observation.view,
-    )
-    .orderBy(asc(trainingSession.heldOn), asc(trainingSession.id));
-  return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
 }

@@ -5,7 +5,7 @@ import { film, strike } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
-import { talliesOfTrainee } from '../measures/counted-tallies.ts';
+import { judgedOf, talliesOfTrainee } from '../measures/counted-tallies.ts';
 import { writeMarks } from './write-marks.ts';
 import { historyOf, reviewOf } from './queries.ts';
 
@@ -19,5 +19,6 @@ export function reviewRoutes(router: Router, { db }: Services): void {
     found(await db.select({ id: strike.id }).from(strike).where(eq(strike.id, params.strikeId)), 'strike');
     return historyOf(db, params.strikeId);
   });
-  serve(router, reviewEndpoints.traineeTallies, ({ params }) => talliesOfTrainee(db, params.traineeId));
+  serve(router, reviewEndpoints.traineeTallies, ({ params, query }) => talliesOfTrainee(db, params.traineeId, query));
+  serve(router, reviewEndpoints.traineeJudged, ({ params }) => judgedOf(db, params.traineeId));
 }

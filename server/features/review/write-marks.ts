@@ -16,6 +16,7 @@ import { found } from '../../http/refusal.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
 import { append, asSaid, byId, notIn, WrittenMeanwhile, type Desk } from './log.ts';
 import { problemOf, Sieve, type Told } from './sift-marks.ts';
+import { talliesChanged, whileSaying } from './tallies.ts';
 import { otherPins, pinsInLog, writePins } from './write-pins.ts';
 
 /** An id is chosen at random: that one is taken at the same moment happens by intention only, and hardly three times. */
@@ -64,6 +65,7 @@ async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Pr
   await writeRevisions(desk, notIn(known, sieve.of('strike')), standing);
   await writeObservations(desk, notIn(known, sieve.of('observation')), catalogues);
   await writePins(desk, sieve.of('pin'), knownPins);
+  if (sieve.that(isOfStrike).length > 0) await talliesChanged(desk.transaction, desk.filmId);
   return { kept: sieve.told.map(({ mark }) => mark.id), refused: sieve.refused.sort((a, b) => a.place - b.place) };
 }
 
@@ -72,7 +74,7 @@ const isPin = (mark: Mark): mark is PinMark => mark.kind === 'pin';
 /** The film, held fast: removing it waits until its marks are written. */
 async function filmToMark({ transaction, filmId }: Desk): Promise<{ frames: number | null; checklistVersion: number }> {
   const rows = await transaction
-    .select({ frames: film.frames, checklistVersion: trainingSession.checklistVersion })
+    .select({ frames: film.frames, checklistVersion: trainingSession.checklistVersion, whileSaying })
     .from(film)
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .where(eq(film.id, filmId))
