@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiAccountGroup, mdiCalendarToday, mdiFormatListChecks, mdiLogout, mdiNumeric, mdiSourceBranch } from '@mdi/js';
+import {
+  mdiAccountGroup,
+  mdiCalendarToday,
+  mdiFormatListChecks,
+  mdiLogout,
+  mdiNumeric,
+  mdiSourceBranch,
+  mdiStairs,
+} from '@mdi/js';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,8 +22,9 @@ const account = useAccount();
 const places = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
+  { to: '/corrections', name: 'Corrections', icon: mdiStairs },
   { to: '/checklists', name: 'Checklists', icon: mdiFormatListChecks },
-  { to: '/schools', name: 'Schools', icon: mdiSourceBranch },
+  { to: '/schools', name: 'Schools', icon: mdiSourceBranch, mdiStairs },
   { to: '/call-books', name: 'Call books', icon: mdiNumeric },
 ];
 

@@ -54,8 +54,8 @@ nav.below {
   flex-direction: column;
   justify-content: center;
   gap: 0;
-  padding: 0 2px;
-  font-size: 12px;
+  padding: 0 1px;
+  font-size: 11px;
   white-space: nowrap;
   border-bottom-width: 0;
 }

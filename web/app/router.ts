@@ -78,6 +78,12 @@ export const router = createRouter({
       meta: { title: 'Filming', bench: true },
     },
     {
+      path: '/corrections',
+      name: 'corrections',
+      component: () => import('../features/corrections/CorrectionsPage.vue'),
+      meta: { title: 'Corrections' },
+    },
+    {
       path: '/corrections/:correctionId/card',
       name: 'card',
       component: () => import('../features/corrections/CardPage.vue'),

@@ -15,7 +15,7 @@ export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = 
     session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
     playable: { timeline },
     corrections: [],
-    tallies: [],
+    answers: [],
     catalogue: shippedCatalogue,
     book: sixCall,
     frameRate: 60,

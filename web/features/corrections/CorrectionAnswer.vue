@@ -1,47 +1,40 @@
 <script setup lang="ts">
-import { messageOf } from '@wax-fist/core/message-of';
-import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
-import { changeNames, chanceAtMost, faultRate, worthwhile, type SessionAnswer } from '@wax-fist/core/correction';
+import type { LevelAnswer } from '@wax-fist/contract/answers';
+import type { Correction } from '@wax-fist/contract/corrections';
+import { changeNames, faultRate, worthwhile } from '@wax-fist/core/correction';
+import type { Tally } from '@wax-fist/core/review';
 import { checkpointName, techniqueName, type Catalogue } from '@wax-fist/core/technique';
-import { v7 as uuid } from 'uuid';
-import { computed, ref } from 'vue';
-import { request } from '../../app/request.ts';
-import { faultsOfSeen, localDay, percent, rateInWords, shortDay } from '../../app/format.ts';
+import { computed } from 'vue';
+import { faultsOfSeen, percent, shortDay } from '../../app/format.ts';
 import FamilySign from '../checklists/FamilySign.vue';
+import { levelAsRate, levelInWords, settlingInWords, standingInWords, wayInWords } from './answer-words.ts';
 import ChangeSign from './ChangeSign.vue';
+import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
+import { useCorrectionEvents } from './use-correction-events.ts';
 
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
 const {
   correction,
+  tally = undefined,
   answer = undefined,
   sessionId,
   checklists,
-} = defineProps<{ correction: Correction; answer?: SessionAnswer; sessionId: string; checklists: Catalogue }>();
+} = defineProps<{ correction: Correction; tally?: Tally; answer?: LevelAnswer; sessionId: string; checklists: Catalogue }>();
 const emit = defineEmits<{ changed: [] }>();
-const busy = ref(false);
-const failure = ref<string>();
+const { busy, failure, say } = useCorrectionEvents(() => emit('changed'));
 
-const now = computed(() => answer && faultRate(answer.tally));
-const was = computed(() => answer?.before && faultRate(answer.before.tally));
+const today = computed(() => tally && faultRate(tally));
+const now = computed(() => answer?.levels.at(-1));
+const then = computed(() => answer?.levels.find((level) => level.sessionId === answer.since?.sessionId));
 const opened = computed(() => correction.openedIn === sessionId);
-const recorded = computed(() => correction.history.find((event) => event.kind === 're-checked' && event.sessionId === sessionId));
-const reached = computed(() => answer && chanceAtMost(correction.target, answer.tally));
-
-async function add(kind: 're-checked' | 'closed', note: string): Promise<void> {
-  busy.value = true;
-  failure.value = undefined;
-  const recheckOn = kind === 're-checked' ? localDay(7) : undefined;
-  await request(correctionEndpoints.addCorrectionEvent, {
-    params: { correctionId: correction.id },
-    body: { id: uuid(), kind, sessionId, note, recheckOn },
-  })
-    .then(() => emit('changed'))
-    .catch((error: unknown) => (failure.value = messageOf(error)));
-  busy.value = false;
-}
-const record = (): Promise<void> => add('re-checked', answer?.change ? changeNames[answer.change.change] : '');
-const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faultsOfSeen(now.value)}` : 'Closed');
+const recorded = computed(() =>
+  correction.history.some((event) => event.sessionId === sessionId && event.kind !== 'opened' && event.kind !== 'cue-given'),
+);
+const recheck = (): Promise<void> =>
+  say(correction, { kind: 're-checked', sessionId, note: answer?.change ? changeNames[answer.change] : '' });
+const close = (): Promise<void> =>
+  say(correction, { kind: 'closed', sessionId, note: today.value ? `Closed at ${faultsOfSeen(today.value)}` : 'Closed' });
 </script>
 
 <template>
@@ -56,45 +49,55 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
           {{ percent(correction.target) }}</span
         >
       </p>
-      <p v-if="!answer || !now" class="quiet">Not judged in this session yet. It is starred in the walk.</p>
-      <template v-else-if="was && answer.change">
+      <p class="standing"><LadderSigns :correction="correction" /> {{ standingInWords(correction) }}</p>
+      <p v-if="!today" class="quiet">Not judged in this session yet. It is starred in the walk.</p>
+      <template v-else-if="answer && now && then && answer.change">
         <p class="numbers">
-          <ChangeSign :change="answer.change.change" />
+          <ChangeSign :change="answer.change" />
           <span
-            ><b class="number">{{ faultsOfSeen(was) }}</b> on {{ shortDay(answer.before!.heldOn) }},
-            <b class="number">{{ faultsOfSeen(now) }}</b> now</span
+            >now <b class="number">{{ percent(now.level) }}</b> are faults, <b class="number">{{ percent(then.level) }}</b> when
+            it was opened</span
           >
         </p>
         <div class="bands">
-          <span class="quiet">before</span><RateBand :rate="was" :target="correction.target" /><span class="number">{{
-            rateInWords(was)
-          }}</span>
-          <span>now</span><RateBand :rate="now" :target="correction.target" /><span class="number">{{ rateInWords(now) }}</span>
+          <span class="quiet">{{ shortDay(then.heldOn) }}</span><RateBand
+            :rate="levelAsRate(then)"
+            :target="correction.target"
+          /><span class="number">{{ levelInWords(then) }}</span> <span>now</span
+          ><RateBand :rate="levelAsRate(now)" :target="correction.target" /><span class="number">{{ levelInWords(now) }}</span>
         </div>
         <p class="quiet">
-          How sure: fell by {{ worthwhile * 100 }} points or more <span class="number">{{ percent(answer.change.fell) }}</span>,
-          rose by as much <span class="number">{{ percent(answer.change.rose) }}</span>, at or below the aim
-          <span class="number">{{ percent(reached!) }}</span>.
+          Seen today: <span class="number">{{ faultsOfSeen(today) }}</span>. How sure: fell by {{ worthwhile * 100 }} points or
+          more <span class="number">{{ percent(answer.fell) }}</span>, rose by as much
+          <span class="number">{{ percent(answer.rose) }}</span>, at or below the aim
+          <span class="number">{{ percent(answer.atAim) }}</span>.
+          <template v-if="answer.settling">{{ settlingInWords(answer.settling) }}; more strikes on one day help little.</template>
+          <template v-if="answer.weeksToAim !== null">{{ ` ${wayInWords(answer.weeksToAim)}` }}</template>
         </p>
       </template>
       <template v-else>
-        <div class="bands">
-          <span>now</span><RateBand :rate="now" :target="correction.target" /><span class="number">{{ rateInWords(now) }}</span>
-        </div>
+        <p class="numbers">
+          <span
+            >Seen today: <b class="number">{{ faultsOfSeen(today) }}</b></span
+          >
+        </p>
         <p class="quiet">
           {{
             opened
               ? 'Opened here; the next session at this rung answers.'
-              : 'First time at this rung: nothing to compare with yet.'
+              : 'First time at this rung: nothing to hold it against yet.'
           }}
+          <template v-if="answer"
+            >At or below the aim: <span class="number">{{ percent(answer.atAim) }}</span> sure.</template
+          >
         </p>
       </template>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     </div>
     <div class="acts no-print">
-      <template v-if="!opened && now">
-        <span v-if="recorded" class="quiet">re-check noted</span>
-        <VBtn v-else color="primary" :loading="busy" @click="record">Note this re-check</VBtn>
+      <template v-if="!opened && today">
+        <span v-if="recorded" class="quiet">noted</span>
+        <VBtn v-else variant="outlined" :loading="busy" @click="recheck">Note this re-check</VBtn>
         <VBtn variant="outlined" :loading="busy" @click="close">Close it</VBtn>
       </template>
       <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">Card</VBtn>
@@ -121,6 +124,12 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
   font-weight: 400;
   font-size: 15px;
 }
+.standing {
+  display: flex;
+  align-items: flex-end;
+  gap: 12px;
+  margin: 6px 0 10px;
+}
 .numbers {
   display: flex;
   gap: 16px;
@@ -130,7 +139,7 @@ const close = (): Promise<void> => add('closed', now.value ? `Closed at ${faults
 }
 .bands {
   display: grid;
-  grid-template-columns: 54px minmax(160px, 380px) 120px;
+  grid-template-columns: 84px minmax(160px, 380px) 120px;
   gap: 2px 10px;
   align-items: center;
   margin: 6px 0;
@@ -163,7 +172,7 @@ p {
     gap: 2px 12px;
   }
   .bands {
-    grid-template-columns: 54px minmax(0, 1fr);
+    grid-template-columns: 84px minmax(0, 1fr);
   }
   .bands > .number {
     grid-column: 2;

@@ -5,22 +5,38 @@ import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { faultsOfSeen, localDay, percent, shortDay } from '../../app/format.ts';
 import FamilySign from '../checklists/FamilySign.vue';
+import { standingInWords } from './answer-words.ts';
+import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 const catalogue = useCatalogue();
-const { correction, withName = false } = defineProps<{ correction: Correction; withName?: boolean }>();
+const {
+  correction,
+  withName = false,
+  why = '',
+} = defineProps<{
+  correction: Correction;
+  withName?: boolean;
+  /** Why it is looked at again, where that is asked. */
+  why?: string;
+}>();
 const last = computed(() => {
   const counted = correction.history.findLast(({ tally }) => tally !== null);
   return counted?.tally ? faultRate(counted.tally) : undefined;
 });
+const again = computed(() => {
+  const { recheckOn } = correction;
+  return [recheckOn ? `re-check ${shortDay(recheckOn)}` : 'no re-check set', why].filter(Boolean).join(': ');
+});
 const overdue = computed(
-  () => correction.state === 'open' && correction.recheckOn !== null && correction.recheckOn <= localDay(),
+  () => correction.state !== 'closed' && correction.recheckOn !== null && correction.recheckOn <= localDay(),
 );
 </script>
 
 <template>
-  <li class="correction">
+  <li class="correction" :class="{ chosen: $slots.before }">
+    <slot name="before" />
     <FamilySign :family="catalogue.newest.checkpoints.get(correction.checkpointId)?.family" :size="22" />
     <span class="words">
       <b>“{{ correction.cue }}”</b>
@@ -37,10 +53,9 @@ const overdue = computed(
       <span class="quiet number">{{ faultsOfSeen(last) }}, aim {{ percent(correction.target) }}</span>
     </span>
     <span v-else class="quiet">not counted yet</span>
-    <span :class="overdue ? 'due' : 'quiet'">
-      <template v-if="correction.state === 'closed'">closed</template>
-      <template v-else-if="correction.recheckOn">re-check {{ shortDay(correction.recheckOn) }}</template>
-      <template v-else>no re-check set</template>
+    <span class="where">
+      <span class="standing"><LadderSigns :correction="correction" /> {{ standingInWords(correction) }}</span>
+      <span v-if="correction.state !== 'closed'" :class="overdue ? 'due' : 'quiet'">{{ again }}</span>
     </span>
     <span class="act">
       <slot />
@@ -52,17 +67,26 @@ const overdue = computed(
 <style scoped>
 .correction {
   display: grid;
-  grid-template-columns: 26px minmax(200px, 1.3fr) minmax(160px, 1fr) 176px auto;
+  grid-template-columns: 26px minmax(200px, 1.3fr) minmax(140px, 0.8fr) minmax(230px, 1.1fr) auto;
   align-items: center;
   gap: 14px;
   padding: 10px 14px;
 }
+.correction.chosen {
+  grid-template-columns: 36px 26px minmax(200px, 1.3fr) minmax(140px, 0.8fr) minmax(230px, 1.1fr) auto;
+}
 .words,
-.rate {
+.rate,
+.where {
   display: flex;
   flex-direction: column;
   line-height: 1.3;
   gap: 2px;
+}
+.standing {
+  display: flex;
+  align-items: flex-end;
+  gap: 10px;
 }
 .due {
   font-weight: 700;
@@ -77,8 +101,11 @@ const overdue = computed(
     grid-template-columns: 26px minmax(0, 1fr);
     gap: 6px 12px;
   }
-  .correction > :nth-child(n + 3) {
-    grid-column: 2;
+  .correction.chosen {
+    grid-template-columns: 44px 26px minmax(0, 1fr);
+  }
+  .correction > .words ~ * {
+    grid-column: -2;
   }
   .act {
     flex-wrap: wrap;

@@ -1,36 +1,25 @@
 <script setup lang="ts">
-import { messageOf } from '@wax-fist/core/message-of';
-import { mdiHistory } from '@mdi/js';
-import { correctionEndpoints, type Correction, type CorrectionEvent } from '@wax-fist/contract/corrections';
+import { mdiHistory, mdiStairs } from '@mdi/js';
+import type { ComparedLevels } from '@wax-fist/contract/answers';
+import type { Correction } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
-import { v7 as uuid } from 'uuid';
 import { ref } from 'vue';
-import { request } from '../../app/request.ts';
 import { dayAndTime, faultsOfSeen } from '../../app/format.ts';
+import { conditionInWords, eventInWords, numbersInWords } from './answer-words.ts';
 import CorrectionLine from './CorrectionLine.vue';
+import PlaceByHandDialog from './PlaceByHandDialog.vue';
+import { useCorrectionEvents } from './use-correction-events.ts';
 
 /** A correction with its history, which only grows, and what can be done next. */
-const { correction } = defineProps<{ correction: Correction }>();
+const { correction, conditions = [] } = defineProps<{
+  correction: Correction;
+  /** How it stands when tired, and from rung to rung. */
+  conditions?: readonly ComparedLevels[];
+}>();
 const emit = defineEmits<{ changed: [] }>();
 const told = ref(true);
-const failure = ref<string>();
-
-const names: Record<CorrectionEvent['kind'], string> = {
-  opened: 'Opened',
-  'cue-given': 'Cue given',
-  're-checked': 'Re-checked',
-  closed: 'Closed',
-  're-opened': 'Opened again',
-};
-async function add(kind: 'cue-given' | 'closed' | 're-opened'): Promise<void> {
-  failure.value = undefined;
-  await request(correctionEndpoints.addCorrectionEvent, {
-    params: { correctionId: correction.id },
-    body: { id: uuid(), kind, sessionId: null, note: '', recheckOn: undefined },
-  })
-    .then(() => emit('changed'))
-    .catch((error: unknown) => (failure.value = messageOf(error)));
-}
+const placing = ref(false);
+const { failure, say } = useCorrectionEvents(() => emit('changed'));
 </script>
 
 <template>
@@ -44,23 +33,36 @@ async function add(kind: 'cue-given' | 'closed' | 're-opened'): Promise<void> {
       title="History"
       @click="told = !told"
     />
-    <template v-if="correction.state === 'open'">
-      <VBtn variant="outlined" @click="add('cue-given')">Cue given</VBtn>
-      <VBtn variant="text" @click="add('closed')">Close</VBtn>
+    <template v-if="correction.state !== 'closed'">
+      <VBtn
+        :icon="mdiStairs"
+        size="small"
+        variant="text"
+        aria-label="Put on a rung by hand"
+        title="Put on a rung by hand"
+        @click="placing = true"
+      />
+      <VBtn variant="outlined" @click="say(correction, { kind: 'cue-given' })">Cue given</VBtn>
+      <VBtn variant="text" @click="say(correction, { kind: 'closed' })">Close</VBtn>
     </template>
-    <VBtn v-else variant="outlined" @click="add('re-opened')">Open again</VBtn>
+    <VBtn v-else variant="outlined" @click="say(correction, { kind: 're-opened' })">Open again</VBtn>
   </CorrectionLine>
   <li v-if="told" class="story">
+    <ul v-if="conditions.length > 0" aria-label="Under which conditions">
+      <li v-for="one in conditions" :key="`${one.condition} ${one.rungs.join()}`">{{ conditionInWords(one) }}</li>
+    </ul>
     <ol aria-label="History">
       <li v-for="event in correction.history" :key="event.id">
         <span class="quiet number">{{ dayAndTime(event.at) }}</span>
-        <b>{{ names[event.kind] }}</b>
+        <b>{{ eventInWords(event) }}</b>
         <span v-if="event.tally" class="number">{{ faultsOfSeen(faultRate(event.tally)) }}</span>
+        <span v-if="event.numbers" class="quiet number">{{ numbersInWords(event.numbers) }}</span>
         <span>{{ event.note }}</span>
         <span class="quiet">{{ event.by }}</span>
       </li>
     </ol>
     <p v-if="failure" role="alert">{{ failure }}</p>
+    <PlaceByHandDialog v-model="placing" :correction="correction" @placed="emit('changed')" />
   </li>
 </template>
 
@@ -69,6 +71,11 @@ async function add(kind: 'cue-given' | 'closed' | 're-opened'): Promise<void> {
   padding: 0 14px 12px 54px;
   border-top: 0 !important;
 }
+ul {
+  list-style: none;
+  padding: 0;
+  margin-bottom: 6px;
+}
 ol {
   list-style: none;
   padding: 0;
@@ -76,7 +83,8 @@ ol {
 }
 ol li {
   display: flex;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 2px 14px;
   padding: 2px 0;
 }
 ol li > :first-child {
@@ -85,10 +93,6 @@ ol li > :first-child {
 @media screen and (max-width: 899px) {
   .story {
     padding-left: 14px;
-  }
-  ol li {
-    flex-wrap: wrap;
-    gap: 2px 14px;
   }
 }
 </style>

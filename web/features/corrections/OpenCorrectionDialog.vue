@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { correctionDraftShape, correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { usualTarget } from '@wax-fist/core/correction';
+import { rungs, usualTarget, usualTopRung } from '@wax-fist/core/correction';
 import { techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
@@ -22,6 +22,7 @@ const { draft, problems, failure, busy, send } = useForm(correctionDraftShape, {
   checkpointId: '',
   cue: '',
   target: usualTarget,
+  topRung: usualTopRung as number,
   recheckOn: null as string | null,
 });
 const open = computed({ get: () => about.value !== undefined, set: (now) => !now && (about.value = undefined) });
@@ -32,7 +33,14 @@ const title = computed(() =>
 const targetPercent = computed({ get: () => Math.round(draft.target * 100), set: (value) => (draft.target = value / 100) });
 watch(about, (now) => {
   if (now)
-    Object.assign(draft, { id: uuid(), ...now, cue: row.value?.cues[0] ?? '', target: usualTarget, recheckOn: localDay(7) });
+    Object.assign(draft, {
+      id: uuid(),
+      ...now,
+      cue: row.value?.cues[0] ?? '',
+      target: usualTarget,
+      topRung: usualTopRung,
+      recheckOn: localDay(7),
+    });
 });
 
 const save = (): Promise<void> =>
@@ -69,6 +77,12 @@ const save = (): Promise<void> =>
     >
       <template #thumb-label="{ modelValue }">{{ modelValue }}%</template>
     </VSlider>
+    <VSelect
+      v-model="draft.topRung"
+      label="Kept once it holds at"
+      :items="rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}: ${name}` }))"
+      :error-messages="problems.topRung"
+    />
     <VTextField
       v-model="draft.recheckOn"
       label="Look again on"

@@ -10,7 +10,7 @@ describe('before a round is filmed', () => {
   const { fetch } = globalThis;
   onFreshPage();
   const correction = (technique: string, checkpointId: string) => ({
-    ...{ id: checkpointId, technique, checkpointId, state: 'open', openedOn: '2026-03-01' },
+    ...{ id: checkpointId, technique, checkpointId, state: 'working', openedOn: '2026-03-01' },
   });
   beforeEach(() => {
     globalThis.fetch = ((url: string) =>

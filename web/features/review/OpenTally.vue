@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useBenchContext } from './bench-context.ts';
-import { faultRate, lastBefore } from '@wax-fist/core/correction';
-import { oneViewEach } from '@wax-fist/core/review';
+import { faultRate } from '@wax-fist/core/correction';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import FamilySign from '../checklists/FamilySign.vue';
@@ -13,10 +12,14 @@ import { useReview } from './review-store.ts';
 const { data } = useBenchContext();
 const review = useReview();
 
-const counted = oneViewEach(data.tallies);
+/** What was counted at this rung before this session. */
+const lastTime = (correctionId: string) =>
+  data.answers
+    .find((answer) => answer.correctionId === correctionId && answer.rung === data.session.rung)
+    ?.levels.findLast(({ sessionId, heldOn }) => sessionId !== data.session.id && heldOn <= data.session.heldOn);
 const lines = computed(() =>
   data.corrections.map(({ id, technique, checkpointId, cue, target }) => {
-    const before = lastBefore(counted, data.session, { technique, checkpointId });
+    const last = lastTime(id);
     return {
       id,
       cue,
@@ -24,7 +27,7 @@ const lines = computed(() =>
       family: data.catalogue.checkpoints.get(checkpointId)?.family,
       what: `${techniqueName(data.catalogue, technique)}, ${checkpointName(data.catalogue, checkpointId).toLowerCase()}`,
       now: faultRate(review.tallyFor(technique, checkpointId)),
-      before: before && faultRate(before.tally),
+      before: last && faultRate(last.tally),
     };
   }),
 );

@@ -1,6 +1,6 @@
+import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
-import { reviewEndpoints, type SessionTally } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import type { Track } from '@wax-fist/core/body';
 import type { CallBook } from '@wax-fist/core/calls';
@@ -18,7 +18,8 @@ export interface BenchData {
   /** Where the body was; comes later than all else, and not at all where it was not followed. */
   points?: Promise<Track | undefined>;
   corrections: Correction[];
-  tallies: SessionTally[];
+  /** Levels of what is worked on, at every rung. */
+  answers: LevelAnswer[];
   /** The checklists by which this session is judged, however they look now. */
   catalogue: Catalogue;
   /** What the keys with numbers mean. */
@@ -37,10 +38,10 @@ export async function benchData(filmId: string): Promise<BenchData> {
   const session = await request(sessionEndpoints.showSession, { params: { sessionId: film.sessionId } });
   const trainee = { params: { traineeId: session.traineeId } };
   const shelf = useCatalogue();
-  const [playable, corrections, tallies, catalogue] = await Promise.all([
+  const [playable, corrections, answers, catalogue] = await Promise.all([
     playableOf(film),
     request(correctionEndpoints.traineeCorrections, { ...trainee, query: { state: 'open' } }),
-    request(reviewEndpoints.traineeTallies, trainee),
+    request(answerEndpoints.traineeAnswers, trainee),
     shelf.at(session.checklistVersion),
     shelf.ready(),
   ]);
@@ -51,7 +52,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     playable,
     points: pointsOf(film),
     corrections: corrections.rows,
-    tallies,
+    answers,
     catalogue,
     book: shelf.book(session.judgedBy.bookId),
     frameRate: playable.timeline.length > 1 ? ((playable.timeline.length - 1) * 1000) / playable.timeline.at(-1)! : Infinity,

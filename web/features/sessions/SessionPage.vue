@@ -2,6 +2,7 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { everyRow } from '@wax-fist/contract/page';
 import { mdiChartTimelineVariant, mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
+import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { measureEndpoints } from '@wax-fist/contract/measures';
@@ -40,7 +41,7 @@ const {
   const session = (await request(sessionEndpoints.showSession, { params: { sessionId } })) as SessionDetail;
   const saidOf = async (traineeId: string) => {
     const [tallies, corrections] = await Promise.all([
-      request(reviewEndpoints.traineeTallies, { params: { traineeId } }),
+      request(reviewEndpoints.traineeTallies, { params: { traineeId }, query: { sessionId } }),
       everyRow((query) => request(correctionEndpoints.traineeCorrections, { params: { traineeId }, query })),
     ]);
     return { tallies, corrections };
@@ -64,13 +65,18 @@ const {
 const { value: measures, again: measureAgain } = useAnswer(() =>
   request(measureEndpoints.sessionMeasures, { params: { sessionId } }),
 );
+/** So do levels over all sessions. */
+const { value: answers, again: answerAgain } = useAnswer(() =>
+  request(answerEndpoints.sessionAnswers, { params: { sessionId } }),
+);
+const allAgain = () => Promise.all([again(), answerAgain()]);
 const working = computed(() => page.value?.session.films.some(inWork));
 /** Asks only how far the films are, and only while something is being done with one; when all is done, what the page says anew. */
 async function lookAtWork(): Promise<void> {
   const films = await request(footageEndpoints.sessionFilms, { params: { sessionId } }).catch(() => undefined);
   if (!films || !page.value) return;
   page.value = { ...page.value, session: { ...page.value.session, films } };
-  if (!working.value) await Promise.all([again(), measureAgain()]);
+  if (!working.value) await Promise.all([allAgain(), measureAgain()]);
 }
 whileTrue(working, lookAtWork, 1000);
 
@@ -214,7 +220,8 @@ async function removeIt(): Promise<void> {
           :tallies="page.tallies"
           :corrections="page.corrections"
           :measures="measures"
-          @changed="again"
+          :answers="answers"
+          @changed="allAgain"
         />
         <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
         <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">

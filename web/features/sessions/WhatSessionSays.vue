@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import type { LevelAnswer } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionMeasures } from '@wax-fist/contract/measures';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { intervalMass } from '@wax-fist/core/units';
-import { faultRate, sessionAnswers, wouldSettleAt } from '@wax-fist/core/correction';
+import { faultRate, isSpotted } from '@wax-fist/core/correction';
+import { oneViewEach } from '@wax-fist/core/review';
 import {
   checkpointName,
   families,
@@ -16,10 +18,12 @@ import {
 } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { faultsOfSeen, percent, rateInWords } from '../../app/format.ts';
-import ChangeSign from '../corrections/ChangeSign.vue';
 import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
+import ProposedSteps from '../corrections/ProposedSteps.vue';
 import RateBand from '../corrections/RateBand.vue';
+import WhatFirst from '../corrections/WhatFirst.vue';
+import SinceOpening from '../corrections/SinceOpening.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import MeasuredRateLine from '../measures/MeasuredRateLine.vue';
 import { ratesNobodyJudged, toldRate } from '../measures/sheet-rows.ts';
@@ -30,6 +34,7 @@ const {
   tallies,
   corrections,
   measures = undefined,
+  answers = undefined,
 } = defineProps<{
   session: SessionDetail;
   /** Those by which this session is judged: what was taken out of newer ones is named, and shown, here as it was. */
@@ -38,51 +43,48 @@ const {
   corrections: Correction[];
   /** What was measured; comes later than all else. */
   measures?: SessionMeasures;
+  /** What all sessions say of each; comes later as well. */
+  answers?: LevelAnswer[];
 }>();
 const emit = defineEmits<{ changed: [] }>();
 const opening = ref<{ technique: TechniqueId; checkpointId: string }>();
 
-const answers = computed(() =>
-  sessionAnswers(tallies, session).map((answer) => {
-    const technique = answer.technique;
-    const now = faultRate(answer.tally);
-    return {
-      ...answer,
-      technique,
-      family: checklists.checkpoints.get(answer.checkpointId)?.family,
-      name: checkpointName(checklists, answer.checkpointId),
-      now,
-      measured: toldRate(measures?.rates ?? [], technique, answer.checkpointId),
-      was: answer.before && faultRate(answer.before.tally),
-      settles:
-        answer.before && answer.change?.change !== 'better' && answer.change?.change !== 'worse'
-          ? wouldSettleAt(answer.before.tally, answer.tally)
-          : null,
-      correction: corrections.find(
-        (one) => one.technique === technique && one.checkpointId === answer.checkpointId && one.state === 'open',
-      ),
-    };
-  }),
+const judged = computed(() =>
+  oneViewEach(tallies)
+    .filter(({ sessionId }) => sessionId === session.id)
+    .map(({ technique, checkpointId, tally }) => {
+      const isAbout = (one: { technique: string; checkpointId: string }): boolean =>
+        one.technique === technique && one.checkpointId === checkpointId;
+      return {
+        ...{ technique, checkpointId, tally },
+        family: checklists.checkpoints.get(checkpointId)?.family,
+        name: checkpointName(checklists, checkpointId),
+        now: faultRate(tally),
+        measured: toldRate(measures?.rates ?? [], technique, checkpointId),
+        answer: answers?.find(isAbout),
+        correction: corrections.find((one) => isAbout(one) && one.state !== 'closed'),
+      };
+    }),
 );
 const ofCorrections = computed(() =>
   corrections
-    .filter(({ state, openedOn }) => state === 'open' && openedOn <= session.heldOn)
-    .map((correction) => ({ correction, answer: answers.value.find((answer) => answer.correction?.id === correction.id) })),
+    .filter(({ state, openedOn }) => state !== 'closed' && openedOn <= session.heldOn)
+    .map((correction) => ({ correction, row: judged.value.find((row) => row.correction?.id === correction.id) })),
 );
 const measureOf = (checkpointId: string): string => checklists.checkpoints.get(checkpointId)?.measure ?? '';
 const placeOf = (family: Family | undefined): number => (family ? families.indexOf(family) : families.length);
 /** Most faults first; what was clean throughout comes last, in the order of the walk. */
 const byTechnique = computed(() =>
-  [...new Set([...checklists.techniques.keys(), ...answers.value.map(({ technique }) => technique)])]
+  [...new Set([...checklists.techniques.keys(), ...judged.value.map(({ technique }) => technique)])]
     .map((technique) => ({
       technique,
       unjudged: ratesNobodyJudged(
         measures?.rates ?? [],
         technique,
-        answers.value.filter((answer) => answer.technique === technique).map(({ checkpointId }) => checkpointId),
+        judged.value.filter((row) => row.technique === technique).map(({ checkpointId }) => checkpointId),
       ),
-      rows: answers.value
-        .filter((answer) => answer.technique === technique)
+      rows: judged.value
+        .filter((row) => row.technique === technique)
         .sort((a, b) => b.now.low - a.now.low || b.now.rate - a.now.rate || placeOf(a.family) - placeOf(b.family)),
     }))
     .filter(({ rows, unjudged }) => rows.length > 0 || unjudged.length > 0),
@@ -90,14 +92,23 @@ const byTechnique = computed(() =>
 </script>
 
 <template>
+  <ProposedSteps :corrections="corrections" :answers="answers ?? []" :session-id="session.id" @changed="emit('changed')" />
   <CorrectionAnswer
-    v-for="{ correction, answer } in ofCorrections"
+    v-for="{ correction, row } in ofCorrections"
     :key="correction.id"
     :correction="correction"
-    :answer="answer"
+    :tally="row?.tally"
+    :answer="row?.answer"
     :session-id="session.id"
     :checklists="checklists"
     @changed="emit('changed')"
+  />
+  <WhatFirst
+    :session="session"
+    :checklists="checklists"
+    :judged="judged"
+    :corrections="corrections.filter(({ traineeId }) => traineeId === session.traineeId)"
+    @open="opening = $event"
   />
   <div v-if="byTechnique.length === 0" class="empty">
     Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.
@@ -113,15 +124,12 @@ const byTechnique = computed(() =>
           <th>Checkpoint</th>
           <th class="figure">Faults of seen</th>
           <th>Rate, with its {{ percent(intervalMass) }} interval</th>
-          <th>Against the last time</th>
+          <th>Level over sessions</th>
           <th class="no-print"><span class="unseen">Correction</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr
-          v-for="{ checkpointId, family, name, now, measured, was, before, change, correction, settles } in rows"
-          :key="checkpointId"
-        >
+        <tr v-for="{ checkpointId, family, name, now, measured, answer, correction } in rows" :key="checkpointId">
           <td>
             <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
@@ -138,19 +146,18 @@ const byTechnique = computed(() =>
             />
           </td>
           <td>
-            <template v-if="was && change && before">
-              <span class="against">
-                <ChangeSign :change="change.change" />
-                <span class="quiet number"
-                  >{{ faultsOfSeen(was) }} before<template v-if="settles">; {{ settles }} seen would settle it</template></span
-                >
-              </span>
-            </template>
-            <span v-else class="quiet">first time at this rung</span>
+            <SinceOpening v-if="answer" :answer="answer" />
           </td>
           <td class="no-print act">
             <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
-            <VBtn v-else size="small" variant="outlined" @click="opening = { technique, checkpointId }">Open a correction</VBtn>
+            <VBtn
+              v-else
+              size="small"
+              :variant="isSpotted(now) ? 'flat' : 'outlined'"
+              :color="isSpotted(now) ? 'primary' : undefined"
+              @click="opening = { technique, checkpointId }"
+              >Open a correction</VBtn
+            >
           </td>
         </tr>
         <tr v-for="rate in unjudged" :key="rate.checkpointId">
@@ -218,12 +225,6 @@ td {
 .act {
   text-align: right;
 }
-.against {
-  display: flex;
-  white-space: nowrap;
-  gap: 10px;
-  align-items: baseline;
-}
 @media screen and (max-width: 899px) {
   thead {
     position: absolute;
@@ -248,9 +249,6 @@ td {
   td:nth-child(n + 3) {
     grid-column: 1 / -1;
     text-align: left;
-  }
-  .against {
-    flex-wrap: wrap;
   }
 }
 </style>

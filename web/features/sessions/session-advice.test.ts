@@ -8,7 +8,7 @@ import { adviceFor, placesInWords } from './session-advice.ts';
 const film = (view: View, change: Partial<Film> = {}): Film =>
   ({ id: view, view, state: 'ready', frames: 601, duration: 10_000, ...change }) as Film;
 const correction = (technique: string, checkpointId: string, change: Partial<Correction> = {}): Correction =>
-  ({ id: checkpointId, technique, checkpointId, state: 'open', openedOn: '2026-03-01', ...change }) as Correction;
+  ({ id: checkpointId, technique, checkpointId, state: 'working', openedOn: '2026-03-01', ...change }) as Correction;
 const session = (films: Film[]) =>
   ({
     films,

@@ -39,7 +39,7 @@ export function adviceFor(
 ): SessionAdvice {
   const { stance } = session.trainee;
   const asked = corrections.flatMap((correction) => {
-    const open = correction.state === 'open' && correction.openedOn <= session.heldOn;
+    const open = correction.state !== 'closed' && correction.openedOn <= session.heldOn;
     const technique = open ? catalogue.techniques.get(correction.technique) : undefined;
     if (!technique) return [];
     const from = (view: View, frameRate?: number): FilmAdvice | undefined => {

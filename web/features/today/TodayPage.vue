@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
+import { inDueOrder, type DueReason } from '@wax-fist/core/correction';
 import { todayEndpoints } from '@wax-fist/contract/today';
 import { computed } from 'vue';
 import { request } from '../../app/request.ts';
@@ -8,6 +9,7 @@ import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, localDay, shortDay } from '../../app/format.ts';
 import FilmRow from '../footage/FilmRow.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CorrectionLine from '../corrections/CorrectionLine.vue';
 
 const films = usePages((query) => request(todayEndpoints.filmsToReview, { query }));
@@ -15,12 +17,33 @@ const corrections = usePages((query) => request(correctionEndpoints.listCorrecti
 const failure = computed(() => films.failure.value ?? corrections.failure.value);
 const again = () => Promise.all([films.again(), corrections.again()]);
 const now = localDay();
-const due = computed(() => corrections.rows.value?.filter(({ recheckOn }) => recheckOn !== null && recheckOn <= now) ?? []);
-const later = computed(() => corrections.rows.value?.filter((one) => !due.value.includes(one)) ?? []);
+const catalogue = useCatalogue();
+const isDue = ({ recheckOn }: Correction): boolean => recheckOn !== null && recheckOn <= now;
+const due = computed(() =>
+  inDueOrder(
+    corrections.rows.value?.filter(isDue) ?? [],
+    ({ checkpointId }) => catalogue.newest.checkpoints.get(checkpointId)?.severity,
+    now,
+  ),
+);
+const later = computed(() => corrections.rows.value?.filter((one) => !isDue(one)) ?? []);
+/** A film of somebody of whom something is due may hold the answer: those first. */
+const waiting = computed(() => {
+  const asked = new Set(due.value.map(({ one }) => one.traineeId));
+  const all = (films.rows.value ?? []).map((row) => ({ ...row, answers: asked.has(row.traineeId) }));
+  return [...all.filter(({ answers }) => answers), ...all.filter(({ answers }) => !answers)];
+});
+const reasons: Record<DueReason, string> = {
+  relapsed: 'it came back',
+  hurts: 'it can hurt',
+  late: 'it has waited',
+  due: '',
+  kept: 'still holding?',
+};
 const sentence = computed(() => {
-  const waiting = films.rows.value?.length ?? 0;
+  const count = waiting.value.length;
   const parts = [
-    waiting > 0 ? `${counted(waiting, 'film')}${films.hasMore.value ? ' and more' : ''} to review` : '',
+    count > 0 ? `${counted(count, 'film')}${films.hasMore.value ? ' and more' : ''} to review` : '',
     due.value.length > 0 ? `${counted(due.value.length, 'correction')} due` : '',
   ];
   return parts.filter(Boolean).join(', ') || 'Nothing waits.';
@@ -34,8 +57,9 @@ const sentence = computed(() => {
       <p class="quiet">{{ sentence }}</p>
       <h2>Footage to review</h2>
       <ul v-if="films.rows.value!.length > 0" class="list">
-        <FilmRow v-for="{ film, traineeId, traineeName, heldOn } in films.rows.value!" :key="film.id" :film="film">
-          <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn) }}
+        <FilmRow v-for="{ film, traineeId, traineeName, heldOn, answers } in waiting" :key="film.id" :film="film">
+          <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn)
+          }}<b v-if="answers">: a correction waits for it</b>
         </FilmRow>
       </ul>
       <div v-else class="empty">
@@ -51,7 +75,7 @@ const sentence = computed(() => {
 
       <h2>Corrections due</h2>
       <ul v-if="due.length > 0" class="list">
-        <CorrectionLine v-for="one in due" :key="one.id" :correction="one" with-name>
+        <CorrectionLine v-for="{ one, reason } in due" :key="one.id" :correction="one" :why="reasons[reason]" with-name>
           <VBtn color="primary" :to="{ name: 'session', params: { sessionId: one.newestSession }, hash: '#said' }"
             >See the answer</VBtn
           >

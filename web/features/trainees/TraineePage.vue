@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiPencil, mdiPlus } from '@mdi/js';
+import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
@@ -14,7 +15,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '../../app/format.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
-import RatesOverSessions from '../corrections/RatesOverSessions.vue';
+import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
 import TraineeDialog from './TraineeDialog.vue';
 
@@ -29,11 +30,11 @@ const {
   again,
 } = useAnswer(async () => {
   const params = { params: { traineeId } };
-  const [trainee, tallies] = await Promise.all([
+  const [trainee, judged] = await Promise.all([
     request(traineeEndpoints.showTrainee, params),
-    request(reviewEndpoints.traineeTallies, params),
+    request(reviewEndpoints.traineeJudged, params),
   ]);
-  return { trainee, tallies };
+  return { trainee, judged };
 });
 const params = { traineeId };
 const sessions = usePages((query) => request(sessionEndpoints.listSessions, { params, query }));
@@ -41,6 +42,8 @@ const open = usePages((query) => request(correctionEndpoints.traineeCorrections,
 const closed = usePages((query) =>
   request(correctionEndpoints.traineeCorrections, { params, query: { ...query, state: 'closed' } }),
 );
+/** Comes later than all else: it may have to be worked out. */
+const { value: conditions } = useAnswer(() => request(answerEndpoints.traineeConditions, { params }));
 const corrections = computed(() => [...(open.rows.value ?? []), ...(closed.rows.value ?? [])]);
 const ready = computed(() => page.value !== undefined && [sessions, open, closed].every(({ rows }) => rows.value !== undefined));
 const failed = computed(
@@ -70,13 +73,25 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 
         <h2>Works on</h2>
         <ul v-if="open.rows.value!.length > 0" class="list">
-          <CorrectionStory v-for="one in open.rows.value" :key="one.id" :correction="one" @changed="changed" />
+          <CorrectionStory
+            v-for="one in open.rows.value"
+            :key="one.id"
+            :correction="one"
+            :conditions="conditions?.filter(({ correctionId }) => correctionId === one.id)"
+            @changed="changed"
+          />
         </ul>
         <div v-else class="empty">No correction is open. Review a film; then open one from a row of the session’s rates.</div>
 
-        <template v-if="page.tallies.length > 0">
-          <h2>Rates over sessions</h2>
-          <RatesOverSessions :tallies="page.tallies" :corrections="corrections" @pick="toSession" />
+        <template v-if="page.judged.length > 0">
+          <h2>Levels over sessions</h2>
+          <LevelsOverSessions
+            :trainee-id="traineeId"
+            :judged="page.judged"
+            :corrections="corrections"
+            :sessions="sessions.rows.value!"
+            @pick="toSession"
+          />
         </template>
 
         <h2>Sessions</h2>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { Correction } from '@wax-fist/contract/corrections';
+import { messageOf } from '@wax-fist/core/message-of';
+import { ref } from 'vue';
+import { counted, localDay, shortDay } from '../../app/format.ts';
+import { useNotice } from '../../app/notice-store.ts';
+import { sayOfCorrection, type Said } from './use-correction-events.ts';
+
+/** What can be done with many corrections at once; the way back stands at the foot of the page. */
+const { corrections, changed } = defineProps<{
+  corrections: readonly Correction[];
+  /** No event: when it is taken back, nothing may be chosen any more and this be gone. */
+  changed: () => unknown;
+}>();
+const notice = useNotice();
+const day = ref(localDay(7));
+/** How many of them are done; undefined while nothing is being done. */
+const done = ref<number>();
+
+/** One after the other, so that what went wrong with one leaves the others as they are. */
+async function sayOfAll(what: string, said: Said, back: (one: Correction) => Said): Promise<void> {
+  const all = corrections.map((one) => ({ ...one }));
+  const told: Correction[] = [];
+  const wrong: string[] = [];
+  done.value = 0;
+  for (const one of all) {
+    await sayOfCorrection(one, said)
+      .then(() => told.push(one))
+      .catch((error: unknown) => wrong.push(`“${one.cue}”: ${messageOf(error)}`));
+    done.value++;
+  }
+  done.value = undefined;
+  await changed();
+  const failed = wrong.length > 0 ? ` ${wrong.join(' ')}` : '';
+  notice.say(`${counted(told.length, 'correction')} ${what}.${failed}`, async () => {
+    for (const one of told) await sayOfCorrection(one, back(one));
+    await changed();
+  });
+}
+const reschedule = (): Promise<void> =>
+  sayOfAll(`looked at again on ${shortDay(day.value)}`, { kind: 'rescheduled', recheckOn: day.value }, ({ recheckOn }) => ({
+    kind: 'rescheduled',
+    recheckOn: recheckOn ?? day.value,
+  }));
+const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => ({ kind: 're-opened' }));
+</script>
+
+<template>
+  <div class="acts">
+    <b class="number">{{
+      done === undefined ? counted(corrections.length, 'correction') : `${done} of ${corrections.length}`
+    }}</b>
+    <VTextField v-model="day" type="date" label="Look again on" density="compact" hide-details :min="localDay()" class="day" />
+    <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">Set the day</VBtn>
+    <VBtn variant="outlined" :loading="done !== undefined" @click="close">Close them</VBtn>
+  </div>
+</template>
+
+<style scoped>
+.day {
+  width: 180px;
+}
+</style>

@@ -1,0 +1,89 @@
+import type { ComparedLevels, LevelAnswer } from '@wax-fist/contract/answers';
+import type { Correction, CorrectionEvent, StepNumbers } from '@wax-fist/contract/corrections';
+import {
+  correctionStateNames,
+  faultRate,
+  rungName,
+  sureEnough,
+  type FaultRate,
+  type LadderStep,
+} from '@wax-fist/core/correction';
+import { counted, localDay, percent, shortDay } from '../../app/format.ts';
+
+type LevelAt = LevelAnswer['levels'][number];
+
+/** A level with its doubt, as a rate is drawn. */
+export const levelAsRate = ({ tally, level, low, high }: LevelAt): FaultRate => ({
+  ...faultRate(tally),
+  rate: level,
+  low,
+  high,
+  enough: true,
+});
+/** “9% (2–21%)” */
+export const levelInWords = ({ level, low, high }: Pick<LevelAt, 'level' | 'low' | 'high'>): string =>
+  `${percent(level)} (${percent(low)}–${percent(high)})`;
+
+/** What would settle an open question. */
+export const settlingInWords = ({ sessions, strikes }: NonNullable<LevelAnswer['settling']>): string =>
+  `${counted(sessions, 'more session')} of about ${strikes} strikes would likely settle it`;
+
+/** When an aim is likely met, if it is on a way there. */
+export const wayInWords = (weeks: number): string =>
+  `At this pace it is likely at its aim in ${counted(weeks, 'week')}, about ${shortDay(localDay(weeks * 7))}.`;
+
+/** “holding at bag, single strikes” */
+export const stepInWords = ({ kind, rung }: { kind: LadderStep; rung: number }): string =>
+  `${correctionStateNames[kind].toLowerCase()} at “${rungName(rung).toLowerCase()}”`;
+
+/** Where a correction stands and, when it is locked below its top, what comes next. */
+export function standingInWords({ state, rung, topRung }: Pick<Correction, 'state' | 'rung' | 'topRung'>): string {
+  if (state === 'closed') return 'Closed';
+  const here = `${correctionStateNames[state]} at “${rungName(rung).toLowerCase()}”`;
+  return state === 'locked' && rung < topRung ? `${here}; next: ${rungName(rung + 1).toLowerCase()}` : here;
+}
+
+/** Why a step is proposed. @param aim highest share of faults that is good enough */
+export function reasonInWords(
+  kind: LadderStep,
+  { atAim, sessions }: Pick<StepNumbers, 'atAim' | 'sessions'>,
+  aim: number,
+): string {
+  const of = `after ${counted(sessions, 'session')} at this rung`;
+  return kind === 'relapsed'
+    ? `${percent(1 - atAim)} sure, ${of}, that more than ${percent(aim)} are faults again`
+    : `${percent(atAim)} sure, ${of}, that at most ${percent(aim)} are faults`;
+}
+
+const kindNames: Record<CorrectionEvent['kind'], string> = {
+  opened: 'Opened',
+  'cue-given': 'Cue given',
+  're-checked': 'Re-checked',
+  holding: 'Holding',
+  locked: 'Locked',
+  kept: 'Kept',
+  relapsed: 'Relapsed',
+  rescheduled: 'Another day to look again',
+  closed: 'Closed',
+  're-opened': 'Opened again',
+};
+/** A line of a history in words. */
+export const eventInWords = ({ kind, rung }: Pick<CorrectionEvent, 'kind' | 'rung'>): string =>
+  rung !== null && kind !== 'opened' ? `${kindNames[kind]}: ${rungName(rung).toLowerCase()}` : kindNames[kind];
+/** The numbers behind it. */
+export const numbersInWords = (numbers: StepNumbers): string =>
+  `level ${levelInWords(numbers)}, ${percent(numbers.atAim)} sure it is at the aim, ${counted(numbers.sessions, 'session')}`;
+
+/** What becomes of a correction when tired, or at a harder rung. */
+export function conditionInWords({ condition, rungs: [easier, harder], first, second, higher, lower }: ComparedLevels): string {
+  const [here, there] =
+    condition === 'tired'
+      ? ['in the first thirds of rounds', 'in the last']
+      : [`at “${rungName(easier!).toLowerCase()}”`, `at “${rungName(harder!).toLowerCase()}”`];
+  const when = condition === 'tired' ? 'when tired' : there;
+  const figures = `${percent(first.level)} ${here}, ${percent(second.level)} ${there}`;
+  if (higher >= sureEnough) return `Worse ${when}: ${figures} (${percent(higher)} sure).`;
+  if (lower >= sureEnough) return `Better ${when}: ${figures} (${percent(lower)} sure).`;
+  const holds = higher <= 1 - sureEnough ? `No worse ${when}` : `Whether it is worse ${when} is not clear yet`;
+  return `${holds}: ${figures}.`;
+}
