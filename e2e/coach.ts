@@ -65,3 +65,23 @@ export async function press(page: Page, keys: string): Promise<number> {
 }
 
 export const allSaved = (page: Page): Promise<void> => page.locator('[data-state="saved"]').waitFor({ timeout: 30_000 });
+
+/** Chooses in a list. On a busy machine a press that falls into the opening of a list is lost; a coach then presses again. */
+export async function chosen(page: Page, field: string, option: string): Promise<void> {
+  // The field, and not what lies over its text; it waits until a dialog has come to rest.
+  const box = page.locator('.v-field', { has: page.getByRole('combobox', { name: field, exact: true }) });
+  const wanted = page.getByRole('option', { name: option, exact: true });
+  for (let tries = 0; tries < 4; tries++) {
+    if (!(await wanted.isVisible())) await box.click();
+    await wanted.click();
+    const taken = box.getByText(option, { exact: true }).waitFor({ timeout: 5000 });
+    if (
+      await taken.then(
+        () => true,
+        () => false,
+      )
+    )
+      return;
+  }
+  throw new Error(`“${option}” was not taken for ${field}.`);
+}

@@ -3,7 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
-import { addSession, addTrainee, allSaved, filmOnBench, goTo, press, sendFilm, shownFrame, signedIn } from './coach.ts';
+import { addSession, addTrainee, allSaved, chosen, filmOnBench, goTo, press, sendFilm, shownFrame, signedIn } from './coach.ts';
 import { numberedFilms } from './numbered-films.ts';
 import { expectNoProblems } from './running-club.ts';
 
@@ -29,25 +29,7 @@ describe('schools, checklists and calls', function () {
   const walk = () => page.getByLabel('The walk');
   const row = (id: string) => page.locator(`.row:has([data-row="${id}"])`);
   const atSession = () => page.getByRole('link', { name: 'Back to the session' }).click();
-  /** Chooses in a list. On a busy machine a press that falls into the opening of a list is lost; a coach then presses again. */
-  const choose = async (field: string, option: string): Promise<void> => {
-    // The field, and not what lies over its text; it waits until a dialog has come to rest.
-    const box = page.locator('.v-field', { has: page.getByRole('combobox', { name: field, exact: true }) });
-    const wanted = page.getByRole('option', { name: option, exact: true });
-    for (let tries = 0; tries < 4; tries++) {
-      if (!(await wanted.isVisible())) await box.click();
-      await wanted.click();
-      const taken = box.getByText(option, { exact: true }).waitFor({ timeout: 5000 });
-      if (
-        await taken.then(
-          () => true,
-          () => false,
-        )
-      )
-        return;
-    }
-    throw new Error(`“${option}” was not taken for ${field}.`);
-  };
+  const choose = (field: string, option: string): Promise<void> => chosen(page, field, option);
 
   it('another school moves a band and takes a proposed fault back', async () => {
     await addTrainee(page, 'Sol Testing');

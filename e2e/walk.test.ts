@@ -103,13 +103,13 @@ describe('from a film to a correction, and to its answer in the next session', f
     const answer = page.locator('article.answer');
     await answer.locator('[data-change="better"]').waitFor();
     expect(await answer.innerText())
-      .to.include(`${faultsFirst} of 14`)
-      .and.include(`${faultsSecond} of 14`);
+      .to.include(`Seen today: ${faultsSecond} of 14`)
+      .and.match(/now \d+% are faults, \d+% when it was opened/);
     await answer.getByRole('button', { name: 'Note this re-check' }).click();
-    await answer.getByText('re-check noted').waitFor();
+    await answer.getByText('noted', { exact: true }).waitFor();
   });
 
-  it('the trainee’s page tells the rates over sessions and the history', async () => {
+  it('the trainee’s page tells the levels over sessions and the history', async () => {
     await page.getByRole('link', { name: 'Wilma Testing' }).first().click();
     const history = page.getByRole('list', { name: 'History' });
     await history.getByText('Re-checked').waitFor();
