@@ -157,6 +157,11 @@ export const correctionEndpoints = {
     body: correctionEventDraftShape,
     ...one,
   }),
+  /** The strikes behind one number of a session, faults first. */
+  sessionEvidence: endpoint('GET', '/api/sessions/:sessionId/evidence', coaches, {
+    query: object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }),
+    reply: array(evidenceShape.required()).required(),
+  }),
   correctionEvidence: endpoint('GET', '/api/corrections/:correctionId/evidence', coaches, {
     reply: array(evidenceShape.required()).required(),
   }),

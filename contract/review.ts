@@ -4,7 +4,7 @@ import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins, type MomentOrigin } from '@wax-fist/core/strikes';
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { count, frame, id, instant, note, version } from './shapes.ts';
+import { count, day, frame, id, instant, note, version } from './shapes.ts';
 
 /** How one came by a moment. @param unsaid what counts for marks of the time before it was asked */
 const origin = (unsaid: MomentOrigin) => string().oneOf(momentOrigins).default(unsaid);
@@ -160,9 +160,9 @@ export const reviewEndpoints = {
   traineeJudged: endpoint('GET', '/api/trainees/:traineeId/judged', coaches, {
     reply: array(judgedThingShape.required()).required(),
   }),
-  /** By session, all of them or one. */
+  /** By session: all of them, one, or those from a day on. */
   traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', coaches, {
-    query: object({ sessionId: id().optional() }),
+    query: object({ sessionId: id().optional(), since: day().optional() }),
     reply: array(sessionTallyShape.required()).required(),
   }),
 };

@@ -2,7 +2,7 @@ import { median, sum } from 'd3-array';
 import { seen, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
 import { changeOf, isSettled, worthwhile, type Change } from './change.ts';
-import { levelOver, type ClubSpread, type Level, type LevelAnswer, type Look } from './level/index.ts';
+import { levelOver, type Asked, type ClubSpread, type Level, type LevelAnswer, type Look } from './level/index.ts';
 import { usualTarget } from './ladder.ts';
 import { openingOf, tellingLooks, type SessionLook } from './series.ts';
 
@@ -25,7 +25,7 @@ export interface Answer {
   atAim: Ratio;
   /** At each session, from all of them. */
   levels: (Level & { sessionId: string; heldOn: string; tally: Tally })[];
-  /** Undefined when it is settled, and when not even many sessions would. */
+  /** Of a correction; undefined when it is settled, and when not even many sessions would. */
   settling: Settling | undefined;
   /** In how many weeks it is likely at the aim, if it is on a way there. */
   weeksToAim: number | undefined;
@@ -53,7 +53,8 @@ export function askLevel(looks: readonly SessionLook[], club: ClubSpread, { open
     rose: answer.rose,
     atAim: answer.atAim,
     levels: answer.smoothed.map((level, place) => ({ ...told.looks[place]!, ...level })),
-    settling: only || isSettled(answer) ? undefined : settlingOf(told.looks, club, asked, answer),
+    // What nobody works on nobody has to settle.
+    settling: openedOn === undefined || only || isSettled(answer) ? undefined : settlingOf(told.looks, club, asked, answer),
     weeksToAim: answer.weeksToAim,
   };
 }
@@ -66,12 +67,7 @@ const usualGap = 7;
 const dayLength = 86_400_000;
 
 /** How many sessions like those before, at the level of now, would settle a question. */
-function settlingOf(
-  looks: readonly Look[],
-  club: ClubSpread,
-  asked: Parameters<typeof levelOver>[2],
-  { smoothed }: LevelAnswer,
-): Settling | undefined {
+function settlingOf(looks: readonly Look[], club: ClubSpread, asked: Asked, { smoothed }: LevelAnswer): Settling | undefined {
   const strikes = Math.max(fewStrikes, Math.round(median(looks, ({ tally }) => seen(tally))!));
   const days = looks.map(({ heldOn }) => Date.parse(heldOn) / dayLength);
   const gap = Math.max(1, median(days.slice(1), (day, place) => day - days[place]!) ?? usualGap);

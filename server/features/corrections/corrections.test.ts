@@ -1,5 +1,5 @@
 import { answerEndpoints, type ComparedLevels, type LevelAnswer } from '@wax-fist/contract/answers';
-import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
+import { correctionEndpoints, type Correction, type Evidence } from '@wax-fist/contract/corrections';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import type { Page } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -253,6 +253,21 @@ describe('corrections', () => {
       expect(body[0]!.higher).to.be.above(0.9);
       expect(body[1]!.lower).to.be.above(body[1]!.higher);
       expect((await coach.ask(answerEndpoints.traineeConditions, { traineeId: uuid() })).status).to.equal(404);
+    });
+
+    it('tells the strikes behind one number of a session, faults first', async () => {
+      const { sessionId } = first;
+      const behind = async (checkpointId: string, of = sessionId) =>
+        coach.ask<Evidence[]>(
+          correctionEndpoints.sessionEvidence,
+          { sessionId: of },
+          undefined,
+          {},
+          { technique: 'jab', checkpointId },
+        );
+      expect((await behind('gd.return-line')).body.map(({ verdict }) => verdict)).to.deep.equal(['fault', 'fault', 'clean']);
+      expect((await behind('gd.height')).body).to.deep.equal([]);
+      expect((await behind('gd.height', uuid())).status).to.equal(404);
     });
 
     it('tells how often a cause and what follows from it were faults on the same strikes', async () => {

@@ -1,6 +1,7 @@
 import type { Correction, Evidence, WantedCorrections } from '@wax-fist/contract/corrections';
 import type { Page } from '@wax-fist/contract/page';
 import { ladderSteps } from '@wax-fist/core/correction';
+import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, inArray, lte, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
@@ -115,23 +116,26 @@ export async function correctionPage(
 const isAbout = sql`case when ${observation.subject} = 'holder' then ${trainingSession.holderId} = ${correction.traineeId}
   else ${strike.technique} = ${correction.technique} and ${trainingSession.traineeId} = ${correction.traineeId} end`;
 
+const evidenceColumns = {
+  strikeId: strike.id,
+  filmId: film.id,
+  sessionId: film.sessionId,
+  heldOn: trainingSession.heldOn,
+  view: film.view,
+  verdict: sql<Evidence['verdict']>`${observation.verdict}`,
+  launchFrame: strike.launchFrame,
+  contactFrame: strike.contactFrame,
+  homeFrame: strike.homeFrame,
+};
+const isClear = and(eq(observation.superseded, false), inArray(observation.verdict, ['clean', 'fault']));
+
 /** Most strikes that are offered as evidence. */
 const mostEvidence = 200;
 
 /** Strikes that show a correction's fault, or the same thing done well: newest session first. */
 export function evidenceFor(db: Database, correctionId: string): Promise<Evidence[]> {
   return db
-    .select({
-      strikeId: strike.id,
-      filmId: film.id,
-      sessionId: film.sessionId,
-      heldOn: trainingSession.heldOn,
-      view: film.view,
-      verdict: sql<Evidence['verdict']>`${observation.verdict}`,
-      launchFrame: strike.launchFrame,
-      contactFrame: strike.contactFrame,
-      homeFrame: strike.homeFrame,
-    })
+    .select(evidenceColumns)
     .from(correction)
     .innerJoin(
       trainingSession,
@@ -141,15 +145,30 @@ export function evidenceFor(db: Database, correctionId: string): Promise<Evidenc
     .innerJoin(strike, and(eq(strike.filmId, film.id), eq(strike.removed, false)))
     .innerJoin(
       observation,
-      and(
-        eq(observation.strikeId, strike.id),
-        eq(observation.checkpointId, correction.checkpointId),
-        eq(observation.superseded, false),
-        inArray(observation.verdict, ['clean', 'fault']),
-        isAbout,
-      ),
+      and(eq(observation.strikeId, strike.id), eq(observation.checkpointId, correction.checkpointId), isClear, isAbout),
     )
     .where(eq(correction.id, correctionId))
     .orderBy(desc(trainingSession.heldOn), asc(strike.contactFrame))
+    .limit(mostEvidence);
+}
+
+/** The strikes behind one number of a session: faults first, each in the order in which they were thrown. */
+export function evidenceIn(
+  db: Database,
+  sessionId: string,
+  { technique, checkpointId }: { technique: string; checkpointId: string },
+): Promise<Evidence[]> {
+  const isThrown = technique === holdingTechnique ? eq(observation.subject, 'holder') : eq(strike.technique, technique);
+  return db
+    .select(evidenceColumns)
+    .from(trainingSession)
+    .innerJoin(film, eq(film.sessionId, trainingSession.id))
+    .innerJoin(strike, and(eq(strike.filmId, film.id), eq(strike.removed, false)))
+    .innerJoin(
+      observation,
+      and(eq(observation.strikeId, strike.id), eq(observation.checkpointId, checkpointId), isClear, isThrown),
+    )
+    .where(eq(trainingSession.id, sessionId))
+    .orderBy(desc(observation.verdict), asc(film.addedAt), asc(strike.contactFrame))
     .limit(mostEvidence);
 }

@@ -3,12 +3,12 @@ import type { Family } from '@wax-fist/core/technique';
 import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Database } from '../../db/connection.ts';
-import { correction } from '../../db/schema/index.ts';
+import { correction, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { newestCatalogue } from '../checklists/versions.ts';
-import { correctionPage, correctionsOf, evidenceFor } from './queries.ts';
+import { correctionPage, correctionsOf, evidenceFor, evidenceIn } from './queries.ts';
 import { addCorrectionEvent, openCorrection } from './write-corrections.ts';
 
 /** Checkpoints of a family, as the club's newest checklists have it. */
@@ -28,6 +28,11 @@ export function correctionRoutes(router: Router, { db }: Services): void {
   serve(router, correctionEndpoints.correctionEvidence, async ({ params }) => {
     await one(params.correctionId);
     return evidenceFor(db, params.correctionId);
+  });
+  serve(router, correctionEndpoints.sessionEvidence, async ({ params, query }) => {
+    const isIt = eq(trainingSession.id, params.sessionId);
+    found(await db.select({ id: trainingSession.id }).from(trainingSession).where(isIt), 'session');
+    return evidenceIn(db, params.sessionId, query);
   });
   serve(router, correctionEndpoints.openCorrection, async ({ params, body, account }) => {
     sameId(params.correctionId, body.id);

@@ -16,6 +16,7 @@ import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '../../app/format.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
+import CheckpointMap from './CheckpointMap.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
 import TraineeDialog from './TraineeDialog.vue';
 
@@ -49,6 +50,9 @@ const ready = computed(() => page.value !== undefined && [sessions, open, closed
 const failed = computed(
   () => [failure, ...[sessions, open, closed].map((list) => list.failure)].find(({ value }) => value)?.value,
 );
+/** So many sessions have room on the map. */
+const onMap = 8;
+const mapSince = computed(() => sessions.rows.value?.slice(0, onMap).at(-1)?.heldOn);
 const changed = () => Promise.all([open.again(), closed.again()]);
 const allAgain = () => Promise.all([again(), sessions.again(), changed()]);
 
@@ -92,6 +96,11 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             :sessions="sessions.rows.value!"
             @pick="toSession"
           />
+        </template>
+
+        <template v-if="mapSince">
+          <h2>Last sessions</h2>
+          <CheckpointMap :key="mapSince" :trainee-id="traineeId" :since="mapSince" />
         </template>
 
         <h2>Sessions</h2>
