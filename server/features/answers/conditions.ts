@@ -89,6 +89,8 @@ async function tiredPairs(
         eq(trainingSession.rung, rung),
         sql`${trainingSession.heldOn} >= ${openedOn}`,
         sql`(${part} < 1.0 / 3 or ${part} >= 2.0 / 3)`,
+        // What landed between rounds was thrown neither fresh nor tired.
+        sql`(${round.id} is not null or not exists (select 1 from ${round} other where other.film_id = ${film.id}))`,
       ),
     )
     .groupBy(sql`last`, trainingSession.id, trainingSession.heldOn, observation.view)
