@@ -17,7 +17,7 @@ import {
   type CourseName,
   type SimulatedSeries,
 } from './simulated-series.ts';
-import { print, printTable, type Line } from './table.ts';
+import { percent, print, printTable, type Line } from './table.ts';
 
 /** One answer, and whether it was right. */
 interface Answered {
@@ -87,7 +87,6 @@ function figuresOf(all: ReadonlyMap<CourseName, InClub[]>, ask: Ask) {
   };
 }
 
-const percent = (share: number): string => `${Math.round(share * 100)}%`;
 const pair = (now: string, before: string): string => `${now} (${before})`;
 
 /** Whether what is said of a change is right as often as it claims, against truth that is simulated. */

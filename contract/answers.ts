@@ -2,9 +2,7 @@ import { changes, ladderSteps } from '@wax-fist/core/correction';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { tallyShape } from './review.ts';
-import { count, id } from './shapes.ts';
-
-const share = () => number().min(0).max(1).required();
+import { count, id, share } from './shapes.ts';
 
 /** A level at one session, told by all sessions at its rung. */
 export const levelAtShape = object({

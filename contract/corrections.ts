@@ -1,22 +1,17 @@
 import {
   correctionEventKinds,
   correctionStates,
-  highestRung,
+  isLadderStep,
   ladderSteps,
   largestTarget,
-  lowestRung,
   usualTopRung,
 } from '@wax-fist/core/correction';
 import { families, views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
-import { count, day, frame, id, instant, note, text } from './shapes.ts';
+import { count, day, frame, id, instant, note, rung, share, text } from './shapes.ts';
 import { tallyShape } from './review.ts';
-
-/** A place on the ladder. */
-const rung = () => number().integer().min(lowestRung).max(highestRung);
-const share = () => number().min(0).max(1).required();
 
 /** The numbers that made a step on the ladder. */
 export const stepNumbersShape = object({
@@ -109,7 +104,7 @@ export const correctionEventDraftShape = object({
 }).test(
   'rung',
   'A step on the ladder needs its rung, and nothing else has one.',
-  ({ kind, rung: of }) => ladderSteps.some((step) => step === kind) === (of !== null),
+  ({ kind, rung: of }) => isLadderStep(kind) === (of !== null),
 );
 
 /** A strike that shows a correction's fault, or the thing done well. */

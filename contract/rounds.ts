@@ -2,10 +2,9 @@ import { anyLevel, hitSources, strikeSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { id, milliseconds, shortText, text, version } from './shapes.ts';
+import { id, milliseconds, shortText, text, version, share } from './shapes.ts';
 
 /** A share of a whole, 0 to 1. */
-const share = () => number().min(0).max(1).required();
 
 /** Something that may be a hit: its time in milliseconds, how much it stands out, 0 to 1, and how it sounded. */
 export const candidateShape = object({

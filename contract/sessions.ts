@@ -1,4 +1,3 @@
-import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
@@ -6,7 +5,7 @@ import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { filmShape } from './footage.ts';
 import { judgedByShape, type JudgedBy } from './schools.ts';
-import { count, day, id, note, shortText } from './shapes.ts';
+import { count, day, id, note, shortText, rung } from './shapes.ts';
 import { traineeShape } from './trainees.ts';
 
 const sessionFields = {
@@ -14,7 +13,7 @@ const sessionFields = {
   place: shortText('Place').default(''),
   kit: shortText('Kit').default(''),
   roundKind: string().oneOf(roundKinds, 'What was hit?').required(),
-  rung: number().integer().min(lowestRung).max(highestRung).required(),
+  rung: rung().required(),
   schoolNote: note().default(''),
   /** Who holds the pads and is looked at, too. */
   holderId: id().nullable().default(null),

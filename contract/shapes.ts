@@ -1,3 +1,4 @@
+import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { date, lazy, number, object, string, type AnyObject, type ISchema, type ObjectSchema } from 'yup';
 
 /** Ids are version 7 UUIDs, made where the thing is made. */
@@ -38,6 +39,11 @@ const greatest = 2 ** 31 - 1;
 export const count = () => number().integer().min(0).max(greatest, 'This number is too great.').required();
 /** A frame of a film, from 0. */
 export const frame = count;
+
+/** A share of a whole, or how likely something is. */
+export const share = () => number().min(0).max(1).required();
+/** A step of the ladder of conditions. */
+export const rung = () => number().integer().min(lowestRung).max(highestRung);
 
 /** One line of free text. */
 export const textLine = (what: string) => line(what, 200);

@@ -1,3 +1,4 @@
+import { dayAfter } from '@wax-fist/core/days';
 import type { Page } from 'playwright-core';
 import { coachEmail, password, runningClub } from './running-club.ts';
 
@@ -9,6 +10,9 @@ export async function signedIn(change: { forget?: 'VideoDecoder' } = {}): Promis
   await page.waitForURL('/');
   return page;
 }
+
+/** A day so many days ago. */
+export const dayBefore = (days: number): string => dayAfter(new Date().toISOString().slice(0, 10), -days);
 
 /** On the page for signing in. */
 export async function throughTheDoor(page: Page): Promise<void> {

@@ -1,10 +1,8 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { addSession, addTrainee, allSaved, filmOnBench, goTo, press, shownFrame, signedIn } from './coach.ts';
+import { addSession, addTrainee, allSaved, dayBefore, filmOnBench, goTo, press, shownFrame, signedIn } from './coach.ts';
 import { filmPath, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems } from './running-club.ts';
-
-const dayBefore = (days: number): string => new Date(Date.now() - days * 24 * 3600 * 1000).toISOString().slice(0, 10);
 
 /** A coach who has never seen the product: two filmed rounds, a week apart, and one correction from the first to the second. */
 describe('from a film to a correction, and to its answer in the next session', function () {

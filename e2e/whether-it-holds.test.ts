@@ -8,11 +8,10 @@ import { observed, thrown } from '../server/test/marks.ts';
 import { eventually } from '../server/test/eventually.ts';
 import { addScene } from '../server/test/server-under-test.ts';
 import { v7 as uuid } from 'uuid';
-import { chosen, signedIn } from './coach.ts';
+import { chosen, dayBefore, signedIn } from './coach.ts';
 import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
 
 const strikes = 24;
-const dayBefore = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 /** Faults of each row in each session: one that goes and stays away, one that comes back on free pads, one that is noise. */
 const counted = {
   'gd.return-line': [14, 0, 0, 0, 0, 0],

@@ -1,4 +1,5 @@
 import { median, sum } from 'd3-array';
+import { dayAfter, daysBetween } from '../days.ts';
 import { seen, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
 import { changeOf, isSettled, worthwhile, type Change } from './change.ts';
@@ -64,13 +65,11 @@ const tried: readonly number[] = [1, 2, 3, 4, 6];
 /** Fewer strikes than this are no session. */
 const fewStrikes = 12;
 const usualGap = 7;
-const dayLength = 86_400_000;
 
 /** How many sessions like those before, at the level of now, would settle a question. */
 function settlingOf(looks: readonly Look[], club: ClubSpread, asked: Asked, { smoothed }: LevelAnswer): Settling | undefined {
   const strikes = Math.max(fewStrikes, Math.round(median(looks, ({ tally }) => seen(tally))!));
-  const days = looks.map(({ heldOn }) => Date.parse(heldOn) / dayLength);
-  const gap = Math.max(1, median(days.slice(1), (day, place) => day - days[place]!) ?? usualGap);
+  const gap = Math.max(1, median(looks.slice(1), ({ heldOn }, place) => daysBetween(looks[place]!.heldOn, heldOn)) ?? usualGap);
   const { level } = smoothed.at(-1)!;
   // Watches as often as there were: they make a rate better known.
   const watches = sum(looks, ({ tally }) => tally.watch) / sum(looks, ({ tally }) => seen(tally));
@@ -78,7 +77,7 @@ function settlingOf(looks: readonly Look[], club: ClubSpread, asked: Asked, { sm
   const fault = level * strikes - watch / 2;
   const tally = { fault, watch, clean: strikes - watch - fault, cantSee: 0 };
   const thought = Array.from({ length: Math.max(...tried) }, (_, place) => ({
-    heldOn: new Date((days.at(-1)! + gap * (place + 1)) * dayLength).toISOString().slice(0, 10),
+    heldOn: dayAfter(looks.at(-1)!.heldOn, gap * (place + 1)),
     tally,
   }));
   const sessions = tried.find((count) => isSettled(levelOver([...looks, ...thought.slice(0, count)], club, asked)));

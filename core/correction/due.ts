@@ -1,3 +1,4 @@
+import { daysBetween } from '../days.ts';
 import type { Severity } from '../technique/index.ts';
 import type { CorrectionState } from './state.ts';
 
@@ -7,7 +8,6 @@ export type DueReason = (typeof dueReasons)[number];
 
 /** So many days after its day something is late. */
 const daysUntilLate = 4;
-const dayLength = 86_400_000;
 
 /** A correction whose day has come. */
 export interface Due {
@@ -19,7 +19,7 @@ export interface Due {
 export function dueReason({ state, recheckOn }: Due, severity: Severity | undefined, today: string): DueReason {
   if (state === 'relapsed') return 'relapsed';
   if (severity === 'injury') return 'hurts';
-  const late = recheckOn !== null && Date.parse(today) - Date.parse(recheckOn) > daysUntilLate * dayLength;
+  const late = recheckOn !== null && daysBetween(recheckOn, today) > daysUntilLate;
   if (late) return 'late';
   return state === 'kept' ? 'kept' : 'due';
 }

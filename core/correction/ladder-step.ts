@@ -1,3 +1,4 @@
+import { daysBetween } from '../days.ts';
 import type { Ratio } from '../units.ts';
 import { fewestSeen, type FaultRate } from './rate.ts';
 import { isLadderStep, type LadderStep, type Standing, type Step } from './state.ts';
@@ -30,8 +31,6 @@ export interface ProposedStep {
 const sureOfAim: Ratio = 0.8;
 /** Holding has to be seen again so much later before it is locked. */
 export const daysToLock = 5;
-const dayLength = 86_400_000;
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / dayLength);
 
 /**
  * The step on the ladder that a session proposes: relapsed where it was locked and is likely above the aim; holding at a rung that is

@@ -1,4 +1,5 @@
 import { groups } from 'd3-array';
+import { dayAfter } from '../days.ts';
 import { oneViewEach, seen, type TallyOfView } from '../review/index.ts';
 import type { Look } from './level/index.ts';
 
@@ -15,15 +16,25 @@ export interface SessionLook extends Look {
   sessionId: string;
 }
 
-/** Everything that was counted of one thing under the same conditions, oldest first. */
-export interface Series {
+/** What a question is about: one checkpoint of one technique. */
+export interface Thing {
   technique: string;
   checkpointId: string;
+}
+/** Whether something is about the same thing as another. */
+export const isAbout =
+  (one: Thing) =>
+  (other: Thing): boolean =>
+    one.technique === other.technique && one.checkpointId === other.checkpointId;
+
+/** Everything that was counted of one thing under the same conditions, oldest first. */
+export interface Series extends Thing {
   rung: number;
   looks: SessionLook[];
 }
 
-const inOrder = (a: SessionLook, b: SessionLook): number =>
+/** Orders sessions, and what was counted in them: the oldest first. */
+export const inSessionOrder = (a: Omit<SessionLook, 'tally'>, b: Omit<SessionLook, 'tally'>): number =>
   a.heldOn < b.heldOn || (a.heldOn === b.heldOn && a.sessionId < b.sessionId) ? -1 : 1;
 
 /** The series of a trainee. Each session is told by its best view; one in which nothing could be seen is no look. */
@@ -35,7 +46,7 @@ export const seriesOf = (tallies: Iterable<TallyOfSession>): Series[] =>
     technique: rows[0]!.technique,
     checkpointId: rows[0]!.checkpointId,
     rung: rows[0]!.rung,
-    looks: rows.map(({ sessionId, heldOn, tally }) => ({ sessionId, heldOn, tally })).sort(inOrder),
+    looks: rows.map(({ sessionId, heldOn, tally }) => ({ sessionId, heldOn, tally })).sort(inSessionOrder),
   }));
 
 /** The looks of a series up to a session and with it; none when it was not looked at there. */
@@ -49,7 +60,7 @@ const usualDays = 84;
 
 /** The look against which the last one is held: the last up to the day on which a correction was opened, else the first after it. */
 export function openingOf(looks: readonly Look[], openedOn: string | undefined): number {
-  const day = openedOn ?? new Date(Date.parse(looks.at(-1)!.heldOn) - usualDays * 86_400_000).toISOString().slice(0, 10);
+  const day = openedOn ?? dayAfter(looks.at(-1)!.heldOn, -usualDays);
   const upToDay = looks.filter(({ heldOn }) => heldOn <= day).length;
   // Without a correction what lies behind the twelve weeks is no opening, unless there is nothing else.
   const place = openedOn === undefined ? upToDay : upToDay - 1;

@@ -6,6 +6,7 @@ import type { Family, Severity, WalkStop } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { faultRate, type FaultRate } from './rate.ts';
 import { isSpotted } from './ladder-step.ts';
+import { isAbout } from './series.ts';
 
 /** Something that was judged in a session, as far as it matters what to mend first. */
 export interface Judged {
@@ -99,8 +100,7 @@ export function whatFirst(
     const weight = weights[one.severity];
     return { ...one, rate, weight, own: weight * rate.low, later: grade === 'beginner' && !forBeginners(one) };
   });
-  const at = (technique: string, checkpointId: string) =>
-    faults.find((one) => one.technique === technique && one.checkpointId === checkpointId);
+  const at = (technique: string, checkpointId: string) => faults.find(isAbout({ technique, checkpointId }));
   const links = together
     .map((one) => ({
       ...one,

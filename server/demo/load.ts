@@ -11,7 +11,7 @@ import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addCorrectionEvent, openCorrection } from '../features/corrections/write-corrections.ts';
 import { writeMarks } from '../features/review/write-marks.ts';
 import { standardFor } from '../features/sessions/standard.ts';
-import { clubDay } from '../features/sessions/club-day.ts';
+import { clubDay, clubDayAfter } from '../features/sessions/club-day.ts';
 import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
 import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
@@ -64,11 +64,6 @@ function eveningBefore(days: number): Date {
   at.setHours(18, 30, 0, 0);
   return at;
 }
-function daysAfter(at: Date, days: number): string {
-  const then = new Date(at);
-  then.setDate(then.getDate() + days);
-  return clubDay(then);
-}
 
 interface Held {
   session: DemoSession;
@@ -91,12 +86,12 @@ async function addSession(services: DemoLoading, { session, traineeId, holderId,
     await addFilm(services, { sessionId: id, film, planned, said, judging: { school: standard.judgedBy, withHolder } });
   for (const { recheckAfter, ...wanted } of corrections) {
     const correctionId = uuid();
-    const recheckOn = daysAfter(said.at, recheckAfter);
+    const recheckOn = clubDayAfter(said.at, recheckAfter);
     await openCorrection(db, { id: correctionId, sessionId: id, recheckOn, topRung: usualTopRung, ...wanted }, said);
     opened.set(about(wanted), correctionId);
   }
   for (const { kind, note, recheckAfter, ...subject } of words) {
-    const recheckOn = recheckAfter === undefined ? undefined : daysAfter(said.at, recheckAfter);
+    const recheckOn = recheckAfter === undefined ? undefined : clubDayAfter(said.at, recheckAfter);
     await addCorrectionEvent(
       db,
       opened.get(about(subject))!,

@@ -24,7 +24,7 @@ const places = [
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
   { to: '/corrections', name: 'Corrections', icon: mdiStairs },
   { to: '/checklists', name: 'Checklists', icon: mdiFormatListChecks },
-  { to: '/schools', name: 'Schools', icon: mdiSourceBranch, mdiStairs },
+  { to: '/schools', name: 'Schools', icon: mdiSourceBranch },
   { to: '/call-books', name: 'Call books', icon: mdiNumeric },
 ];
 

@@ -25,7 +25,7 @@ export function clock(time: Ms): string {
 const halves = (count: number): string => (Number.isInteger(count) ? String(count) : `${Math.floor(count) || ''}½`);
 
 /** “14½ of 24”; a watch is half a fault. */
-export const faultsOfSeen = ({ faults, seen }: FaultRate): string => `${halves(faults)} of ${seen}`;
+export const faultsOfSeen = ({ faults, seen }: Pick<FaultRate, 'faults' | 'seen'>): string => `${halves(faults)} of ${seen}`;
 
 export const percent = (share: number): string => `${Math.round(share * 100)}%`;
 

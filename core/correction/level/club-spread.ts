@@ -24,7 +24,7 @@ const rounds = 25;
 /** Of how alike days are, several series of one trainee tell the same: they were thrown on the same days. */
 const ownWeight = 0.6;
 /** Series of fewer looks tell nothing of how a level moves. */
-const fewestLooks = 2;
+export const fewestLooks = 2;
 
 /** The looks at one thing, oldest first, and after which of them it began to be worked on. */
 export interface LearnedSeries {
@@ -50,13 +50,11 @@ interface Fitted {
 export function clubSpread(series: readonly LearnedSeries[]): ClubSpread {
   const told = series.filter(({ looks }) => looks.length >= fewestLooks).map(explained);
   if (told.length === 0) return usualSpread;
-  const fits = likenesses.map((likeness, place) => {
-    const fit = fitted(told.map((one) => one[place]!));
-    return { ...fit, log: fit.log * ownWeight + Math.log(likeness.usual) };
-  });
-  const most = Math.max(...fits.map(({ log }) => log));
-  const all = sum(fits, ({ log }) => Math.exp(log - most));
-  const weights = fits.map(({ log }) => Math.exp(log - most) / all);
+  const fits = likenesses.map((_, place) => fitted(told.map((one) => one[place]!)));
+  const [weights] = weighedShares(
+    fits.map(({ log }) => log * ownWeight),
+    likenesses.map(({ usual }) => usual),
+  );
   return {
     shares: fits.map((fit, place) => fit.motions.map((share) => share * weights[place]!)),
     levels: usualSpread.levels.map((_, level) => sum(fits.map((fit, place) => fit.levels[level]! * weights[place]!))),

@@ -1,3 +1,4 @@
+import { daysBetween } from '../../days.ts';
 import type { Tally } from '../../review/index.ts';
 import { levels } from './grid.ts';
 import { likenesses, logLikelihood } from './likeness.ts';
@@ -10,10 +11,8 @@ export interface Look {
   tally: Tally;
 }
 
-const dayLength = 86_400_000;
 /** Weeks between two days, never fewer than none. */
-export const weeksBetween = (from: string, to: string): number =>
-  Math.max(0, (Date.parse(to) - Date.parse(from)) / dayLength / 7);
+const weeksBetween = (from: string, to: string): number => Math.max(0, daysBetween(from, to) / 7);
 
 /** How well each level explains a look: the likelihood over the grid, at most 1, and the logarithm of what it was divided by. */
 export interface Seen {

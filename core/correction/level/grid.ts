@@ -30,12 +30,13 @@ export function normalised(shares: Float64Array): Float64Array {
   return shares;
 }
 
-/** How much of each place of the grid lies at or below a level: 1, 0, and a part of the place that the level falls into. */
-export function shareBelow(level: Ratio): Float64Array {
-  if (level <= 0) return new Float64Array(cells);
-  if (level >= 1) return new Float64Array(cells).fill(1);
-  const at = (Math.log(level / (1 - level)) - lowest) / step;
-  return Float64Array.from(levels, (_, place) => Math.min(1, Math.max(0, at - place + 0.5)));
+/** How likely a distribution is at or below a level; the place of the grid that the level falls into counts in part. */
+export function chanceBelow(distribution: ArrayLike<number>, level: Ratio): Ratio {
+  if (level <= 0) return 0;
+  const at = level >= 1 ? cells : (Math.log(level / (1 - level)) - lowest) / step;
+  let below = 0;
+  for (let place = 0; place < cells; place++) below += Math.min(1, Math.max(0, at - place + 0.5)) * distribution[place]!;
+  return below;
 }
 
 /** The level below which a share of a distribution lies. */

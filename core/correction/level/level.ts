@@ -2,7 +2,7 @@ import { sum } from 'd3-array';
 import { intervalTail, type Ratio } from '../../units.ts';
 import { weighedShares, type ClubSpread } from './club-spread.ts';
 import { laterOf, pass, seenByLikeness, transitionsBetween, weighed, type Look, type Passed, type Seen } from './forward.ts';
-import { levels, meanOf, quantileOf, shareBelow } from './grid.ts';
+import { chanceBelow, levels, meanOf, quantileOf } from './grid.ts';
 import { likenesses } from './likeness.ts';
 import { motions, moved, transitionOver, type Motion, type Transition } from './motion.ts';
 
@@ -112,13 +112,6 @@ const asLevel = (distribution: Float64Array): Level => ({
 function add(all: Float64Array, one: Float64Array, weight: Ratio): void {
   for (let place = 0; place < all.length; place++) all[place]! += weight * one[place]!;
 }
-function chanceBelow(distribution: Float64Array, level: Ratio): Ratio {
-  const shares = shareBelow(level);
-  let below = 0;
-  for (let place = 0; place < levels.length; place++) below += shares[place]! * distribution[place]!;
-  return below;
-}
-
 /** Every likeness and motion that explains the looks, by how likely it is after them. */
 function likelyWays(looks: readonly Look[], club: ClubSpread, cue: number | undefined): Way[] {
   const seen = looks.map(seenByLikeness);

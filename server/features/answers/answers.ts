@@ -1,4 +1,5 @@
 import { seriesOf, upTo, type Answer, type Question, type Series, type SessionLook } from '@wax-fist/core/correction';
+import { dayAfter } from '@wax-fist/core/days';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, inArray, sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
@@ -28,9 +29,7 @@ export async function seriesOfTrainee(db: Database, traineeId: string, wanted: A
 }
 
 /** A day before which nothing tells anything any more of what is asked since this day. */
-export function toldSince(day: string): string {
-  return new Date(Date.parse(day) - toldBefore * 86_400_000).toISOString().slice(0, 10);
-}
+export const toldSince = (day: string): string => dayAfter(day, -toldBefore);
 const toldBefore = 180;
 
 /** A series as it stood after a session; none where it was not looked at in it. */

@@ -1,6 +1,6 @@
 import type { ComparedLevels } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
-import { fewestSeen, openingOf, tellingLooks, type Look, type Series } from '@wax-fist/core/correction';
+import { fewestSeen, isAbout, openingOf, tellingLooks, type Look, type Series } from '@wax-fist/core/correction';
 import { seen } from '@wax-fist/core/review';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { sum } from 'd3-array';
@@ -9,6 +9,7 @@ import type { Database } from '../../db/connection.ts';
 import { correction, film, observation, round, strike, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
+import { timesSaid } from '../review/tallies.ts';
 import { seriesOfTrainee } from './answers.ts';
 import { spreadNow } from './learned-spread.ts';
 
@@ -37,9 +38,9 @@ export async function conditionsOf(db: Database, traineeId: string): Promise<Com
 }
 
 /** From each rung to the next one at which it was looked at since it was opened. */
-function rungPairs({ id: correctionId, technique, checkpointId, openedOn }: Correction, all: readonly Series[]): Pair[] {
+function rungPairs({ id: correctionId, openedOn, ...about }: Correction, all: readonly Series[]): Pair[] {
   const own = all
-    .filter((one) => one.technique === technique && one.checkpointId === checkpointId)
+    .filter(isAbout(about))
     .map(({ rung, looks }) => ({ rung, looks: tellingLooks(looks, openingOf(looks, openedOn)).looks }))
     .sort((a, b) => a.rung - b.rung);
   return own.slice(1).map(({ rung, looks }, place): Pair => {
@@ -54,7 +55,6 @@ function rungPairs({ id: correctionId, technique, checkpointId, openedOn }: Corr
  */
 const landedAt = sql`${strike.contactFrame}::float / nullif(${film.frames} - 1, 0) * ${film.duration}`;
 const part = sql<number>`(${landedAt} - coalesce(${round.startsAt}, 0)) / nullif(coalesce(${round.endsAt}, ${film.duration}) - coalesce(${round.startsAt}, 0), 0)`;
-const how = (verdict: string) => sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
 
 /** The first and the last thirds of rounds at the rung at which it is worked on, since it was opened. */
 async function tiredPairs(
@@ -66,9 +66,9 @@ async function tiredPairs(
       last: sql<boolean>`${part} >= 2.0 / 3`.as('last'),
       heldOn: trainingSession.heldOn,
       view: observation.view,
-      clean: how('clean'),
-      watch: how('watch'),
-      fault: how('fault'),
+      clean: timesSaid('clean'),
+      watch: timesSaid('watch'),
+      fault: timesSaid('fault'),
     })
     .from(trainingSession)
     .innerJoin(film, eq(film.sessionId, trainingSession.id))

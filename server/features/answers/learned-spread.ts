@@ -1,4 +1,4 @@
-import { openingOf, seriesOf, usualSpread, type ClubSpread, type LearnedSeries } from '@wax-fist/core/correction';
+import { fewestLooks, openingOf, seriesOf, usualSpread, type ClubSpread, type LearnedSeries } from '@wax-fist/core/correction';
 import { groups } from 'd3-array';
 import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
@@ -8,7 +8,6 @@ import { talliesOfEach } from '../review/tallies.ts';
 
 /** More series than these tell nothing new. */
 const mostSeries = 1500;
-const fewestLooks = 2;
 
 /** What the club's own series tell of levels; what is usual while nothing was learned. */
 export async function spreadNow(db: Database): Promise<ClubSpread> {
@@ -40,10 +39,7 @@ export async function learnSpread(db: Database): Promise<void> {
   const all = groups(tallies, ({ traineeId }) => traineeId).flatMap(([traineeId, rows]) =>
     seriesOf(rows).map(({ technique, checkpointId, looks }): LearnedSeries => {
       const day = openedOn.get([traineeId, technique, checkpointId].join(' '));
-      return {
-        looks: looks.map(({ heldOn, tally }) => ({ heldOn, tally })),
-        ...(day !== undefined && { opening: openingOf(looks, day) }),
-      };
+      return { looks, ...(day !== undefined && { opening: openingOf(looks, day) }) };
     }),
   );
   // The longest tell most.

@@ -1,6 +1,14 @@
 import type { LevelAnswer } from '@wax-fist/contract/answers';
 import type { Correction, StepNumbers } from '@wax-fist/contract/corrections';
-import { proposedStep, standingOf, type Answer, type ProposedStep, type Series } from '@wax-fist/core/correction';
+import {
+  isAbout,
+  proposedStep,
+  standingOf,
+  type Answer,
+  type ProposedStep,
+  type Series,
+  type Thing,
+} from '@wax-fist/core/correction';
 import { seen } from '@wax-fist/core/review';
 import { and, eq, or } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
@@ -10,9 +18,6 @@ import { correctionsOf, isOpen } from '../corrections/queries.ts';
 import { answersTo, seriesAt, seriesOfTrainee, toldSince, type AskedSeries } from './answers.ts';
 
 /** What is asked where no correction is: the last twelve weeks. A correction asks since it was opened, with its aim. */
-type About = Pick<Correction, 'technique' | 'checkpointId'>;
-const asks = (one: About) => (other: About) => one.technique === other.technique && one.checkpointId === other.checkpointId;
-
 const asAsked = (
   traineeId: string,
   series: Series,
@@ -27,9 +32,8 @@ const asAsked = (
 /** The step that an answer proposes for the correction that asked. */
 export function stepProposed(by: Correction, rung: number, { levels, atAim }: Answer): ProposedStep | undefined {
   const { sessionId, heldOn, tally } = levels.at(-1)!;
-  const opened = by.history.find(({ kind }) => kind === 'opened')?.rung ?? by.rung;
   const shown = { sessionId, heldOn, rung, seen: seen(tally), atAim };
-  return proposedStep(standingOf(by.history, opened), by.history, shown, by.topRung);
+  return proposedStep(standingOf(by.history, by.rung), by.history, shown, by.topRung);
 }
 
 /** The numbers by which a step is told. */
@@ -61,8 +65,8 @@ async function told(db: Database, asked: readonly ReturnType<typeof asAsked>[]):
 
 /** Everything that was looked at in a session, as it stood after it. @throws Refusal when there is none */
 export async function sessionAnswers(db: Database, sessionId: string): Promise<LevelAnswer[]> {
-  const [session] = [found(await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId)), 'session')];
-  const { traineeId, holderId, heldOn, rung } = session;
+  const rows = await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId));
+  const { traineeId, holderId, heldOn, rung } = found(rows, 'session');
   const whose = [{ traineeId, part: 'strikes' as const }, ...(holderId ? [{ traineeId: holderId, part: 'holds' as const }] : [])];
   const asking = await correctionsOf(db, and(isOpen, or(...whose.map((one) => eq(correction.traineeId, one.traineeId)))));
   const asked = await Promise.all(
@@ -74,10 +78,10 @@ export async function sessionAnswers(db: Database, sessionId: string): Promise<L
         by.length > 0 ? seriesOfTrainee(db, one.traineeId, { rung, about: by }, one.part) : [],
       ]);
       const series = seriesAt(
-        lately.map((each) => since.find(asks(each)) ?? each),
+        lately.map((each) => since.find(isAbout(each)) ?? each),
         sessionId,
       );
-      return series.map((each) => asAsked(one.traineeId, each, by.find(asks(each))));
+      return series.map((each) => asAsked(one.traineeId, each, by.find(isAbout(each))));
     }),
   );
   const answers = await told(db, asked.flat());
@@ -90,17 +94,17 @@ export async function sessionAnswers(db: Database, sessionId: string): Promise<L
 }
 
 /** Every correction of a trainee at every rung at which it was looked at; with a thing that is asked about, that alone. */
-export async function traineeAnswers(db: Database, traineeId: string, only: Partial<About> = {}): Promise<LevelAnswer[]> {
+export async function traineeAnswers(db: Database, traineeId: string, only: Partial<Thing> = {}): Promise<LevelAnswer[]> {
   const { technique, checkpointId } = only;
   const about = technique !== undefined && checkpointId !== undefined ? { technique, checkpointId } : undefined;
   const all = await correctionsOf(db, eq(correction.traineeId, traineeId));
-  const corrections = about ? all.filter(asks(about)) : all;
+  const corrections = about ? all.filter(isAbout(about)) : all;
   if (!about && corrections.length === 0) return [];
   const series = await seriesOfTrainee(db, traineeId, { about: about ? [about] : corrections });
   if (!about)
     return told(
       db,
-      corrections.flatMap((by) => series.filter(asks(by)).map((each) => asAsked(traineeId, each, by))),
+      corrections.flatMap((by) => series.filter(isAbout(by)).map((each) => asAsked(traineeId, each, by))),
     );
   const by = corrections.find(({ state }) => state !== 'closed') ?? corrections.at(-1);
   return told(
@@ -115,7 +119,7 @@ export async function answerFor(
   by: Correction,
   sessionId: string,
 ): Promise<{ rung: number; answer: Answer } | undefined> {
-  const series = seriesAt(await seriesOfTrainee(db, by.traineeId, { about: [by] }), sessionId).find(asks(by));
+  const series = seriesAt(await seriesOfTrainee(db, by.traineeId, { about: [by] }), sessionId).find(isAbout(by));
   if (!series) return undefined;
   const [answer] = await answersTo(db, [asAsked(by.traineeId, series, by)]);
   return { rung: series.rung, answer: answer! };

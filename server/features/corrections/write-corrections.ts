@@ -1,4 +1,4 @@
-import type { Correction, CorrectionDraft, correctionEventDraftShape, StepNumbers } from '@wax-fist/contract/corrections';
+import type { CorrectionDraft, correctionEventDraftShape, StepNumbers } from '@wax-fist/contract/corrections';
 import {
   correctionStateNames,
   daysToRecheck,
@@ -7,7 +7,6 @@ import {
   rungName,
   standingOf,
   type LadderStep,
-  type Standing,
 } from '@wax-fist/core/correction';
 import { checklistFor, shippedCatalogue } from '@wax-fist/core/technique';
 import { and, asc, eq, or, sql } from 'drizzle-orm';
@@ -19,7 +18,7 @@ import { found, Refusal } from '../../http/refusal.ts';
 import { answerFor, numbersOf, stepProposed } from '../answers/of-corrections.ts';
 import { catalogueAt } from '../checklists/versions.ts';
 import { countedIn } from '../measures/counted-tallies.ts';
-import { clubDay } from '../sessions/club-day.ts';
+import { clubDayAfter } from '../sessions/club-day.ts';
 import { correctionsOf, isOpen } from './queries.ts';
 
 /** Whose word it is, and of when; of now when nothing is said. */
@@ -85,9 +84,8 @@ export async function addCorrectionEvent(
   { by: saidBy, at }: Author,
 ): Promise<void> {
   const isIt = eq(correction.id, correctionId);
-  const asked = found(await correctionsOf(db, isIt), 'correction');
   // Before the lock: a level may take a moment to be worked out.
-  const numbers = isLadderStep(kind) && sessionId ? await numbersFor(db, asked, { kind, rung, sessionId }) : null;
+  const numbers = isLadderStep(kind) && sessionId ? await numbersFor(db, correctionId, { kind, rung, sessionId }) : null;
   await db.transaction(async (transaction) => {
     // Locked, so that two who close or open at once take turns.
     const standing = found(await transaction.select().from(correction).where(isIt).for('update'), 'correction');
@@ -106,13 +104,13 @@ export async function addCorrectionEvent(
       const own = and(eq(trainingSession.id, sessionId), theirs);
       found(await transaction.select({ id: trainingSession.id }).from(trainingSession).where(own), 'session');
     }
-    const after = standingOf([...history, { kind, rung }], history[0]?.rung ?? standing.rung);
+    const after = standingOf([...history, { kind, rung }], standing.rung);
     if (after.state !== 'closed' && standing.state === 'closed') await mayOpen(transaction, standing);
     const tally = sessionId ? await countedIn(transaction, sessionId, technique, checkpointId) : null;
     await transaction
       .insert(correctionEvent)
       .values({ id, correctionId, kind, rung, numbers, sessionId, note, tally, saidBy, at: at ?? sql`clock_timestamp()` });
-    const next = recheckOn ?? (looksAgain(kind) ? recheckAfter(after, at) : undefined);
+    const next = recheckOn ?? (looksAgain(kind) ? clubDayAfter(at ?? new Date(), daysToRecheck(after)) : undefined);
     await transaction
       .update(correction)
       .set({ state: after.state, rung: after.rung, ...(next && { recheckOn: next }) })
@@ -121,18 +119,13 @@ export async function addCorrectionEvent(
 }
 
 const looksAgain = (kind: CorrectionEventDraft['kind']): boolean => kind === 're-checked' || isLadderStep(kind);
-function recheckAfter(standing: Standing, at = new Date()): string {
-  const then = new Date(at);
-  then.setDate(then.getDate() + daysToRecheck(standing));
-  return clubDay(then);
-}
-
 /** The numbers by which a session proposes just this step; null when it does not. */
 async function numbersFor(
   db: Database,
-  asked: Correction,
+  correctionId: string,
   { kind, rung, sessionId }: { kind: LadderStep; rung: number | null; sessionId: string },
 ): Promise<StepNumbers | null> {
+  const asked = found(await correctionsOf(db, eq(correction.id, correctionId)), 'correction');
   const said = await answerFor(db, asked, sessionId);
   if (!said) return null;
   const proposed = stepProposed(asked, said.rung, said.answer);

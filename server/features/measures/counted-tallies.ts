@@ -1,5 +1,5 @@
 import type { JudgedThing, SessionTally } from '@wax-fist/contract/review';
-import { tallyByMeasures } from '@wax-fist/core/correction';
+import { inSessionOrder, tallyByMeasures } from '@wax-fist/core/correction';
 import { oneViewEach, tallySum, type Tally } from '@wax-fist/core/review';
 import type { TechniqueId } from '@wax-fist/core/technique';
 import { groups } from 'd3-array';
@@ -40,7 +40,7 @@ async function countedTallies(db: Database, said: { sessions: SQL; which: SQL },
     const held = all.get(keyOf(row));
     all.set(keyOf(row), { ...row, tally: held ? tallySum(held.tally, tally) : tally });
   }
-  return [...all.values()].sort((a, b) => (a.heldOn < b.heldOn || (a.heldOn === b.heldOn && a.sessionId < b.sessionId) ? -1 : 1));
+  return [...all.values()].sort(inSessionOrder);
 }
 
 /** A part of what is said and measured of somebody; everything where nothing is asked. */

@@ -1,6 +1,8 @@
 import type { JudgedThing, SessionTally } from '@wax-fist/contract/review';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, eq, isNotNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import type { Tally } from '@wax-fist/core/review';
+import { type AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
 import { film, filmTally, observation, strike, trainingSession } from '../../db/schema/index.ts';
 
@@ -22,7 +24,9 @@ export async function talliesChanged(transaction: Database, filmId: string): Pro
 const isOfHolder = eq(observation.subject, 'holder');
 /** What is said of whoever holds the pads belongs to no single technique of the one who strikes. */
 const aboutTechnique = sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`;
-const how = (verdict: string): SQL<number> => sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
+/** How often a verdict was given, of the observations that a query groups. */
+export const timesSaid = (verdict: string): SQL<number> =>
+  sql<number>`count(*) filter (where ${observation.verdict} = ${verdict})::int`;
 
 /** Counts a film anew. */
 async function countFilm(db: Database, filmId: string): Promise<void> {
@@ -35,10 +39,10 @@ async function countFilm(db: Database, filmId: string): Promise<void> {
         technique: aboutTechnique.as('about'),
         checkpointId: observation.checkpointId,
         view: observation.view,
-        clean: how('clean').as('clean'),
-        watch: how('watch').as('watch'),
-        fault: how('fault').as('fault'),
-        cantSee: how('cant-see').as('cant_see'),
+        clean: timesSaid('clean').as('clean'),
+        watch: timesSaid('watch').as('watch'),
+        fault: timesSaid('fault').as('fault'),
+        cantSee: timesSaid('cant-see').as('cant_see'),
       })
       .from(strike)
       .innerJoin(observation, eq(observation.strikeId, strike.id))
@@ -78,22 +82,19 @@ export const sessionsOf = (traineeId: string): SQL =>
 /** A tally, and whose it is: what is said of holding is the holder’s. */
 export type TraineeTally = SessionTally & { traineeId: string };
 
-const {
-  filmId: _,
-  technique,
-  checkpointId,
-  view,
-  ...counts
-} = {
-  filmId: filmTally.filmId,
-  technique: filmTally.technique,
-  checkpointId: filmTally.checkpointId,
-  view: filmTally.view,
-  clean: sql<number>`sum(${filmTally.clean})::int`,
-  watch: sql<number>`sum(${filmTally.watch})::int`,
-  fault: sql<number>`sum(${filmTally.fault})::int`,
-  cantSee: sql<number>`sum(${filmTally.cantSee})::int`,
+const { technique, checkpointId, view } = filmTally;
+const all = (count: AnyPgColumn): SQL<number> => sql<number>`sum(${count})::int`;
+const counts = {
+  clean: all(filmTally.clean),
+  watch: all(filmTally.watch),
+  fault: all(filmTally.fault),
+  cantSee: all(filmTally.cantSee),
 };
+/** What was counted of a row as its tally. */
+const withTally = <Row extends Tally>({ clean, watch, fault, cantSee, ...row }: Row) => ({
+  ...row,
+  tally: { clean, watch, fault, cantSee },
+});
 
 /**
  * Tallies by session, technique, checkpoint and view, oldest session first. Films of which something was said since they were counted
@@ -114,7 +115,7 @@ export async function talliesOfEach(db: Database, sessions?: SQL, which?: SQL): 
     .where(and(sessions, which))
     .groupBy(sessionId, technique, checkpointId, view)
     .orderBy(asc(heldOn), asc(sessionId));
-  return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
+  return rows.map(withTally);
 }
 
 /** The same without whose they are. */
@@ -131,5 +132,5 @@ export async function sumsOf(db: Database, sessions: SQL, which: SQL): Promise<J
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .where(and(sessions, which))
     .groupBy(technique, checkpointId);
-  return rows.map(({ clean, watch, fault, cantSee, ...row }) => ({ ...row, tally: { clean, watch, fault, cantSee } }));
+  return rows.map(withTally);
 }

@@ -7,7 +7,7 @@ import { checkpointName, techniqueName, type Catalogue } from '@wax-fist/core/te
 import { computed } from 'vue';
 import { faultsOfSeen, percent, shortDay } from '../../app/format.ts';
 import FamilySign from '../checklists/FamilySign.vue';
-import { levelAsRate, levelInWords, settlingInWords, standingInWords, wayInWords } from './answer-words.ts';
+import { levelAsRate, levelInWords, settlingInWords, standingInWords, thenAndNow, wayInWords } from './answer-words.ts';
 import ChangeSign from './ChangeSign.vue';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
@@ -25,8 +25,8 @@ const emit = defineEmits<{ changed: [] }>();
 const { busy, failure, say } = useCorrectionEvents(() => emit('changed'));
 
 const today = computed(() => tally && faultRate(tally));
-const now = computed(() => answer?.levels.at(-1));
-const then = computed(() => answer?.levels.find((level) => level.sessionId === answer.since?.sessionId));
+const now = computed(() => answer && thenAndNow(answer).now);
+const then = computed(() => answer && thenAndNow(answer).then);
 const opened = computed(() => correction.openedIn === sessionId);
 const recorded = computed(() =>
   correction.history.some((event) => event.sessionId === sessionId && event.kind !== 'opened' && event.kind !== 'cue-given'),

@@ -32,7 +32,6 @@ const [top, panelHeight, gap, foot] = [30, 116, 40, 26];
 const height = computed(() => top + panels.length * (panelHeight + gap) - gap + foot);
 const place = (panel: number): number => top + panel * (panelHeight + gap);
 const colour = (): string => cssColour(family ? `--${family}` : '--quiet');
-const counted = ({ faults, seen }: PanelPoint): string => faultsOfSeen({ faults, seen, rate: 0, low: 0, high: 1, enough: true });
 
 /** Every day that is drawn, the first one first. */
 const all = computed(() => panels.flatMap(({ points }) => points.map(({ heldOn }) => heldOn)).sort());
@@ -81,51 +80,54 @@ function drawn<One extends PanelPoint>(points: readonly One[]): readonly One[] {
   const other = { ...only, heldOn: format(day, 'yyyy-MM-dd') };
   return other.heldOn < only.heldOn ? [other, only] : [only, other];
 }
-const seriesOf = ({ points }: LevelPanel, panel: number) => [
-  // The band: what lies below it is not drawn, what lies in it is.
-  line(
-    panel,
-    drawn(points).map(({ heldOn, low }) => [heldOn, low]),
-    { stack: `band ${panel}` },
-  ),
-  line(
-    panel,
-    drawn(points).map(({ heldOn, low, high }) => [heldOn, high - low]),
+const seriesOf = ({ points }: LevelPanel, panel: number) => {
+  const wide = drawn(points);
+  return [
+    // The band: what lies below it is not drawn, what lies in it is.
+    line(
+      panel,
+      wide.map(({ heldOn, low }) => [heldOn, low]),
+      { stack: `band ${panel}` },
+    ),
+    line(
+      panel,
+      wide.map(({ heldOn, low, high }) => [heldOn, high - low]),
+      {
+        stack: `band ${panel}`,
+        areaStyle: { color: colour(), opacity: 0.16 },
+      },
+    ),
+    line(
+      panel,
+      wide.map(({ heldOn, level }) => [heldOn, level]),
+      {
+        lineStyle: { color: colour(), width: 3 },
+        markLine: marks(panel === 0),
+        z: 3,
+      },
+    ),
     {
-      stack: `band ${panel}`,
-      areaStyle: { color: colour(), opacity: 0.16 },
+      type: 'scatter',
+      xAxisIndex: panel,
+      yAxisIndex: panel,
+      data: points.map(({ heldOn, faults, seen }) => [heldOn, faults / seen]),
+      symbol: family ? `path://${familyShapes[family]}` : 'circle',
+      symbolSize: 13,
+      itemStyle: { color: cssColour('--paper'), borderColor: colour(), borderWidth: 1.5 },
+      label: {
+        show: points.length <= 14,
+        position: 'right',
+        backgroundColor: cssColour('--paper'),
+        padding: [0, 2],
+        fontFamily: font,
+        fontSize: 13,
+        color: cssColour('--quiet'),
+        formatter: ({ dataIndex }: { dataIndex: number }) => faultsOfSeen(points[dataIndex]!),
+      },
+      z: 4,
     },
-  ),
-  line(
-    panel,
-    drawn(points).map(({ heldOn, level }) => [heldOn, level]),
-    {
-      lineStyle: { color: colour(), width: 3 },
-      markLine: marks(panel === 0),
-      z: 3,
-    },
-  ),
-  {
-    type: 'scatter',
-    xAxisIndex: panel,
-    yAxisIndex: panel,
-    data: points.map(({ heldOn, faults, seen }) => [heldOn, faults / seen]),
-    symbol: family ? `path://${familyShapes[family]}` : 'circle',
-    symbolSize: 13,
-    itemStyle: { color: cssColour('--paper'), borderColor: colour(), borderWidth: 1.5 },
-    label: {
-      show: points.length <= 14,
-      position: 'right',
-      backgroundColor: cssColour('--paper'),
-      padding: [0, 2],
-      fontFamily: font,
-      fontSize: 13,
-      color: cssColour('--quiet'),
-      formatter: ({ dataIndex }: { dataIndex: number }) => counted(points[dataIndex]!),
-    },
-    z: 4,
-  },
-];
+  ];
+};
 const option = computed<EChartsCoreOption>(() => ({
   animation: false,
   aria: {
@@ -134,7 +136,7 @@ const option = computed<EChartsCoreOption>(() => ({
       description: panels
         .map(
           (panel) =>
-            `${name}, ${panel.name}: ${panel.points.map((point) => `${shortDay(point.heldOn)} ${counted(point)}, level ${levelInWords(point)}`).join('; ')}`,
+            `${name}, ${panel.name}: ${panel.points.map((point) => `${shortDay(point.heldOn)} ${faultsOfSeen(point)}, level ${levelInWords(point)}`).join('; ')}`,
         )
         .join('. '),
     },
@@ -152,7 +154,7 @@ const option = computed<EChartsCoreOption>(() => ({
     renderMode: 'richText',
     formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
       const point = panels[Math.floor(seriesIndex / 4)]!.points[dataIndex]!;
-      return `${shortDay(point.heldOn)}\n${counted(point)} seen\nlevel ${levelInWords(point)}`;
+      return `${shortDay(point.heldOn)}\n${faultsOfSeen(point)} seen\nlevel ${levelInWords(point)}`;
     },
   },
   xAxis: panels.map((_, panel) => ({

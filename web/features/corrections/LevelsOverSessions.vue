@@ -3,6 +3,7 @@ import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { JudgedThing } from '@wax-fist/contract/review';
 import type { Session } from '@wax-fist/contract/sessions';
+import { isAbout } from '@wax-fist/core/correction';
 import { messageOf } from '@wax-fist/core/message-of';
 import { seen } from '@wax-fist/core/review';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
@@ -23,8 +24,6 @@ const { traineeId, judged, corrections, sessions } = defineProps<{
 const emit = defineEmits<{ pick: [sessionId: string] }>();
 const LevelChart = defineAsyncComponent(() => import('./LevelChart.vue'));
 
-const isAbout = (one: { technique: string; checkpointId: string }) => (other: { technique: string; checkpointId: string }) =>
-  one.technique === other.technique && one.checkpointId === other.checkpointId;
 /** What is worked on first, then what is faulty most often. */
 const questions = computed(() =>
   judged

@@ -2,20 +2,19 @@
 import type { LevelAnswer } from '@wax-fist/contract/answers';
 import { computed } from 'vue';
 import { percent, shortDay } from '../../app/format.ts';
-import { settlingInWords } from './answer-words.ts';
+import { settlingInWords, thenAndNow } from './answer-words.ts';
 import ChangeSign from './ChangeSign.vue';
 
 /** What has become of a level since it was first asked about, in a cell of a table. */
 const { answer } = defineProps<{ answer: LevelAnswer }>();
-const then = computed(() => answer.levels.find(({ sessionId }) => sessionId === answer.since?.sessionId));
-const now = computed(() => answer.levels.at(-1)!);
+const level = computed(() => thenAndNow(answer));
 </script>
 
 <template>
-  <span v-if="answer.change && then" class="since">
+  <span v-if="answer.change && level.then" class="since">
     <ChangeSign :change="answer.change" />
     <span class="quiet number"
-      >{{ percent(now.level) }}, was {{ percent(then.level) }} on {{ shortDay(then.heldOn)
+      >{{ percent(level.now.level) }}, was {{ percent(level.then.level) }} on {{ shortDay(level.then.heldOn)
       }}<template v-if="answer.change === 'no-clear-change' && answer.settling && answer.correctionId"
         >; {{ settlingInWords(answer.settling) }}</template
       ></span

@@ -12,6 +12,11 @@ import { counted, localDay, percent, shortDay } from '../../app/format.ts';
 
 type LevelAt = LevelAnswer['levels'][number];
 
+/** The level at the opening, where there is something to hold it against, and that of now. */
+export const thenAndNow = ({ levels, since }: LevelAnswer) => ({
+  then: levels.find(({ sessionId }) => sessionId === since?.sessionId),
+  now: levels.at(-1)!,
+});
 /** A level with its doubt, as a rate is drawn. */
 export const levelAsRate = ({ tally, level, low, high }: LevelAt): FaultRate => ({
   ...faultRate(tally),

@@ -5,7 +5,7 @@ import type { SessionMeasures } from '@wax-fist/contract/measures';
 import type { SessionTally } from '@wax-fist/contract/review';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { intervalMass } from '@wax-fist/core/units';
-import { faultRate, isSpotted } from '@wax-fist/core/correction';
+import { faultRate, isAbout, isSpotted } from '@wax-fist/core/correction';
 import { oneViewEach } from '@wax-fist/core/review';
 import {
   checkpointName,
@@ -53,16 +53,15 @@ const judged = computed(() =>
   oneViewEach(tallies)
     .filter(({ sessionId }) => sessionId === session.id)
     .map(({ technique, checkpointId, tally }) => {
-      const isAbout = (one: { technique: string; checkpointId: string }): boolean =>
-        one.technique === technique && one.checkpointId === checkpointId;
+      const isIt = isAbout({ technique, checkpointId });
       return {
         ...{ technique, checkpointId, tally },
         family: checklists.checkpoints.get(checkpointId)?.family,
         name: checkpointName(checklists, checkpointId),
         now: faultRate(tally),
         measured: toldRate(measures?.rates ?? [], technique, checkpointId),
-        answer: answers?.find(isAbout),
-        correction: corrections.find((one) => isAbout(one) && one.state !== 'closed'),
+        answer: answers?.find(isIt),
+        correction: corrections.find((one) => isIt(one) && one.state !== 'closed'),
       };
     }),
 );

@@ -1,5 +1,5 @@
 import type { SessionTally } from '@wax-fist/contract/review';
-import { faultRate, usualTarget, type FaultRate } from '@wax-fist/core/correction';
+import { faultRate, inSessionOrder, usualTarget, type FaultRate } from '@wax-fist/core/correction';
 import { oneViewEach, tallySum, type Tally } from '@wax-fist/core/review';
 import { groups } from 'd3-array';
 
@@ -28,7 +28,7 @@ export function checkpointMap(tallies: readonly SessionTally[]): CheckpointMap {
   const all = oneViewEach(tallies);
   const sessions = groups(all, ({ sessionId }) => sessionId)
     .map(([sessionId, [first]]) => ({ sessionId, heldOn: first!.heldOn }))
-    .sort((a, b) => (a.heldOn < b.heldOn || (a.heldOn === b.heldOn && a.sessionId < b.sessionId) ? -1 : 1));
+    .sort(inSessionOrder);
   const rows = groups(all, ({ technique, checkpointId }) => `${technique} ${checkpointId}`).map(([, list]): MapRow => {
     const tallyIn = new Map(list.map(({ sessionId, tally }) => [sessionId, tally]));
     const rated = (tally: Tally | undefined): FaultRate | undefined => {

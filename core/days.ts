@@ -1,0 +1,8 @@
+const dayLength = 86_400_000;
+
+/** Days from one day to another, both as YYYY-MM-DD; below nothing when the other was before. */
+export const daysBetween = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / dayLength;
+
+/** The day so many days after another, or before it, as YYYY-MM-DD. */
+export const dayAfter = (day: string, days: number): string =>
+  new Date(Date.parse(day) + days * dayLength).toISOString().slice(0, 10);
