@@ -2,7 +2,7 @@ import { changes, ladderSteps } from '@wax-fist/core/correction';
 import { array, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { tallyShape } from './review.ts';
-import { count, id, share } from './shapes.ts';
+import { count, id, note, share } from './shapes.ts';
 
 /** A level at one session, told by all sessions at its rung. */
 export const levelAtShape = object({
@@ -53,10 +53,33 @@ export const togetherShape = object({
   neither: count(),
 });
 
+/** In which order a coach would mend what a session showed, against the sum. */
+export const ownOrderDraftShape = object({
+  id: id(),
+  placed: array(object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }).required())
+    .max(200)
+    .required(),
+  reason: note()
+    .default('')
+    .when('placed', ([placed], reason) =>
+      Array.isArray(placed) && placed.length > 0
+        ? reason.required('Say in a few words why this order is better than the sum.')
+        : reason,
+    ),
+});
+export type OwnOrderDraft = InferType<typeof ownOrderDraftShape>;
+export const ownOrderShape = object({
+  placed: ownOrderDraftShape.fields.placed,
+  reason: string().required(),
+  saidBy: string().required(),
+  at: string().required(),
+});
+export type OwnOrder = InferType<typeof ownOrderShape>;
+
 const levelShape = object({ level: share(), low: share(), high: share() });
 /** Under what a level is held against itself. */
-export const conditions = ['tired', 'rung'] as const;
-/** One level against another: the last thirds of rounds against the first ones, a harder rung against an easier one. */
+export const conditions = ['tired', 'rung', 'lead'] as const;
+/** One level against another: the last thirds of rounds against the first ones, a harder rung against an easier one, the other foot in front against the usual one. */
 export const comparedShape = object({
   correctionId: id(),
   condition: string().oneOf(conditions).required(),
@@ -83,6 +106,13 @@ export const answerEndpoints = {
   }),
   sessionTogether: endpoint('GET', '/api/sessions/:sessionId/together', coaches, {
     reply: array(togetherShape.required()).required(),
+  }),
+  /** The order that counts; null where the sum does. */
+  sessionOrder: endpoint('GET', '/api/sessions/:sessionId/order', coaches, { reply: ownOrderShape.nullable().defined() }),
+  /** An empty order goes back to the sum. */
+  orderSession: endpoint('PUT', '/api/sessions/:sessionId/order', coaches, {
+    body: ownOrderDraftShape,
+    reply: ownOrderShape.nullable().defined(),
   }),
   /** Every correction of a trainee at every rung at which it was looked at, as it stands now; or one thing, whether it is worked on or not. */
   traineeAnswers: endpoint('GET', '/api/trainees/:traineeId/answers', coaches, {

@@ -11,6 +11,7 @@ import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
 import { reviewEndpoints } from './review.ts';
+import { reviewingEndpoints } from './reviewing.ts';
 import { sessionEndpoints } from './sessions.ts';
 import { todayEndpoints } from './today.ts';
 import { traineeEndpoints } from './trainees.ts';
@@ -24,6 +25,7 @@ export const endpoints = {
   ...roundEndpoints,
   ...alignmentEndpoints,
   ...reviewEndpoints,
+  ...reviewingEndpoints,
   ...correctionEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,

@@ -1,4 +1,4 @@
-import { views } from '@wax-fist/core/technique';
+import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, filledPath, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
@@ -53,6 +53,10 @@ export const filmShape = object({
   /** The account that added it; null when that is gone. */
   addedBy: string().nullable().defined(),
   view: string().oneOf(views).required(),
+  /** Which foot leads in it; null where it is the trainee’s usual one. */
+  stance: string().oneOf(stances).nullable().defined(),
+  /** Who marks it a second time without seeing what was said; null where nobody was asked to. */
+  secondCoach: object({ id: id(), name: string().required(), done: boolean().required() }).nullable().default(null),
   fileName: string().required(),
   bytes: number().required(),
   state: string().oneOf(filmStates).required(),
@@ -125,7 +129,11 @@ export const footageEndpoints = {
   addFilm: endpoint('PUT', '/api/films/:filmId', coaches, { body: filmDraftShape, reply: filmShape }),
   showFilm: endpoint('GET', '/api/films/:filmId', coaches, { reply: filmShape }),
   changeFilm: endpoint('PATCH', '/api/films/:filmId', coaches, {
-    body: object({ view: string().oneOf(views).optional(), done: boolean().optional() }),
+    body: object({
+      view: string().oneOf(views).optional(),
+      stance: string().oneOf(stances).nullable().optional(),
+      done: boolean().optional(),
+    }),
     reply: filmShape,
   }),
   /** Goes on with steps that failed or were stopped. */

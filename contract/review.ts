@@ -47,6 +47,10 @@ export const observationMarkShape = object({
   view: string().oneOf(views).required(),
   /** Judged although this view or rate cannot show it. */
   anyway: boolean().default(false),
+  /** The verdict that a measure proposed when it was judged; null where none did. */
+  proposed: string().oneOf(verdicts).nullable().default(null),
+  /** Said by a second coach, who did not see what the first one said: it counts for agreement alone. */
+  blind: boolean().default(false),
   checklistVersion: version().min(1),
 });
 export type ObservationMark = InferType<typeof observationMarkShape>;
@@ -109,8 +113,10 @@ export const writtenMarksShape = object({
 export type WrittenMarks = InferType<typeof writtenMarksShape>;
 
 const saidBy = { saidBy: string().required() };
-/** What counts now. */
+/** What counts now; to a second coach who marks blind, what they have said themselves. */
 export const reviewShape = object({
+  /** Whether what the first coach said is kept from whoever asks. */
+  blind: boolean().required(),
   strikes: array(strikeMarkShape.shape(saidBy).required()).required(),
   observations: array(observationMarkShape.shape(saidBy).required()).required(),
   pins: array(pinMarkShape.shape(saidBy).required()).required(),

@@ -17,6 +17,7 @@ import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
 import { reviewRoutes } from './features/review/routes.ts';
+import { reviewingRoutes } from './features/reviewing/routes.ts';
 import { sessionRoutes } from './features/sessions/routes.ts';
 import { todayRoutes } from './features/today/routes.ts';
 import { traineeRoutes } from './features/trainees/routes.ts';
@@ -67,6 +68,7 @@ export function appOf(services: Services, webFolder: string): Express {
   roundRoutes(router, services);
   alignmentRoutes(router, services);
   reviewRoutes(router, services);
+  reviewingRoutes(router, services);
   correctionRoutes(router, services);
   answerRoutes(router, services);
   measureRoutes(router, services);

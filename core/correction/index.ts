@@ -8,3 +8,4 @@ export * from './ask-level.ts';
 export * from './ladder-step.ts';
 export * from './what-first.ts';
 export * from './due.ts';
+export * from './clustered.ts';

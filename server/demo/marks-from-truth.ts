@@ -99,6 +99,8 @@ export function marksFromTruth(truth: FilmTruth, { rows, ...judging }: MarkedBy,
         note: null,
         view: judging.view,
         anyway: false,
+        proposed: null,
+        blind: false,
         checklistVersion: shippedVersion,
       });
     }

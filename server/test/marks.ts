@@ -32,6 +32,8 @@ export const observed = (strikeId: string, verdict: Verdict | null, change: Part
   note: null,
   view: 'lead-side',
   anyway: false,
+  proposed: null,
+  blind: false,
   checklistVersion: 1,
   ...change,
 });

@@ -1,3 +1,4 @@
+import { answerEndpoints } from '@wax-fist/contract/answers';
 import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
@@ -20,7 +21,8 @@ import { stances, switches, techniques } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
-import { film, filmStep } from '../db/schema/index.ts';
+import { eq } from 'drizzle-orm';
+import { film, filmStep, reviewEffort } from '../db/schema/index.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from './server-under-test.ts';
 
 type Body = Record<string, unknown>;
@@ -154,13 +156,20 @@ describe('what is put is what is got', function () {
     },
     saveReferenceStill: {
       bodies: () =>
-        fc.record({
-          technique: fc.constantFrom('jab', 'cross'),
-          checkpoint: fc.constantFrom('gd.return-line', 'st.chin'),
-          kind: fc.constantFrom(...stillKinds),
-          filmId: fc.constant(scene.filmId),
-          frame: fc.nat(599),
-        }),
+        fc
+          .record({
+            technique: fc.constantFrom('jab', 'cross'),
+            checkpoint: fc.constantFrom('gd.return-line', 'st.chin'),
+            kind: fc.constantFrom(...stillKinds),
+            filmId: fc.constant(scene.filmId),
+            frame: fc.nat({ max: 500 }),
+            clip: fc.constantFrom(null, 5),
+          })
+          .map(({ clip, ...still }) => ({
+            ...still,
+            fromFrame: clip && Math.max(0, still.frame - clip),
+            toFrame: clip && still.frame + clip,
+          })),
       params: ({ technique, checkpoint, kind }) => ({ technique, checkpoint, kind }) as Record<string, string>,
       read: async ({ technique, checkpoint, kind }) =>
         (await coach.ask(stillEndpoints.listReferenceStills)).body.find(
@@ -179,6 +188,38 @@ describe('what is put is what is got', function () {
         }),
       params: ({ id }) => ({ ...ofFilm(), bodyId: String(id) }),
       read: async ({ id }) => (await coach.ask(footageEndpoints.pointedBodies, ofFilm())).body.find((one: Body) => one.id === id),
+    },
+    tellEffort: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          at: fc.constant(new Date().toISOString()),
+          worked: fc.integer({ min: 0, max: 600_000 }),
+          presses: fc.nat(500),
+        }),
+      params: ({ id }) => ({ ...ofFilm(), effortId: String(id) }),
+      read: async ({ id }) => {
+        const [row] = await server.services.db
+          .select()
+          .from(reviewEffort)
+          .where(eq(reviewEffort.id, String(id)));
+        return { ...row, at: row!.at.toISOString() };
+      },
+    },
+    orderSession: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          placed: fc
+            .subarray(['gd.return-line', 'st.chin', 'st.lean'], { minLength: 1 })
+            .map((all) => all.map((checkpointId) => ({ technique: 'jab', checkpointId }))),
+          reason: words(300),
+        }),
+      params: () => ({ sessionId: scene.sessionId }),
+      read: async ({ id }) => ({
+        id,
+        ...(await coach.ask(answerEndpoints.sessionOrder, { sessionId: scene.sessionId })).body,
+      }),
     },
     saveHits: {
       bodies: () =>
@@ -289,7 +330,7 @@ describe('what is put is what is got', function () {
       }));
   const pixels = fc.double({ min: -2000, max: 4000, noNaN: true }).map((one) => one || 0);
   /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
-  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm'];
+  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm', 'askSecondCoach'];
 
   it('by every endpoint that puts', () => {
     const puts = Object.entries(endpoints).filter(([, { method }]) => method === 'PUT');

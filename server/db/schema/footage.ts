@@ -15,7 +15,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { filmStates, importSteps, stepStates } from '@wax-fist/contract/footage';
-import { views } from '@wax-fist/core/technique';
+import { stances, views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
 import { isListed, listed } from './listed.ts';
 import { trainingSession } from './sessions.ts';
@@ -31,6 +31,8 @@ export const film = pgTable(
       .notNull()
       .references(() => trainingSession.id, { onDelete: 'cascade' }),
     view: listed(views).notNull(),
+    /** Which foot leads in it, where it is not the trainee’s usual one. */
+    stance: listed(stances),
     fileName: text().notNull(),
     bytes: bigint({ mode: 'number' }).notNull(),
     /** Hash of the untouched original, known once the worker has read it. */
@@ -66,6 +68,7 @@ export const film = pgTable(
       .on(table.sessionId)
       .where(sql`not ${table.tallied}`),
     isListed('view_is_known', table.view, views),
+    isListed('film_stance_is_known', table.stance, stances),
     isListed('film_state_is_known', table.state, filmStates),
   ],
 );

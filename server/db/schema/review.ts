@@ -97,6 +97,8 @@ export const observation = pgTable(
     view: listed(views).notNull(),
     /** Judged although this view or rate cannot show it. */
     anyway: boolean().notNull().default(false),
+    /** The verdict that a measure proposed when it was judged; null where none did. */
+    proposed: listed(verdicts),
     checklistVersion: integer()
       .notNull()
       .references(() => checklistVersion.version),
@@ -111,7 +113,8 @@ export const observation = pgTable(
       .where(sql`not ${table.superseded}`),
     index('observation_of_strike').on(table.strikeId, table.checkpointId),
     index('observation_of_version').on(table.checklistVersion),
-    index('observation_said_by').on(table.saidBy),
+    index('observation_said_by').on(table.saidBy, table.saidAt),
+    isListed('proposed_is_known', table.proposed, verdicts),
     isListed('verdict_is_known', table.verdict, verdicts),
     isListed('observation_view_is_known', table.view, views),
     isListed('subject_is_known', table.subject, subjects),

@@ -1,15 +1,25 @@
 import type { ComparedLevels } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
-import { fewestSeen, isAbout, openingOf, tellingLooks, type Look, type Series } from '@wax-fist/core/correction';
+import {
+  clusteredTally,
+  fewestSeen,
+  isAbout,
+  likenessInCombinations,
+  openingOf,
+  tellingLooks,
+  type Look,
+  type Series,
+  type StrikeInCombination,
+} from '@wax-fist/core/correction';
 import { seen } from '@wax-fist/core/review';
+import { usualGap } from '@wax-fist/core/rounds';
 import { holdingTechnique } from '@wax-fist/core/technique';
-import { sum } from 'd3-array';
+import { group, sum } from 'd3-array';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { correction, film, observation, round, strike, trainingSession } from '../../db/schema/index.ts';
+import { correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
-import { timesSaid } from '../review/tallies.ts';
 import { seriesOfTrainee } from './answers.ts';
 import { spreadNow } from './learned-spread.ts';
 
@@ -18,14 +28,14 @@ type Pair = Pick<ComparedLevels, 'correctionId' | 'condition'> & {
   looks: readonly [first: readonly Look[], second: readonly Look[]];
 };
 
-/** How the open corrections of a trainee stand when tired, and from rung to rung; what was hardly seen is left out. */
+/** How the open corrections of a trainee stand when tired, with the other foot in front, and from rung to rung; what was hardly seen is left out. */
 export async function conditionsOf(db: Database, traineeId: string): Promise<ComparedLevels[]> {
   const open = await correctionsOf(db, and(isOpen, eq(correction.traineeId, traineeId)));
   const striking = open.filter(({ technique }) => technique !== holdingTechnique);
   if (striking.length === 0) return [];
   const series = await seriesOfTrainee(db, traineeId, { about: striking });
-  const tired = await Promise.all(striking.map((one) => tiredPairs(db, one)));
-  const pairs = [...tired.flat(), ...striking.flatMap((one) => rungPairs(one, series))].filter(({ looks }) =>
+  const ofStrikes = await Promise.all(striking.map((one) => strikePairs(db, one)));
+  const pairs = [...ofStrikes.flat(), ...striking.flatMap((one) => rungPairs(one, series))].filter(({ looks }) =>
     looks.every((list) => sum(list, ({ tally }) => seen(tally)) >= fewestSeen),
   );
   if (pairs.length === 0) return [];
@@ -50,27 +60,59 @@ function rungPairs({ id: correctionId, openedOn, ...about }: Correction, all: re
 }
 
 /**
- * When in its round a strike landed, from 0 to 1: of the whole film where it has no rounds. Frames are taken as evenly spread, which
- * is near enough for thirds.
+ * When in its round a strike landed, from 0 to 1: of the whole film where it has no rounds; null between rounds, where it was thrown
+ * neither fresh nor tired. Frames are taken as evenly spread, which is near enough for thirds and for combinations.
  */
 const landedAt = sql`${strike.contactFrame}::float / nullif(${film.frames} - 1, 0) * ${film.duration}`;
-const part = sql<number>`(${landedAt} - coalesce(${round.startsAt}, 0)) / nullif(coalesce(${round.endsAt}, ${film.duration}) - coalesce(${round.startsAt}, 0), 0)`;
-
-/** The first and the last thirds of rounds at the rung at which it is worked on, since it was opened. */
-async function tiredPairs(
-  db: Database,
-  { id: correctionId, traineeId, technique, checkpointId, openedOn, rung }: Correction,
-): Promise<Pair[]> {
+const hasRounds = sql`exists (select 1 from ${round} other where other.film_id = ${film.id})`;
+const part = sql<number | null>`case
+  when ${round.id} is not null then (${landedAt} - ${round.startsAt}) / (${round.endsAt} - ${round.startsAt})
+  when not ${hasRounds} then ${landedAt} / nullif(${film.duration}, 0) end`;
+/** Every strike that was judged at the rung at which a correction is worked on, since it was opened, oldest first. */
+async function strikesSinceOpened(db: Database, { traineeId, technique, checkpointId, openedOn, rung }: Correction) {
+  const asked = and(
+    eq(trainingSession.traineeId, traineeId),
+    eq(trainingSession.rung, rung),
+    sql`${trainingSession.heldOn} >= ${openedOn}`,
+  );
+  // A strike begins a combination unless another one, of whatever technique, landed shortly before it.
+  const landed = db
+    .select({
+      id: strike.id,
+      begins:
+        sql<number>`case when ${landedAt} - lag(${landedAt}) over (partition by ${strike.filmId} order by ${strike.contactFrame}, ${strike.id}) < ${usualGap} then 0 else 1 end`.as(
+          'begins',
+        ),
+      filmId: sql<string>`${strike.filmId}`.as('of_film'),
+      contactFrame: sql<number>`${strike.contactFrame}`.as('contact'),
+    })
+    .from(strike)
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .where(and(asked, eq(strike.removed, false)))
+    .as('landed');
+  const thrown = db
+    .select({
+      id: landed.id,
+      combination:
+        sql<string>`${landed.filmId} || ' ' || sum(${landed.begins}) over (partition by ${landed.filmId} order by ${landed.contactFrame}, ${landed.id})`.as(
+          'combination',
+        ),
+    })
+    .from(landed)
+    .as('thrown');
   const rows = await db
     .select({
-      last: sql<boolean>`${part} >= 2.0 / 3`.as('last'),
+      sessionId: trainingSession.id,
       heldOn: trainingSession.heldOn,
       view: observation.view,
-      clean: timesSaid('clean'),
-      watch: timesSaid('watch'),
-      fault: timesSaid('fault'),
+      verdict: sql<StrikeInCombination['verdict']>`${observation.verdict}`,
+      part,
+      combination: thrown.combination,
+      otherLead: sql<boolean>`coalesce(${film.stance} <> ${trainee.stance}, false)`,
     })
     .from(trainingSession)
+    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
     .innerJoin(film, eq(film.sessionId, trainingSession.id))
     .innerJoin(strike, and(eq(strike.filmId, film.id), eq(strike.removed, false), eq(strike.technique, technique)))
     .innerJoin(
@@ -83,25 +125,35 @@ async function tiredPairs(
       ),
     )
     .leftJoin(round, and(eq(round.filmId, film.id), sql`${landedAt} between ${round.startsAt} and ${round.endsAt}`))
-    .where(
-      and(
-        eq(trainingSession.traineeId, traineeId),
-        eq(trainingSession.rung, rung),
-        sql`${trainingSession.heldOn} >= ${openedOn}`,
-        sql`(${part} < 1.0 / 3 or ${part} >= 2.0 / 3)`,
-        // What landed between rounds was thrown neither fresh nor tired.
-        sql`(${round.id} is not null or not exists (select 1 from ${round} other where other.film_id = ${film.id}))`,
-      ),
-    )
-    .groupBy(sql`last`, trainingSession.id, trainingSession.heldOn, observation.view)
+    .innerJoin(thrown, eq(thrown.id, strike.id))
+    .where(asked)
     .orderBy(asc(trainingSession.heldOn), asc(trainingSession.id));
   // Two cameras show the same strikes: the one that shows it more often tells.
-  const views = [...new Set(rows.map(({ view }) => view))];
-  const often = (view: string): number => sum(rows, (row) => (row.view === view ? row.clean + row.watch + row.fault : 0));
-  const [best] = views.sort((a, b) => often(b) - often(a));
-  const looks = (last: boolean): Look[] =>
-    rows
-      .filter((row) => row.view === best && row.last === last)
-      .map(({ heldOn, clean, watch, fault }) => ({ heldOn, tally: { clean, watch, fault, cantSee: 0 } }));
-  return [{ correctionId, condition: 'tired', rungs: [rung, rung], looks: [looks(false), looks(true)] }];
+  const byView = [...group(rows, ({ view }) => view).values()];
+  return byView.reduce<typeof rows>((best, list) => (list.length > best.length ? list : best), []);
+}
+type JudgedStrike = Awaited<ReturnType<typeof strikesSinceOpened>>[number];
+
+/** Under which conditions strikes of the same days are held against each other: where each belongs, 0 or 1; undefined where to neither. */
+const sides: Readonly<Record<'tired' | 'lead', (one: JudgedStrike) => 0 | 1 | undefined>> = {
+  tired: ({ part: at }) => (at === null ? undefined : at < 1 / 3 ? 0 : at >= 2 / 3 ? 1 : undefined),
+  lead: ({ otherLead }) => (otherLead ? 1 : 0),
+};
+
+/** The first thirds of rounds against the last ones, and the usual foot in front against the other. */
+async function strikePairs(db: Database, correction: Correction): Promise<Pair[]> {
+  const strikes = await strikesSinceOpened(db, correction);
+  const { id: correctionId, rung } = correction;
+  return (['tired', 'lead'] as const).map((condition): Pair => {
+    const days = ([0, 1] as const).map((side) => [
+      ...group(
+        strikes.filter((one) => sides[condition](one) === side),
+        ({ sessionId }) => sessionId,
+      ).values(),
+    ]);
+    const likeness = likenessInCombinations(days.flat());
+    const looks = (side: 0 | 1): Look[] =>
+      days[side]!.map((day) => ({ heldOn: day[0]!.heldOn, tally: clusteredTally(day, likeness) }));
+    return { correctionId, condition, rungs: [rung, rung], looks: [looks(0), looks(1)] };
+  });
 }

@@ -6,6 +6,7 @@ import { found } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { conditionsOf } from './conditions.ts';
+import { orderOf, sayOrder } from './own-order.ts';
 import { faultsTogether } from './together.ts';
 import { sessionAnswers, traineeAnswers } from './of-corrections.ts';
 
@@ -16,6 +17,8 @@ export function answerRoutes(router: Router, { db }: Services): void {
     return conditionsOf(db, params.traineeId);
   });
   serve(router, answerEndpoints.sessionTogether, ({ params }) => faultsTogether(db, params.sessionId));
+  serve(router, answerEndpoints.sessionOrder, ({ params }) => orderOf(db, params.sessionId));
+  serve(router, answerEndpoints.orderSession, ({ params, body, account }) => sayOrder(db, params.sessionId, body, account.id));
   serve(router, answerEndpoints.traineeAnswers, async ({ params, query }) => {
     found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, params.traineeId)), 'trainee');
     return traineeAnswers(db, params.traineeId, query);

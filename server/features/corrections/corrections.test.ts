@@ -1,5 +1,6 @@
 import { answerEndpoints, type ComparedLevels, type LevelAnswer } from '@wax-fist/contract/answers';
 import { correctionEndpoints, type Correction, type Evidence } from '@wax-fist/contract/corrections';
+import { footageEndpoints } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import type { Page } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -253,6 +254,21 @@ describe('corrections', () => {
       expect(body[0]!.higher).to.be.above(0.9);
       expect(body[1]!.lower).to.be.above(body[1]!.higher);
       expect((await coach.ask(answerEndpoints.traineeConditions, { traineeId: uuid() })).status).to.equal(404);
+    });
+
+    it('tells whether it is worse with the other foot in front', async () => {
+      const { id } = (await open()).body;
+      await session(1, clean(30));
+      await session(2, clean(30));
+      for (const day of [3, 4]) {
+        const { filmId } = await session(day, Array<Verdict>(30).fill('fault'));
+        await coach.ask(footageEndpoints.changeFilm, { filmId }, { stance: 'southpaw' });
+      }
+      const { traineeId } = first;
+      const { body } = await coach.ask<ComparedLevels[]>(answerEndpoints.traineeConditions, { traineeId });
+      const lead = body.find(({ condition }) => condition === 'lead')!;
+      expect(lead).to.deep.include({ correctionId: id, rungs: [3, 3] });
+      expect(lead.higher).to.be.above(0.9);
     });
 
     it('tells the strikes behind one number of a session, faults first', async () => {

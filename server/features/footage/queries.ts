@@ -1,7 +1,7 @@
 import { importSteps, type Film, type FilmStep, type KnownFilm } from '@wax-fist/contract/footage';
 import { asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { film, filmStep, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { account, film, filmStep, observation, secondMarking, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 
 const standing = sql`from ${strike} where ${strike.filmId} = ${film.id} and not ${strike.removed}`;
 const hasVerdict = sql`exists (select 1 from ${observation}
@@ -14,12 +14,20 @@ const steps = sql<FilmStep[]>`coalesce((select json_agg(json_build_object(
       extract(epoch from ${filmStep.touchedAt} - ${filmStep.startedAt}) * 1000 * (1 - ${filmStep.progress}) / ${filmStep.progress} end))
   from ${filmStep} where ${filmStep.filmId} = ${film.id}), '[]')`;
 
+/** Who marks it a second time; see `secondMarking`. */
+const secondCoach = sql<
+  Film['secondCoach']
+>`(select json_build_object('id', coach.id, 'name', coach.name, 'done', marking.done_at is not null)
+  from ${secondMarking} as marking join ${account} as coach on coach.id = marking.coach_id where marking.film_id = ${film}.id)`;
+
 /** A film without its packed columns, and how far its review is. */
 export const filmColumns = {
   id: film.id,
   sessionId: film.sessionId,
   addedBy: film.addedBy,
   view: film.view,
+  stance: film.stance,
+  secondCoach,
   fileName: film.fileName,
   bytes: film.bytes,
   state: film.state,

@@ -1,7 +1,7 @@
 import type { Mark } from '@wax-fist/contract/review';
 import type { PgInsertValue } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
-import type { observation, pointPin, strikeRevision } from '../../db/schema/index.ts';
+import type { observation, pointPin, secondWord, strikeRevision } from '../../db/schema/index.ts';
 import type { Told } from './sift-marks.ts';
 
 /** Somebody else wrote a mark with the same id, or about the same thing, between our looking and our writing. */
@@ -15,7 +15,7 @@ export interface Desk {
 }
 
 /** Everything that is only added to. */
-type Log = typeof strikeRevision | typeof observation | typeof pointPin;
+type Log = typeof strikeRevision | typeof observation | typeof secondWord | typeof pointPin;
 
 /** Adds to a log what was not there a moment ago. @throws WrittenMeanwhile */
 export async function append<One extends Log>({ transaction }: Desk, log: One, rows: PgInsertValue<One>[]): Promise<void> {

@@ -2,7 +2,7 @@ import type { ObservationMark, Review } from '@wax-fist/contract/review';
 import { and, asc, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { account, observation, pointPin, strike } from '../../db/schema/index.ts';
+import { account, observation, pointPin, secondWord, strike } from '../../db/schema/index.ts';
 
 const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
 
@@ -15,7 +15,24 @@ const observationColumns = {
   note: observation.note,
   view: observation.view,
   anyway: observation.anyway,
+  proposed: observation.proposed,
+  blind: sql<boolean>`false`,
   checklistVersion: observation.checklistVersion,
+  saidBy: saidByName,
+};
+/** The same of what a second coach said. */
+const secondWordColumns = {
+  id: secondWord.id,
+  strikeId: secondWord.strikeId,
+  saidAt: secondWord.saidAt,
+  checkpointId: secondWord.checkpointId,
+  verdict: secondWord.verdict,
+  note: secondWord.note,
+  view: secondWord.view,
+  anyway: secondWord.anyway,
+  proposed: sql<null>`null`,
+  blind: sql<boolean>`true`,
+  checklistVersion: secondWord.checklistVersion,
   saidBy: saidByName,
 };
 
@@ -26,8 +43,37 @@ const asMark = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as
 export const isCountingPin = eq(pointPin.superseded, false);
 export const pinColumns = { frame: pointPin.frame, point: pointPin.point, said: pointPin.said, x: pointPin.x, y: pointPin.y };
 
-/** What counts now in one film. */
-export async function reviewOf(db: Database, filmId: string): Promise<Review> {
+const ofFilm = (filmId: string) => and(eq(strike.filmId, filmId), eq(strike.removed, false));
+
+/** What counts in a film of what coaches said of checkpoints. */
+const observationsIn = (db: Database, filmId: string): Promise<ObservationRow[]> =>
+  db
+    .select(observationColumns)
+    .from(observation)
+    .innerJoin(strike, eq(strike.id, observation.strikeId))
+    .leftJoin(account, eq(account.id, observation.saidBy))
+    .where(
+      and(ofFilm(filmId), eq(observation.superseded, false), or(isNotNull(observation.verdict), isNotNull(observation.note))),
+    );
+
+/** What a second coach said of them. */
+const secondWordsIn = (db: Database, filmId: string, coachId: string): Promise<ObservationRow[]> =>
+  db
+    .select(secondWordColumns)
+    .from(secondWord)
+    .innerJoin(strike, eq(strike.id, secondWord.strikeId))
+    .innerJoin(account, eq(account.id, secondWord.saidBy))
+    .where(
+      and(
+        ofFilm(filmId),
+        eq(secondWord.saidBy, coachId),
+        eq(secondWord.superseded, false),
+        or(isNotNull(secondWord.verdict), isNotNull(secondWord.note)),
+      ),
+    );
+
+/** What counts now in one film. @param blindly the second coach who asks, who sees what they have said themselves and nothing else */
+export async function reviewOf(db: Database, filmId: string, blindly?: string): Promise<Review> {
   const [strikes, observations, pins] = await Promise.all([
     db
       .select({
@@ -42,21 +88,9 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
       })
       .from(strike)
       .leftJoin(account, eq(account.id, strike.saidBy))
-      .where(and(eq(strike.filmId, filmId), eq(strike.removed, false)))
+      .where(ofFilm(filmId))
       .orderBy(asc(strike.contactFrame)),
-    db
-      .select(observationColumns)
-      .from(observation)
-      .innerJoin(strike, eq(strike.id, observation.strikeId))
-      .leftJoin(account, eq(account.id, observation.saidBy))
-      .where(
-        and(
-          eq(strike.filmId, filmId),
-          eq(strike.removed, false),
-          eq(observation.superseded, false),
-          or(isNotNull(observation.verdict), isNotNull(observation.note)),
-        ),
-      ),
+    blindly === undefined ? observationsIn(db, filmId) : secondWordsIn(db, filmId, blindly),
     db
       .select({ ...pinColumns, id: pointPin.id, saidAt: pointPin.saidAt, saidBy: saidByName })
       .from(pointPin)
@@ -64,6 +98,7 @@ export async function reviewOf(db: Database, filmId: string): Promise<Review> {
       .where(and(isCountingPin, eq(pointPin.filmId, filmId))),
   ]);
   return {
+    blind: blindly !== undefined,
     strikes: strikes.map(({ saidAt, ...row }) => ({ kind: 'strike' as const, ...row, saidAt: saidAt.toISOString() })),
     observations: observations.map(asMark),
     pins: pins.map(({ saidAt, ...row }) => ({ kind: 'pin' as const, ...row, saidAt: saidAt.toISOString() })),

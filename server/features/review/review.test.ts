@@ -141,7 +141,7 @@ describe('review log', () => {
     await put([thrown(strikeId, { saidAt: atSecond(2), technique: 'cross', homeFrame: 90 })]);
     expect((await shown()).strikes[0]).to.include({ technique: 'cross', homeFrame: 90 });
     await put([thrown(strikeId, { saidAt: atSecond(3), removed: true })]);
-    expect(await shown()).to.deep.equal({ strikes: [], observations: [], pins: [] });
+    expect(await shown()).to.deep.equal({ blind: false, strikes: [], observations: [], pins: [] });
     await put([thrown(strikeId, { saidAt: atSecond(4) })]);
     expect((await shown()).observations).to.have.length(1);
     expect(await server.services.db.select().from(strikeRevision).where(eq(strikeRevision.strikeId, strikeId))).to.have.length(4);

@@ -6,13 +6,15 @@ import { found } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { judgedOf, talliesOfTrainee } from '../measures/counted-tallies.ts';
+import { marksBlind } from '../reviewing/second-marking.ts';
 import { writeMarks } from './write-marks.ts';
 import { historyOf, reviewOf } from './queries.ts';
 
 export function reviewRoutes(router: Router, { db }: Services): void {
-  serve(router, reviewEndpoints.showReview, async ({ params }) => {
-    found(await db.select({ id: film.id }).from(film).where(eq(film.id, params.filmId)), 'film');
-    return reviewOf(db, params.filmId);
+  serve(router, reviewEndpoints.showReview, async ({ params, account }) => {
+    const asked = { blind: marksBlind(account.id) };
+    const { blind } = found(await db.select(asked).from(film).where(eq(film.id, params.filmId)), 'film');
+    return reviewOf(db, params.filmId, blind ? account.id : undefined);
   });
   serve(router, reviewEndpoints.writeMarks, ({ params, body, account }) => writeMarks(db, params.filmId, body.marks, account.id));
   serve(router, reviewEndpoints.strikeHistory, async ({ params }) => {

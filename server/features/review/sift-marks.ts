@@ -12,6 +12,8 @@ export interface Told<One extends Mark = Mark> {
 /** What marks of a film are checked against. */
 export interface Desk {
   frames: number | null;
+  /** Whether whoever says it marks the film a second time, and does not see what the first one said. */
+  blind: boolean;
   /** The checklists by which the film's session is judged. */
   catalogue: Catalogue | undefined;
   /** Every version of the checklists by which somebody judged. */
@@ -20,14 +22,17 @@ export interface Desk {
 
 /** Why a mark of each kind cannot be taken, whatever else the log says; undefined when it can. */
 const problems: { readonly [Kind in MarkKind]: (mark: Extract<Mark, { kind: Kind }>, desk: Desk) => string | undefined } = {
-  strike({ technique, part, homeFrame }, { frames, catalogue }) {
+  strike({ technique, part, homeFrame }, { frames, catalogue, blind }) {
+    if (blind) return 'Strikes stay as they are while you mark this film a second time.';
     if (frames === null || homeFrame >= frames) return 'This strike lies outside of the film.';
     const known = catalogue?.techniques.get(technique);
     if (!known) return 'This technique is not in the catalogue of this session.';
     if (part !== null && part >= known.parts.length) return 'This technique has no such part.';
     return undefined;
   },
-  observation({ checkpointId, checklistVersion }, { catalogues }) {
+  observation({ checkpointId, checklistVersion, blind }, { catalogues, ...desk }) {
+    if (blind && !desk.blind) return 'You are not marking this film a second time, or are done with it.';
+    if (!blind && desk.blind) return 'You mark this film without seeing what was said of it: say so first that you are done.';
     return catalogues.get(checklistVersion)?.checkpoints.has(checkpointId)
       ? undefined
       : 'This checkpoint is not in the checklist.';

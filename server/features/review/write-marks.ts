@@ -9,11 +9,12 @@ import {
 import { latestBy, saidLater, type Statement } from '@wax-fist/core/review';
 import { momentsOf } from '@wax-fist/core/strikes';
 import type { Catalogue } from '@wax-fist/core/technique';
-import { and, eq, getTableColumns, inArray } from 'drizzle-orm';
+import { and, eq, getTableColumns, inArray, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { film, observation, strike, strikeRevision, trainingSession } from '../../db/schema/index.ts';
+import { film, observation, secondWord, strike, strikeRevision, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
+import { marksBlind } from '../reviewing/second-marking.ts';
 import { append, asSaid, byId, notIn, WrittenMeanwhile, type Desk } from './log.ts';
 import { problemOf, Sieve, type Told } from './sift-marks.ts';
 import { talliesChanged, whileSaying } from './tallies.ts';
@@ -40,10 +41,10 @@ export async function writeMarks(db: Database, filmId: string, sent: readonly un
 
 async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Promise<WrittenMarks> {
   const sieve = new Sieve(sent);
-  const { frames, checklistVersion } = await filmToMark(desk);
+  const { frames, checklistVersion, blind } = await filmToMark(desk);
   const judgedBy = sieve.of('observation').map(({ mark }) => mark.checklistVersion);
   const catalogues = await cataloguesAt(db, [checklistVersion, ...judgedBy], desk.transaction);
-  sieve.sift(({ mark }) => problemOf(mark, { frames, catalogue: catalogues.get(checklistVersion), catalogues }));
+  sieve.sift(({ mark }) => problemOf(mark, { frames, blind, catalogue: catalogues.get(checklistVersion), catalogues }));
 
   const known = await strikesOfMarks(desk, sieve);
   const about = new Map(known);
@@ -63,18 +64,25 @@ async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Pr
     standing.has(mark.strikeId) ? undefined : 'This strike is not here. It may have been removed.',
   );
   await writeRevisions(desk, notIn(known, sieve.of('strike')), standing);
-  await writeObservations(desk, notIn(known, sieve.of('observation')), catalogues);
+  const words = notIn(known, sieve.of('observation'));
+  if (blind) await writeSecondWords(desk, words);
+  else await writeObservations(desk, words, catalogues);
   await writePins(desk, sieve.of('pin'), knownPins);
-  if (sieve.that(isOfStrike).length > 0) await talliesChanged(desk.transaction, desk.filmId);
+  if (!blind && sieve.that(isOfStrike).length > 0) await talliesChanged(desk.transaction, desk.filmId);
   return { kept: sieve.told.map(({ mark }) => mark.id), refused: sieve.refused.sort((a, b) => a.place - b.place) };
 }
 
 const isPin = (mark: Mark): mark is PinMark => mark.kind === 'pin';
 
 /** The film, held fast: removing it waits until its marks are written. */
-async function filmToMark({ transaction, filmId }: Desk): Promise<{ frames: number | null; checklistVersion: number }> {
+async function filmToMark({ transaction, filmId, saidBy }: Desk) {
   const rows = await transaction
-    .select({ frames: film.frames, checklistVersion: trainingSession.checklistVersion, whileSaying })
+    .select({
+      frames: film.frames,
+      checklistVersion: trainingSession.checklistVersion,
+      blind: marksBlind(saidBy),
+      whileSaying,
+    })
     .from(film)
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .where(eq(film.id, filmId))
@@ -85,7 +93,11 @@ async function filmToMark({ transaction, filmId }: Desk): Promise<{ frames: numb
 /** Which strike each mark is about that the log has already, by the id of the mark. */
 async function strikesOfMarks({ transaction }: Desk, sieve: Sieve): Promise<Map<string, string>> {
   const known = new Map<string, string>();
-  for (const [kind, log] of [['strike', strikeRevision] as const, ['observation', observation] as const]) {
+  for (const [kind, log] of [
+    ['strike', strikeRevision] as const,
+    ['observation', observation] as const,
+    ['observation', secondWord] as const,
+  ]) {
     const ids = sieve.of(kind).map(({ mark }) => mark.id);
     if (ids.length === 0) continue;
     const rows = await transaction.select({ id: log.id, strikeId: log.strikeId }).from(log).where(inArray(log.id, ids));
@@ -138,34 +150,39 @@ async function writeRevisions(
     .where(and(eq(ofStrike, strike.id), inArray(revisionId, moved)));
 }
 
+/** Which of some words about checkpoints counts for each, and which of those that did no more. */
+function overruling(counting: readonly (Statement & About)[], told: readonly Told<ObservationMark>[]) {
+  const latest = latestBy([...counting, ...told.map(asSaid)], ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`);
+  const counts = new Set([...latest.values()].map(({ id }) => id));
+  return { counts, overruled: counting.filter(({ id }) => !counts.has(id)).map(({ id }) => id) };
+}
+type About = Pick<ObservationMark, 'strikeId' | 'checkpointId'>;
+
+/** The words that count about the strikes of some marks, in one of the two logs. */
+async function countingIn(
+  { transaction }: Desk,
+  log: typeof observation | typeof secondWord,
+  told: readonly Told<ObservationMark>[],
+  which?: SQL,
+): Promise<(Statement & About)[]> {
+  const rows = await transaction
+    .select({ id: log.id, saidAt: log.saidAt, strikeId: log.strikeId, checkpointId: log.checkpointId })
+    .from(log)
+    .where(and(inArray(log.strikeId, [...new Set(told.map(({ mark }) => mark.strikeId))]), eq(log.superseded, false), which));
+  return rows.map(({ saidAt, ...row }) => ({ ...row, saidAt: saidAt.toISOString() }));
+}
+
 async function writeObservations(
   desk: Desk,
   told: readonly Told<ObservationMark>[],
   catalogues: ReadonlyMap<number, Catalogue>,
 ): Promise<void> {
   if (told.length === 0) return;
-  const counting = await desk.transaction
-    .select({
-      id: observation.id,
-      saidAt: observation.saidAt,
-      strikeId: observation.strikeId,
-      checkpointId: observation.checkpointId,
-    })
-    .from(observation)
-    .where(
-      and(inArray(observation.strikeId, [...new Set(told.map(({ mark }) => mark.strikeId))]), eq(observation.superseded, false)),
-    );
-  const words = [
-    ...counting.map(({ id, saidAt, ...about }) => ({ id, saidAt: saidAt.toISOString(), ...about })),
-    ...told.map(asSaid),
-  ];
-  const latest = latestBy(words, ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`);
-  const counts = new Set([...latest.values()].map(({ id }) => id));
-  const overruled = counting.filter(({ id }) => !counts.has(id)).map(({ id }) => id);
+  const { counts, overruled } = overruling(await countingIn(desk, observation, told), told);
   if (overruled.length > 0) {
     await desk.transaction.update(observation).set({ superseded: true }).where(inArray(observation.id, overruled));
   }
-  const rows = told.map(({ mark: { kind: _, ...mark }, saidAt }) => ({
+  const rows = told.map(({ mark: { kind: _, blind: __, ...mark }, saidAt }) => ({
     ...mark,
     subject: catalogues.get(mark.checklistVersion)!.checkpoints.get(mark.checkpointId)!.subject,
     saidAt,
@@ -173,4 +190,21 @@ async function writeObservations(
     superseded: !counts.has(mark.id),
   }));
   await append(desk, observation, rows.sort(byId));
+}
+
+/** What a second coach says stays apart from what counts. */
+async function writeSecondWords(desk: Desk, told: readonly Told<ObservationMark>[]): Promise<void> {
+  if (told.length === 0) return;
+  const { saidBy } = desk;
+  const { counts, overruled } = overruling(await countingIn(desk, secondWord, told, eq(secondWord.saidBy, saidBy)), told);
+  if (overruled.length > 0) {
+    await desk.transaction.update(secondWord).set({ superseded: true }).where(inArray(secondWord.id, overruled));
+  }
+  const rows = told.map(({ mark: { kind: _, blind: __, proposed: ___, ...mark }, saidAt }) => ({
+    ...mark,
+    saidAt,
+    saidBy,
+    superseded: !counts.has(mark.id),
+  }));
+  await append(desk, secondWord, rows.sort(byId));
 }

@@ -16,15 +16,16 @@ export function stillRoutes(router: Router, { db }: Services): void {
     const catalogue = await newestCatalogue(db);
     if (!catalogue.techniques.has(body.technique)) throw notFound('technique');
     if (!catalogue.checkpoints.has(body.checkpoint)) throw notFound('checkpoint');
+    const lastFrame = body.toFrame ?? body.frame;
     const { frames } = found(await db.select({ frames: film.frames }).from(film).where(eq(film.id, body.filmId)), 'film');
-    if (frames === null || body.frame >= frames) throw new Refusal(422, 'This frame lies outside of the film.');
-    const { filmId, frame } = body;
+    if (frames === null || lastFrame >= frames) throw new Refusal(422, 'This frame lies outside of the film.');
+    const { filmId, frame, fromFrame, toFrame } = body;
     const [saved] = await db
       .insert(referenceStill)
       .values(body)
       .onConflictDoUpdate({
         target: [referenceStill.technique, referenceStill.checkpoint, referenceStill.kind],
-        set: { filmId, frame },
+        set: { filmId, frame, fromFrame, toFrame },
       })
       .returning();
     return saved!;

@@ -17,7 +17,14 @@ export async function strikesStep({ db, film, signal }: StepWork): Promise<void>
     'session',
   );
   const pieces = await filmPieces(db, film.id);
-  const searched = { timeline: film.timeline!, frames: film.frames!, pieces, view: film.view, stance, heard: heard?.sound ?? [] };
+  const searched = {
+    timeline: film.timeline!,
+    frames: film.frames!,
+    pieces,
+    view: film.view,
+    stance: film.stance ?? stance,
+    heard: heard?.sound ?? [],
+  };
   const both = await heavily('strikesIn', searched, { signal });
   await db.insert(filmHits).values({ filmId: film.id, both }).onConflictDoUpdate({ target: filmHits.filmId, set: { both } });
 }
