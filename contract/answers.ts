@@ -53,12 +53,14 @@ export const togetherShape = object({
   neither: count(),
 });
 
+const placed = () =>
+  array(object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }).required())
+    .max(200)
+    .required();
 /** In which order a coach would mend what a session showed, against the sum. */
 export const ownOrderDraftShape = object({
   id: id(),
-  placed: array(object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }).required())
-    .max(200)
-    .required(),
+  placed: placed(),
   reason: note()
     .default('')
     .when('placed', ([placed], reason) =>
@@ -69,7 +71,7 @@ export const ownOrderDraftShape = object({
 });
 export type OwnOrderDraft = InferType<typeof ownOrderDraftShape>;
 export const ownOrderShape = object({
-  placed: ownOrderDraftShape.fields.placed,
+  placed: placed(),
   reason: string().required(),
   saidBy: string().required(),
   at: string().required(),

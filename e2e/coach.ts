@@ -3,10 +3,13 @@ import type { Page } from 'playwright-core';
 import { coachEmail, password, runningClub } from './running-club.ts';
 
 /** What a coach does at the keyboard, in the words of the pages. */
-export async function signedIn(change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
+export const signedIn = (change: { forget?: 'VideoDecoder' } = {}): Promise<Page> => signedInAs(coachEmail, change);
+
+/** Whoever has this address. */
+export async function signedInAs(email: string, change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
   const page = await (await runningClub()).page(change);
   await page.goto('/sign-in');
-  await throughTheDoor(page);
+  await throughTheDoor(page, email);
   await page.waitForURL('/');
   return page;
 }
@@ -15,8 +18,8 @@ export async function signedIn(change: { forget?: 'VideoDecoder' } = {}): Promis
 export const dayBefore = (days: number): string => dayAfter(new Date().toISOString().slice(0, 10), -days);
 
 /** On the page for signing in. */
-export async function throughTheDoor(page: Page): Promise<void> {
-  await page.getByLabel('E-mail').fill(coachEmail);
+export async function throughTheDoor(page: Page, email = coachEmail): Promise<void> {
+  await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password', { exact: true }).fill(password);
   await page.keyboard.press('Enter');
 }

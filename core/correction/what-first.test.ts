@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { explainedBy, mostCues, whatFirst, type Judged, type Together } from './index.ts';
+import { explainedBy, inOwnOrder, mostCues, whatFirst, type Judged, type Together } from './index.ts';
 
 const judged = (checkpointId: string, fault: number, seen: number, change: Partial<Judged> = {}): Judged => ({
   technique: 'cross',
@@ -114,5 +114,38 @@ describe('whether a fault follows from another', () => {
 
   it('is lifted by how much likelier it is with the cause', () => {
     expect(explainedBy(together('a', 'b', [8, 2, 2, 8])).lift).to.be.closeTo(1.6, 1e-9);
+  });
+});
+
+describe('what to mend first, as a coach has it', () => {
+  const about = (...ids: string[]) => ids.map((checkpointId) => ({ technique: 'cross', checkpointId }));
+  const ordered = (ids: string[], stops: Judged['stop'][] = []) =>
+    inOwnOrder(whatFirst([wide, turn, hand, rotation], [], { grade: 'improver', stops }), about(...ids), stops).map(
+      ({ checkpointId, proposed }) => (proposed ? `${checkpointId}!` : checkpointId),
+    );
+
+  it('comes in the order that was given, then as the sum has it', () => {
+    expect(ordered(['sm.rotation', 'pv.rear-turn'])).to.deep.equal([
+      ...['sm.rotation!', 'pv.rear-turn!', 'gd.other-hand', 'st.width'],
+    ]);
+    expect(ordered([])).to.deep.equal(['gd.other-hand!', 'st.width!', 'pv.rear-turn', 'sm.rotation']);
+  });
+
+  it('waits for nothing where the coach has placed it', () => {
+    const links = [together('pv.rear-turn', 'sm.rotation', [11, 1, 1, 7])];
+    const [first] = inOwnOrder(whatFirst([turn, rotation], links, nobody), about('sm.rotation'), []);
+    expect(first).to.include({ checkpointId: 'sm.rotation', proposed: true });
+    const beginner = { grade: 'beginner', stops: [] };
+    expect(inOwnOrder(whatFirst([hand, rotation], [], beginner), about('sm.rotation'), [])[0]).to.include({ proposed: true });
+  });
+
+  it('is still no more than anybody has in mind, nor two for one place', () => {
+    expect(ordered(['st.width', 'sm.rotation'], ['feet'])).to.deep.equal([
+      ...['st.width', 'sm.rotation!', 'gd.other-hand', 'pv.rear-turn'],
+    ]);
+  });
+
+  it('knows nothing of what is no fault any more', () => {
+    expect(ordered(['gd.height', 'st.width'])[0]).to.equal('st.width!');
   });
 });

@@ -6,7 +6,7 @@ import type { Family, Severity, WalkStop } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { faultRate, type FaultRate } from './rate.ts';
 import { isSpotted } from './ladder-step.ts';
-import { isAbout } from './series.ts';
+import { isAbout, type Thing } from './series.ts';
 
 /** Something that was judged in a session, as far as it matters what to mend first. */
 export interface Judged {
@@ -119,11 +119,32 @@ export function whatFirst(
   });
   const place = (one: Ranked): number => (one.later ? 3 : one.follows ? 2 : one.severity === 'injury' ? 0 : 1);
   ranked.sort((a, b) => place(a) - place(b) || b.value - a.value);
+  return withProposed(ranked, stops, ({ later, follows }) => later || follows !== undefined);
+}
+
+/** The same with those to begin with: no more than anybody has in mind, and no two for one place. */
+function withProposed(ranked: readonly Ranked[], stops: readonly WalkStop[], waits: (one: Ranked) => boolean): Ranked[] {
   const taken = [...stops];
-  for (const one of ranked) {
-    if (taken.length >= mostCues || one.later || one.follows || taken.includes(one.stop)) continue;
-    one.proposed = true;
-    taken.push(one.stop);
-  }
-  return ranked;
+  return ranked.map((one) => {
+    const proposed = taken.length < mostCues && !waits(one) && !taken.includes(one.stop);
+    if (proposed) taken.push(one.stop);
+    return { ...one, proposed };
+  });
+}
+
+/**
+ * The same in the order that a coach gives it. What the coach has placed waits for nothing; what was not there when it was placed comes
+ * after it, as the sum has it.
+ */
+export function inOwnOrder(ranked: readonly Ranked[], placed: readonly Thing[], stops: readonly WalkStop[]): Ranked[] {
+  const placeOf = (one: Ranked): number => placed.findIndex(isAbout(one));
+  const own = ranked.filter((one) => placeOf(one) >= 0).sort((a, b) => placeOf(a) - placeOf(b));
+  const others = ranked.filter((one) => placeOf(one) < 0);
+  const ofCoach = new Set<string>(own.map(({ technique, checkpointId }) => `${technique} ${checkpointId}`));
+  return withProposed(
+    [...own, ...others],
+    stops,
+    ({ technique, checkpointId, later, follows }) =>
+      !ofCoach.has(`${technique} ${checkpointId}`) && (later || follows !== undefined),
+  );
 }

@@ -16,6 +16,7 @@ import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.
 import { demoCoaches, demoSets, demoTrainees } from './club.ts';
 import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
+import { markAgain, workAtBench } from './reviewing.ts';
 import type { DemoFilm, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
 
 export interface DemoLoading extends ImportServices {
@@ -45,7 +46,7 @@ export async function loadDemoClub(services: DemoLoading): Promise<void> {
     for (const [place, session] of sessions.entries()) {
       say(`${name}, session ${place + 1} of ${sessions.length}: working the footage in …`);
       const holderId = session.holder ? people.get(session.holder)!.id : null;
-      const said = { by: coaches[0]!.id, at: eveningBefore(session.daysAgo) };
+      const said = { by: coaches[0]!.id, second: coaches[1]!.id, at: eveningBefore(session.daysAgo) };
       await addSession(services, { session, traineeId, holderId, schoolId: schoolId ?? null, opened, said });
     }
   }
@@ -65,13 +66,20 @@ function eveningBefore(days: number): Date {
   return at;
 }
 
+interface Said {
+  by: string;
+  /** Who marks a second time. */
+  second: string;
+  at: Date;
+}
+
 interface Held {
   session: DemoSession;
   traineeId: string;
   holderId: string | null;
   schoolId: string | null;
   opened: Map<string, string>;
-  said: { by: string; at: Date };
+  said: Said;
 }
 
 async function addSession(services: DemoLoading, { session, traineeId, holderId, schoolId, opened, said }: Held): Promise<void> {
@@ -105,7 +113,7 @@ interface Filmed {
   sessionId: string;
   film: DemoFilm;
   planned: string | undefined;
-  said: { by: string; at: Date };
+  said: Said;
   judging: { school: JudgedBy; withHolder: boolean };
 }
 
@@ -143,6 +151,9 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
   await workOnFilm(services, id, true);
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
-  const { refused } = await writeMarks(db, id, marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at), said.by);
+  const marks = marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at);
+  const { refused } = await writeMarks(db, id, marks, said.by);
   if (refused[0]) throw new Error(`A mark of ${name} is not taken: ${refused[0].reason}`);
+  await workAtBench(db, id, marks, said);
+  if (told.readOtherwise) await markAgain(db, id, marks, told.readOtherwise, said);
 }

@@ -11,6 +11,8 @@ export interface DemoFilm {
   /** Rows judged on every strike; none leaves the strikes tagged only. Undefined leaves the film untouched. */
   rows?: readonly CheckpointId[];
   done: boolean;
+  /** The row that a second coach, who marked it blind, reads in their own way. */
+  readOtherwise?: CheckpointId;
 }
 
 /** What a correction is about. */

@@ -55,6 +55,12 @@ export const router = createRouter({
       meta: { title: 'Measures' },
     },
     {
+      path: '/reviewing',
+      name: 'reviewing',
+      component: () => import('../features/reviewing/ReviewingPage.vue'),
+      meta: { title: 'How we review' },
+    },
+    {
       path: '/review/:filmId/:strikeId?',
       name: 'bench',
       component: () => import('../features/review/BenchPage.vue'),

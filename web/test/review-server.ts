@@ -13,6 +13,8 @@ export function reviewServer() {
     /** Whether it stumbles over a batch with this mark. */
     stumblesAt: (_mark: Mark): boolean => false,
     requests: 0,
+    /** Whether whoever asks marks the film a second time. */
+    blind: false,
   };
   const answer = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status });
   globalThis.fetch = (async (_url: string, { method, body }: RequestInit) => {
@@ -27,7 +29,7 @@ export function reviewServer() {
       ];
       const observations = [
         ...latestBy(
-          state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation'),
+          state.log.filter((mark): mark is ObservationMark => mark.kind === 'observation' && mark.blind === state.blind),
           ({ strikeId, checkpointId }) => `${strikeId} ${checkpointId}`,
         ).values(),
       ];
@@ -37,7 +39,11 @@ export function reviewServer() {
           ({ frame, point }) => `${frame} ${point}`,
         ).values(),
       ];
-      return answer({ strikes, observations, pins });
+      return answer({ blind: state.blind, strikes, observations, pins });
+    }
+    if (method === 'POST') {
+      state.blind = false;
+      return new Response(null, { status: 204 });
     }
     if (state.refuses) return answer({ message: state.refuses }, 422);
     const { marks } = JSON.parse(body as string) as { marks: Mark[] };

@@ -10,7 +10,7 @@ const week = (place: 1 | 2, daysAgo: number): DemoSession => ({
   roundKind: 'heavy bag',
   rung: 4,
   planned: 'jab, cross, lead hook, cross',
-  films: [{ name: `lio-${place}-lead-side`, view: 'lead-side', rows, done: true }],
+  films: [{ name: `lio-${place}-lead-side`, view: 'lead-side', rows, done: true, readOtherwise: 'gd.other-hand' }],
 });
 
 /** A child, three weeks from the skills day's first set. */

@@ -2,14 +2,16 @@
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { mostCues, whatFirst, type Judged, type Ranked } from '@wax-fist/core/correction';
+import { inOwnOrder, isAbout, mostCues, whatFirst, type Judged, type Ranked } from '@wax-fist/core/correction';
 import type { Tally } from '@wax-fist/core/review';
-import { checkpointName, severityNames, techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
+import type { Catalogue, TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { counted, faultsOfSeen, percent } from '../../app/format.ts';
+import { VueDraggable } from 'vue-draggable-plus';
+import { counted } from '../../app/format.ts';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
-import FamilySign from '../checklists/FamilySign.vue';
+import FirstRow from './FirstRow.vue';
+import { useOwnOrder } from './use-own-order.ts';
 
 /** What to mend first, with the whole sum: what it costs, how often it surely happens, what follows from it. */
 const { session, checklists, judged, corrections } = defineProps<{
@@ -25,6 +27,8 @@ const few = 3;
 const all = ref(false);
 
 const worked = computed(() => corrections.filter(({ state }) => state !== 'closed' && state !== 'kept'));
+/** Where cues are being worked on already. */
+const stops = computed(() => worked.value.flatMap(({ checkpointId }) => checklists.checkpoints.get(checkpointId)?.stop ?? []));
 const ranked = computed(() => {
   const open = new Set(worked.value.map(({ technique, checkpointId }) => `${technique} ${checkpointId}`));
   const asked = judged.flatMap(({ technique, checkpointId, tally }): Judged[] => {
@@ -33,22 +37,26 @@ const ranked = computed(() => {
     const { severity, family, stop } = row;
     return [{ technique, checkpointId, severity, family, stop, tally }];
   });
-  const stops = worked.value.flatMap(({ checkpointId }) => checklists.checkpoints.get(checkpointId)?.stop ?? []);
-  return whatFirst(asked, together.value ?? [], { grade: session.trainee.grade, stops });
+  return whatFirst(asked, together.value ?? [], { grade: session.trainee.grade, stops: stops.value });
 });
-const shown = computed(() => (all.value ? ranked.value : ranked.value.slice(0, few)));
 
-const nameOf = (id: string): string => checkpointName(checklists, id).toLowerCase();
-const points = (value: number): string => value.toFixed(1);
-function sumInWords({ severity, weight, rate, explains, value }: Ranked): string {
-  const own = `${severityNames[severity].toLowerCase()} ${weight} × at least ${percent(rate.low)}`;
-  const added = explains.map(({ checkpointId, adds }) => ` + ${points(adds)} for ${nameOf(checkpointId)}, which follows from it`);
-  return `${own}${added.join('')} = ${points(value)}`;
-}
-function whyNot({ follows, later, proposed }: Ranked): string {
-  if (proposed) return '';
-  if (follows) return `likely follows from ${nameOf(follows.checkpointId)} (${percent(follows.sure)} sure)`;
-  return later ? 'waits: not for a beginner yet' : 'waits: another cue is for the same place, or two are enough';
+const order = useOwnOrder(session.id);
+/** As the coach has it, where somebody has said so or is about to. */
+const listed = computed(() => {
+  const { value: placed } = order.placed;
+  return placed ? inOwnOrder(ranked.value, placed, stops.value) : ranked.value;
+});
+const isPlaced = (one: Ranked): boolean => order.placed.value?.some(isAbout(one)) ?? false;
+const shown = computed({
+  get: () => (all.value ? listed.value : listed.value.slice(0, few)),
+  set: (now) => order.move([...now, ...(all.value ? [] : listed.value.slice(few))]),
+});
+function move(place: number, steps: 1 | -1): void {
+  const next = [...listed.value];
+  const [one] = next.splice(place, 1);
+  if (!one || place + steps < 0 || place + steps > next.length) return;
+  next.splice(place + steps, 0, one);
+  order.move(next);
 }
 </script>
 
@@ -64,30 +72,33 @@ function whyNot({ follows, later, proposed }: Ranked): string {
         }}
       </span>
     </h3>
-    <ol>
-      <li v-for="one in shown" :key="`${one.technique} ${one.checkpointId}`" :class="{ proposed: one.proposed }">
-        <FamilySign :family="one.family" :size="22" />
-        <div>
-          <p>
-            <b>{{ checkpointName(checklists, one.checkpointId) }}</b>{{ ' '
-            }}<span class="quiet">{{ techniqueName(checklists, one.technique as TechniqueId).toLowerCase() }}</span
-            >,
-            <span class="number">{{ faultsOfSeen(one.rate) }}</span>
-            <span v-if="one.proposed">: “{{ checklists.checkpoints.get(one.checkpointId)!.cues[0] }}”</span>
-          </p>
-          <p class="quiet">
-            <span class="number">{{ sumInWords(one) }}</span><template v-if="whyNot(one)">; {{ whyNot(one) }}</template>
-          </p>
-        </div>
-        <VBtn
-          class="no-print"
-          :color="one.proposed ? 'primary' : undefined"
-          :variant="one.proposed ? 'flat' : 'outlined'"
-          @click="$emit('open', { technique: one.technique as TechniqueId, checkpointId: one.checkpointId })"
-          >Open it</VBtn
-        >
-      </li>
-    </ol>
+    <p v-if="order.said.value && !order.draft.value" class="own">
+      <b>{{ order.said.value.saidBy }}’s order:</b> {{ order.said.value.reason }}
+      <VBtn variant="text" size="small" class="no-print" @click="order.backToSum">Back to the sum</VBtn>
+    </p>
+    <VueDraggable v-model="shown" tag="ol" handle=".grip" :animation="120">
+      <FirstRow
+        v-for="(one, place) in shown"
+        :key="`${one.technique} ${one.checkpointId}`"
+        :one="one"
+        :checklists="checklists"
+        :moved="isPlaced(one)"
+        @move="move(place, $event)"
+        @open="$emit('open', { technique: one.technique as TechniqueId, checkpointId: one.checkpointId })"
+      />
+    </VueDraggable>
+    <form v-if="order.draft.value" class="own no-print" @submit.prevent="order.keep">
+      <VTextField
+        v-model="order.reason.value"
+        label="Why this order, and not the sum’s?"
+        density="compact"
+        maxlength="2000"
+        :error-messages="order.failure.value"
+        hide-details="auto"
+      />
+      <VBtn type="submit" color="primary">Keep this order</VBtn>
+      <VBtn variant="text" @click="order.leave">As it was</VBtn>
+    </form>
     <VBtn v-if="ranked.length > few" variant="text" class="no-print" @click="all = !all">{{
       all ? 'Only the first' : `All ${ranked.length}`
     }}</VBtn>
@@ -108,24 +119,16 @@ ol {
   list-style: none;
   padding: 0;
   margin: 0;
-  background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
-li {
-  display: grid;
-  grid-template-columns: 26px minmax(0, 1fr) auto;
-  gap: 14px;
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
   align-items: center;
-  padding: 10px 14px;
-  border-left: 6px solid transparent;
+  padding: 8px 0;
 }
-li + li {
-  border-top: 1px solid var(--line);
-}
-li.proposed {
-  border-left-color: #e9b44c;
-}
-p {
-  margin: 0;
+.own .v-text-field {
+  flex: 1 1 280px;
 }
 </style>

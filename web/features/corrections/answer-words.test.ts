@@ -12,6 +12,11 @@ describe('what a level says, in words', () => {
   const conditions: [what: string, change: Partial<ComparedLevels>, says: string][] = [
     ['worse when tired', { higher: 0.9 }, 'Worse when tired: 10% in the first thirds of rounds, 30% in the last (90% sure).'],
     ['no worse when tired', { higher: 0.1 }, 'No worse when tired: 10% in the first thirds of rounds, 30% in the last.'],
+    [
+      'worse on one side',
+      { condition: 'lead', higher: 0.9 },
+      'Worse with the other foot in front: 10% with the usual foot in front, 30% with the other (90% sure).',
+    ],
     ['not clear', {}, 'Whether it is worse when tired is not clear yet: 10% in the first thirds of rounds, 30% in the last.'],
     [
       'worse at a harder rung',

@@ -79,13 +79,18 @@ export const eventInWords = ({ kind, rung }: Pick<CorrectionEvent, 'kind' | 'run
 export const numbersInWords = (numbers: StepNumbers): string =>
   `level ${levelInWords(numbers)}, ${percent(numbers.atAim)} sure it is at the aim, ${counted(numbers.sessions, 'session')}`;
 
-/** What becomes of a correction when tired, or at a harder rung. */
-export function conditionInWords({ condition, rungs: [easier, harder], first, second, higher, lower }: ComparedLevels): string {
-  const [here, there] =
-    condition === 'tired'
-      ? ['in the first thirds of rounds', 'in the last']
-      : [`at “${rungName(easier!).toLowerCase()}”`, `at “${rungName(harder!).toLowerCase()}”`];
-  const when = condition === 'tired' ? 'when tired' : there;
+const lowerRung = (rung: number | undefined): string => rungName(rung!).toLowerCase();
+/** Where the first and where the second was counted, and when the second is. */
+const conditionWords: Readonly<
+  Record<ComparedLevels['condition'], (rungs: readonly number[]) => readonly [here: string, there: string, when: string]>
+> = {
+  tired: () => ['in the first thirds of rounds', 'in the last', 'when tired'],
+  lead: () => ['with the usual foot in front', 'with the other', 'with the other foot in front'],
+  rung: ([easier, harder]) => [`at “${lowerRung(easier)}”`, `at “${lowerRung(harder)}”`, `at “${lowerRung(harder)}”`],
+};
+/** What becomes of a correction when tired, with the other foot in front, or at a harder rung. */
+export function conditionInWords({ condition, rungs, first, second, higher, lower }: ComparedLevels): string {
+  const [here, there, when] = conditionWords[condition](rungs);
   const figures = `${percent(first.level)} ${here}, ${percent(second.level)} ${there}`;
   if (higher >= sureEnough) return `Worse ${when}: ${figures} (${percent(higher)} sure).`;
   if (lower >= sureEnough) return `Better ${when}: ${figures} (${percent(lower)} sure).`;

@@ -6,7 +6,11 @@ import { computed } from 'vue';
 import { clock, counted, fileSize, timeLeft } from '../../app/format.ts';
 import { lacking, stepNames, workOf } from './film-work.ts';
 
-const { film } = defineProps<{ film: Film }>();
+const { film, blind = false } = defineProps<{
+  film: Film;
+  /** Whether whoever looks is asked to mark it without seeing what was said. */
+  blind?: boolean;
+}>();
 /** Which picture of the strip stands for the film: well after the walk-on. */
 const coverPicture = 12;
 const picture = computed(() => {
@@ -19,6 +23,7 @@ const picture = computed(() => {
   };
 });
 const stands = computed(() => {
+  if (blind) return `${counted(film.strikes, 'strike')} to judge again`;
   if (film.done) return `done, ${counted(film.marked, 'strike')} judged`;
   if (film.strikes === 0) return 'no strike tagged yet';
   return `${film.marked} of ${counted(film.strikes, 'strike')} judged`;
@@ -31,7 +36,7 @@ const doing = computed(() => {
   return `${value.begun ? stepNames[value.step] : (value.reason ?? 'waits its turn')}, ${Math.round(value.share * 100)}%${left}`;
 });
 const missing = computed(() => lacking(film));
-const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go on' : 'Review'));
+const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : film.marked > 0 ? 'Go on' : 'Review'));
 </script>
 
 <template>
@@ -51,6 +56,9 @@ const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go 
     <span v-if="film.state === 'ready'" class="how">
       {{ stands }}
       <span v-if="film.remark" class="quiet">{{ film.remark }}</span>
+      <span v-if="film.secondCoach && !blind" class="quiet">{{
+        film.secondCoach.done ? `also marked by ${film.secondCoach.name}` : `${film.secondCoach.name} is asked to mark it as well`
+      }}</span>
       <span v-if="work" class="quiet also" role="status">{{ doing }}</span>
       <span v-for="step in missing" :key="step.step" class="quiet">
         Without {{ stepNames[step.step] }}: {{ step.reason ?? 'it was stopped' }}
@@ -73,8 +81,8 @@ const action = computed(() => (film.done ? 'Look again' : film.marked > 0 ? 'Go 
       <slot name="act" />
       <VBtn
         v-if="film.state === 'ready'"
-        :color="film.done ? undefined : 'primary'"
-        :variant="film.done ? 'outlined' : 'flat'"
+        :color="film.done && !blind ? undefined : 'primary'"
+        :variant="film.done && !blind ? 'outlined' : 'flat'"
         :to="{ name: 'bench', params: { filmId: film.id } }"
         >{{ action }}</VBtn
       >

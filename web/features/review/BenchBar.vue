@@ -28,10 +28,11 @@ const review = useReview();
     />
     <h1>{{ data.session.trainee.name }}</h1>
     <span class="quiet"
-      >{{ data.session.trainee.stance }}, {{ viewNames[data.film.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
+      >{{ data.stance }}, {{ viewNames[data.film.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
       {{ rungName(data.session.rung).toLowerCase() }}, {{ data.session.judgedBy.name
       }}<b v-if="data.matchUp">, {{ data.matchUp }} stance against the holder</b></span
     >
+    <b v-if="review.blind" class="blind">Second marking: what was said is hidden</b>
     <VSpacer />
     <button
       v-if="other.others.length > 0"
@@ -73,7 +74,7 @@ const review = useReview();
       :title="`All keys (${keys.drawn('keys')})`"
       @click="$emit('keys')"
     />
-    <VBtn color="primary" size="small" class="ml-2" @click="$emit('done')">Round done</VBtn>
+    <VBtn color="primary" size="small" class="ml-2" @click="$emit('done')">{{ review.blind ? 'All said' : 'Round done' }}</VBtn>
   </header>
 </template>
 
@@ -101,6 +102,9 @@ h1 {
 }
 .view[aria-pressed='true'] {
   border-color: rgb(var(--v-theme-primary));
+}
+.blind {
+  color: rgb(var(--v-theme-primary));
 }
 .which {
   font-size: 16px;

@@ -26,6 +26,7 @@ import TransportBar from './TransportBar.vue';
 import type { BenchData } from './use-bench-data.ts';
 import { useBench } from './use-bench.ts';
 import { useBenchDesk } from './use-bench-desk.ts';
+import { useEffort } from './use-effort.ts';
 import { useNamedStrikes } from './use-named-strikes.ts';
 import { useOtherView } from './use-other-view.ts';
 import { usePins } from './use-pins.ts';
@@ -60,6 +61,7 @@ const desk = useBenchDesk({
 const { keys, writing, finding, reference, why, undoing } = desk;
 
 provideBench({ data, bench, keys });
+useEffort(data.film.id);
 
 /** What others have said meanwhile comes in when the coach is back at this page. */
 const refresh = (): void => {
@@ -120,7 +122,7 @@ const shape = computed(() => ({
       </div>
       <PointedBodyBar v-if="whose.on.value || whose.work.value" :whose="whose" />
       <PinBar v-else-if="pins.on.value" :pins="pins" :whose="whose" />
-      <NamedBar v-else-if="named.open.value.length > 0" :named="named" />
+      <NamedBar v-else-if="named.open.value.length > 0 && !review.blind" :named="named" />
       <template v-if="player">
         <TransportBar :player="player" :looping="player.looping.value" @loop="desk.loop" />
         <PhaseStrip :player="player" />

@@ -109,6 +109,7 @@ function keep(): void {
         :school="data.session.judgedBy"
         :film-id="data.film.id"
         :frame="at"
+        :clip="[strike.launchFrame, strike.homeFrame]"
         :source-of="data.playable"
         @close="reference = false"
       />
@@ -125,7 +126,8 @@ function keep(): void {
         <VBtn type="submit" size="small" color="primary">Keep</VBtn>
       </form>
       <VBtn v-if="rows.length > 0" variant="tonal" color="primary" class="rest" @click="bench.restClean">
-        The rest as proposed or clean, next <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
+        {{ review.blind ? 'The rest clean, next' : 'The rest as proposed or clean, next' }}
+        <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
       </VBtn>
     </template>
     <div v-else class="none">

@@ -167,6 +167,57 @@ describe('marking', () => {
     expect(verdictOf('sm.telegraph')).to.equal('fault');
   });
 
+  describe('a second time, without seeing what was said', () => {
+    beforeEach(async () => {
+      bench.tag('jab');
+      await pick('gd.return-line');
+      bench.judge('fault');
+      await until(() => outbox.state === 'saved');
+      server.blind = true;
+      await review.refresh();
+    });
+
+    it('shows no verdict, and keeps what is said apart', async () => {
+      expect(review.blind).to.equal(true);
+      await pick('gd.return-line');
+      expect(verdictOf('gd.return-line')).to.equal(undefined);
+      bench.judge('clean');
+      expect(verdictOf('gd.return-line')).to.equal('clean');
+      await until(() => outbox.state === 'saved');
+      const said = server.log.filter((mark): mark is ObservationMark => mark.kind === 'observation');
+      expect(said.map(({ verdict, blind }) => [verdict, blind])).to.deep.equal([
+        ['fault', false],
+        ['clean', true],
+      ]);
+    });
+
+    it('changes no strike, and undoes nothing of before', () => {
+      const before = review.strikes;
+      bench.remove();
+      at = 300;
+      bench.tag('cross');
+      expect(review.strikes).to.deep.equal(before);
+      expect(review.canUndo).to.equal(false);
+    });
+
+    it('is over when all is said and saved: what counts is shown', async () => {
+      await pick('gd.return-line');
+      bench.judge('clean');
+      await review.doneBlind();
+      await review.refresh();
+      expect(review.blind).to.equal(false);
+      expect(verdictOf('gd.return-line')).to.equal('fault');
+    });
+
+    it('is not over while marks are on their way', async () => {
+      await pick('gd.return-line');
+      server.away = true;
+      bench.judge('clean');
+      const problem = await review.doneBlind().catch((error: Error) => error.message);
+      expect(problem).to.match(/still on their way/);
+    });
+  });
+
   it('the rest is judged as it is proposed, or clean, in one step', async () => {
     bench.tag('jab');
     bench.set('launch', bench.strike.value!.launchFrame);

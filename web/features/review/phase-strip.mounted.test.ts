@@ -31,7 +31,7 @@ describe('a strike in five stills', () => {
     reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
     const data = deskData('lead-side', { points: new Promise((resolve) => (arrive = resolve)) });
-    Object.assign(data.session, { trainee: { stance: 'orthodox' } });
+    Object.assign(data, { stance: 'orthodox' });
     await useReview().open(data.film, 1);
     const player = {
       at,

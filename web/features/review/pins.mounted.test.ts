@@ -36,7 +36,7 @@ describe('points that are put right by hand at the bench', () => {
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
     const data = deskData('lead-side', { points: Promise.resolve(standing()) });
     Object.assign(data.film, { width, height });
-    Object.assign(data.session, { trainee: { stance: 'orthodox' } });
+    Object.assign(data, { stance: 'orthodox' });
     await useReview().open(data.film, 1);
     at.value = 100;
     playing.value = false;

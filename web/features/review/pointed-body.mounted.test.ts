@@ -31,7 +31,7 @@ describe('whoever is pointed out at the bench', () => {
   beforeEach(async () => {
     const data = deskData('lead-side', { points: Promise.resolve(standing()) });
     Object.assign(data.film, { id: 'a-film', width, height, steps: [] });
-    Object.assign(data.session, { trainee: { stance: 'orthodox' } });
+    Object.assign(data, { stance: 'orthodox' });
     state = { film: data.film, sent: [], refuses: false };
     globalThis.fetch = ((url: string, { method, body }: RequestInit = {}) => {
       if (state.refuses) return Promise.resolve(new Response(JSON.stringify({ message: 'Nobody is there.' }), { status: 409 }));

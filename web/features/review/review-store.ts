@@ -10,10 +10,12 @@ import {
 import type { Pin } from '@wax-fist/core/body';
 import { saidLater, tallyOf, type Tally, type Verdict } from '@wax-fist/core/review';
 import { shippedVersion, type CheckpointId, type TechniqueId, type View } from '@wax-fist/core/technique';
+import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { momentsOf, type StrikeMoments } from '@wax-fist/core/strikes';
 import { defineStore } from 'pinia';
 import { v7 as uuid } from 'uuid';
 import { computed, ref, shallowReactive, watch } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { makeUndo } from '../../app/undo.ts';
 import { useOutbox } from './outbox-store.ts';
@@ -30,6 +32,8 @@ export interface Word {
   view?: View;
   /** Judged although this view or rate cannot show it. */
   anyway?: boolean;
+  /** What a measure proposed meanwhile. */
+  proposed?: Verdict | null;
 }
 
 export type NewStrike = StrikeMoments & { technique: TechniqueId; part?: number | null };
@@ -45,9 +49,12 @@ interface Keeper<One extends Mark> {
 /** One film's review as it stands here: what the server has, and what was said since. Everything said takes effect at once. */
 export const useReview = defineStore('review', () => {
   const outbox = useOutbox();
+  const notice = useNotice();
   const filmId = ref<string>();
   const view = ref<View>('lead-side');
   const checklistVersion = ref(shippedVersion);
+  /** Whether whoever is here marks the film a second time: what was said before is kept from them. */
+  const blind = ref(false);
   const strikesById = shallowReactive(new Map<string, StrikeMark>());
   const wordsByKey = shallowReactive(new Map<string, ObservationMark>());
   /** Those from the server say by whom. */
@@ -80,6 +87,8 @@ export const useReview = defineStore('review', () => {
 
   /** Takes a mark in unless something later is known. */
   function take(mark: Mark): void {
+    // What is said blind and what counts are two things, and only one of them is on this bench.
+    if (mark.kind === 'observation' && mark.blind !== blind.value) return;
     const { standing, keep } = keeperOf(mark);
     const held = standing(mark);
     if (!held || saidLater(mark, held)) keep(mark);
@@ -90,8 +99,19 @@ export const useReview = defineStore('review', () => {
     filmId.value = film.id;
     view.value = film.view;
     checklistVersion.value = version;
-    for (const mark of await outbox.marksOf(film.id)) take(mark);
+    const waiting = await outbox.marksOf(film.id);
+    for (const mark of waiting) take(mark);
     await refresh();
+    // Whether the film is marked blind is known only now.
+    for (const mark of waiting) take(mark);
+  }
+  /** Says that the second coach has said all: everything that counts comes in. @throws Error while marks are still on their way, and what the server says */
+  async function doneBlind(): Promise<void> {
+    const film = filmId.value!;
+    await outbox.flush();
+    if ((await outbox.marksOf(film)).length > 0)
+      throw new Error('Some marks are still on their way. Try again when they are saved.');
+    await request(reviewingEndpoints.secondCoachDone, { params: { filmId: film } });
   }
 
   function forget(): void {
@@ -105,7 +125,8 @@ export const useReview = defineStore('review', () => {
     const [waiting, told] = await Promise.all([outbox.marksOf(film), standingIn(film)]);
     if (film !== filmId.value) return;
     forget();
-    for (const mark of [...told, ...waiting]) take(mark);
+    see(told);
+    waiting.forEach(take);
   }
   watch(
     () => outbox.letGoOf,
@@ -117,9 +138,18 @@ export const useReview = defineStore('review', () => {
   );
 
   /** What counts on the server. */
-  async function standingIn(film: string): Promise<Mark[]> {
-    const { strikes: told, observations, pins: pinned } = await request(reviewEndpoints.showReview, { params: { filmId: film } });
-    return [...told, ...observations, ...pinned];
+  async function standingIn(film: string): Promise<{ blind: boolean; marks: Mark[] }> {
+    const told = await request(reviewEndpoints.showReview, { params: { filmId: film } });
+    return { blind: told.blind, marks: [...told.strikes, ...told.observations, ...told.pins] };
+  }
+  /** From being asked to mark it blind on, and again from being done, other words are those that are on the bench. */
+  function see(told: { blind: boolean; marks: Mark[] }): void {
+    if (told.blind !== blind.value) {
+      wordsByKey.clear();
+      undo.clear();
+      blind.value = told.blind;
+    }
+    told.marks.forEach(take);
   }
 
   /** Brings in what others, or other tabs, have said meanwhile. */
@@ -127,7 +157,7 @@ export const useReview = defineStore('review', () => {
     const wanted = filmId.value;
     if (!wanted) return;
     const told = await standingIn(wanted);
-    if (wanted === filmId.value) for (const mark of told) take(mark);
+    if (wanted === filmId.value) see(told);
   }
 
   const stamp = () => ({ id: uuid(), saidAt: new Date().toISOString() });
@@ -156,8 +186,12 @@ export const useReview = defineStore('review', () => {
     lastSaid.value = marks.find(isOfStrike)?.strikeId;
   };
 
-  /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids */
+  /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids; none to whoever marks blind */
   function tellStrikes(told: readonly (NewStrike | ChangedStrike)[]): string[] {
+    if (blind.value) {
+      notice.say('Strikes stay as they are while you mark this film a second time.');
+      return [];
+    }
     const marks = told.map((one): StrikeMark => {
       const strikeId = 'strikeId' in one ? one.strikeId : uuid();
       const held = strikesById.get(strikeId);
@@ -173,7 +207,7 @@ export const useReview = defineStore('review', () => {
   }
   function judge(strikeId: string, words: readonly Word[]): void {
     say(
-      words.map(({ checkpointId, verdict, note, view: from, anyway = false }) => ({
+      words.map(({ checkpointId, verdict, note, view: from, anyway = false, proposed = null }) => ({
         kind: 'observation',
         ...stamp(),
         strikeId,
@@ -182,6 +216,8 @@ export const useReview = defineStore('review', () => {
         note: note === undefined ? (wordOf(strikeId, checkpointId)?.note ?? null) : note,
         view: from ?? view.value,
         anyway,
+        proposed: verdict && !blind.value ? proposed : null,
+        blind: blind.value,
         checklistVersion: checklistVersion.value,
       })),
     );
@@ -214,6 +250,8 @@ export const useReview = defineStore('review', () => {
 
   return {
     filmId,
+    blind,
+    doneBlind,
     strikes,
     open,
     refresh,

@@ -4,7 +4,7 @@ import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import type { Track } from '@wax-fist/core/body';
 import type { CallBook } from '@wax-fist/core/calls';
-import { matchUpOf, type Catalogue, type MatchUp } from '@wax-fist/core/technique';
+import { matchUpOf, type Catalogue, type MatchUp, type Stance } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
 import { playableOf, pointsOf } from '../footage/playable.ts';
@@ -26,6 +26,8 @@ export interface BenchData {
   book: CallBook;
   /** Frames a second of the film. */
   frameRate: number;
+  /** Which foot leads in this film. */
+  stance: Stance;
   /** How trainee and holder stand to each other; undefined without a holder. */
   matchUp: MatchUp | undefined;
 }
@@ -45,6 +47,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     shelf.at(session.checklistVersion),
     shelf.ready(),
   ]);
+  const stance = film.stance ?? session.trainee.stance;
   const holderStance = session.holderStance ?? session.holder?.stance;
   return {
     film,
@@ -56,6 +59,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     catalogue,
     book: shelf.book(session.judgedBy.bookId),
     frameRate: playable.timeline.length > 1 ? ((playable.timeline.length - 1) * 1000) / playable.timeline.at(-1)! : Infinity,
-    matchUp: holderStance ? matchUpOf(session.trainee.stance, holderStance) : undefined,
+    stance,
+    matchUp: holderStance ? matchUpOf(stance, holderStance) : undefined,
   };
 }

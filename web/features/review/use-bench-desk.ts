@@ -52,6 +52,11 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
 
   async function finish(): Promise<void> {
     try {
+      if (review.blind) {
+        await review.doneBlind();
+        await router.push({ name: 'reviewing' });
+        return;
+      }
       await request(footageEndpoints.changeFilm, { params: { filmId: data.film.id }, body: { done: true } });
       await router.push({ name: 'session', params: { sessionId: data.film.sessionId }, hash: '#said' });
     } catch (error) {

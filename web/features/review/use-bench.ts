@@ -125,7 +125,7 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
             part: null,
           },
         ]);
-    selected.value = first;
+    selected.value = first ?? selected.value;
   }
   /** The strike that is there already, with the moments that it has. */
   function near(at: number) {
@@ -180,7 +180,8 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       if (!value) return;
       const next = review.strikes[place.value] ?? review.strikes[place.value - 2];
       review.changeStrike(value.strikeId, { removed: true });
-      select(next?.strikeId);
+      // Who may not remove it stays with it.
+      if (!strike.value) select(next?.strikeId);
     },
     restClean() {
       judgeRest();

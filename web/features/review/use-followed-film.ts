@@ -18,13 +18,13 @@ export interface FilmWithBody {
   show: (track: Track) => void;
 }
 
-export function useFollowedFilm({ points, playable, film, session }: BenchData): FilmWithBody {
+export function useFollowedFilm({ points, playable, film, stance }: BenchData): FilmWithBody {
   const review = useReview();
   const found = shallowRef<FollowedFilm>();
   const show = (track: Track): void => {
     const { timeline } = playable;
     const picture = { width: film.width!, height: film.height! };
-    found.value = followedFilm({ timeline, track, picture, view: film.view, stance: session.trainee.stance });
+    found.value = followedFilm({ timeline, track, picture, view: film.view, stance });
   };
   void points?.then((track) => track && show(track));
   const followed = computed(() => found.value && pinnedFilm(found.value, review.pins));

@@ -20,7 +20,7 @@ describe('what is measured at the bench', () => {
   const desk = (points: Promise<Track | undefined> | undefined) => {
     const strike = shallowRef<StrikeMark | undefined>(strikeAt(120));
     const data = deskData('lead-side', { points });
-    Object.assign(data.session, { trainee: { stance: 'orthodox' } });
+    Object.assign(data, { stance: 'orthodox' });
     const scope = effectScope();
     const measured = scope.run(() =>
       useMeasured(

@@ -85,7 +85,8 @@ export function useWalk(
   const { measureOf, track, readFor } = useMeasured(data, strike, followed);
   const rows = computed(() =>
     asked.value.map((line): WalkLine => {
-      const found = measureOf.value(line.checkpoint);
+      // A second coach is to say what they see, not what somebody or something else has seen.
+      const found = review.blind ? undefined : measureOf.value(line.checkpoint);
       const proposal = found && line.band && !line.reported ? proposalFor(line.band, found) : undefined;
       return { ...line, measured: found, proposal };
     }),
@@ -106,6 +107,7 @@ export function useWalk(
       ...word,
       view: line(word.checkpointId)?.from ?? film.view,
       anyway: line(word.checkpointId)?.shown === false,
+      proposed: line(word.checkpointId)?.proposal?.verdict ?? null,
     }));
     review.judge(strike.value.strikeId, told);
   }

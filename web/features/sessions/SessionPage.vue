@@ -1,37 +1,33 @@
 <script setup lang="ts">
-import { messageOf } from '@wax-fist/core/message-of';
 import { everyRow } from '@wax-fist/contract/page';
-import { mdiChartTimelineVariant, mdiDeleteOutline, mdiPencil, mdiRefresh, mdiStop, mdiVideoPlus } from '@mdi/js';
+import { mdiChartTimelineVariant, mdiPencil, mdiVideoPlus } from '@mdi/js';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
-import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { footageEndpoints } from '@wax-fist/contract/footage';
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
-import { holdingTechnique, viewNames, views, type View } from '@wax-fist/core/technique';
+import { holdingTechnique } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { shortDay } from '../../app/format.ts';
 import AddFilms from '../footage/AddFilms.vue';
-import { inWork, lacking } from '../footage/film-work.ts';
-import FilmRow from '../footage/FilmRow.vue';
-import { useAccount } from '../accounts/account-store.ts';
+import { inWork } from '../footage/film-work.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
+import SessionFilms from './SessionFilms.vue';
 import SessionHabits from './SessionHabits.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
 const catalogue = useCatalogue();
 const changing = ref(false);
-const remark = ref<string>();
 
 const {
   value: page,
@@ -79,31 +75,6 @@ async function lookAtWork(): Promise<void> {
   if (!working.value) await Promise.all([allAgain(), measureAgain()]);
 }
 whileTrue(working, lookAtWork, 1000);
-
-async function setView(film: Film, view: View): Promise<void> {
-  await request(footageEndpoints.changeFilm, { params: { filmId: film.id }, body: { view } }).catch(
-    (error: unknown) => (remark.value = messageOf(error)),
-  );
-  await again();
-}
-const notice = useNotice();
-const account = useAccount();
-type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
-async function act(film: Film, what: Act): Promise<void> {
-  remark.value = undefined;
-  await request(footageEndpoints[what] as typeof footageEndpoints.removeFilm, { params: { filmId: film.id } }).catch(
-    (error: unknown) => (remark.value = messageOf(error)),
-  );
-  await again();
-}
-/** A film that is about to be removed: its bytes do not come back. */
-const removing = ref<Film>();
-async function removeIt(): Promise<void> {
-  const film = removing.value!;
-  removing.value = undefined;
-  await act(film, 'removeFilm');
-  if (!remark.value) notice.say(`${film.fileName} is removed.`);
-}
 </script>
 
 <template>
@@ -141,64 +112,7 @@ async function removeIt(): Promise<void> {
             >Film rounds now</VBtn
           >
         </div>
-        <VAlert
-          v-if="remark"
-          type="warning"
-          variant="tonal"
-          density="compact"
-          closable
-          class="mb-2"
-          role="alert"
-          @click:close="remark = undefined"
-          >{{ remark }}</VAlert
-        >
-        <ul v-if="page.session.films.length > 0" class="list">
-          <FilmRow v-for="film in page.session.films" :key="film.id" :film="film">
-            <template #view>
-              <select
-                :value="film.view"
-                :aria-label="`From where ${film.fileName} was filmed`"
-                class="view"
-                @change="setView(film, ($event.target as HTMLSelectElement).value as View)"
-              >
-                <option v-for="view in views" :key="view" :value="view">{{ viewNames[view] }}</option>
-              </select>
-            </template>
-            <template #act>
-              <VBtn
-                v-if="film.state === 'failed' || film.state === 'stopped' || lacking(film).length > 0"
-                variant="outlined"
-                :prepend-icon="mdiRefresh"
-                @click="act(film, 'retryFilm')"
-                >{{ film.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
-              >
-              <VBtn
-                v-if="inWork(film)"
-                :icon="mdiStop"
-                size="small"
-                variant="text"
-                :aria-label="`Stop working on ${film.fileName}`"
-                title="Stop working on this film"
-                @click="act(film, 'stopFilm')"
-              />
-              <VBtn
-                v-if="film.state === 'ready'"
-                variant="outlined"
-                :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
-                >Rounds</VBtn
-              >
-              <VBtn
-                v-if="film.strikes === 0 && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)"
-                :icon="mdiDeleteOutline"
-                size="small"
-                variant="text"
-                :aria-label="`Remove ${film.fileName}`"
-                title="Remove this film"
-                @click="removing = film"
-              />
-            </template>
-          </FilmRow>
-        </ul>
+        <SessionFilms :session="page.session" @changed="again" />
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
         <FilmAdvice :session="page.session" :checklists="page.checklists" :corrections="page.corrections" />
@@ -224,15 +138,6 @@ async function removeIt(): Promise<void> {
           @changed="allAgain"
         />
         <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
-        <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
-          <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
-            <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>
-            <div class="acts">
-              <VBtn variant="text" @click="removing = undefined">Keep it</VBtn>
-              <VBtn color="error" @click="removeIt">Remove it</VBtn>
-            </div>
-          </VCard>
-        </VDialog>
         <SessionDialog v-model="changing" :trainee-id="page.session.traineeId" :session="page.session" @saved="again" />
       </template>
     </PageState>
@@ -243,13 +148,5 @@ async function removeIt(): Promise<void> {
 .films {
   align-items: flex-end;
   margin-bottom: 8px;
-}
-.view {
-  font: inherit;
-  color: inherit;
-  border: 0;
-  border-bottom: 1px dotted;
-  background: none;
-  padding: 2px 0;
 }
 </style>

@@ -8,6 +8,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { openFrames } from '../../player/open-frames.ts';
 import type { PlayableFilm, FrameSource } from '../../player/frame-source.ts';
+import FrameClip from '../../player/FrameClip.vue';
 import FrameStill from '../../player/FrameStill.vue';
 import { playableOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -15,7 +16,7 @@ import { schoolPicture, shippedStill, type Still } from './shipped-stills.ts';
 import StillPicture from './StillPicture.vue';
 
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
-const { technique, checkpointId, school, filmId, frame, sourceOf } = defineProps<{
+const { technique, checkpointId, school, filmId, frame, clip, sourceOf } = defineProps<{
   technique: string;
   checkpointId: string;
   /** By which it is judged. */
@@ -23,6 +24,8 @@ const { technique, checkpointId, school, filmId, frame, sourceOf } = defineProps
   /** The film in hand and its frame on show, which may become the club's still. */
   filmId: string;
   frame: number;
+  /** First and last frame of the strike in hand: taken along where the frame on show lies in it. */
+  clip: readonly [from: number, to: number] | undefined;
   sourceOf: PlayableFilm;
 }>();
 defineEmits<{ close: [] }>();
@@ -33,21 +36,25 @@ type Kind = ReferenceStill['kind'];
 
 const own = (kind: Kind): ReferenceStill | undefined =>
   catalogue.stills.find((one) => one.technique === technique && one.checkpoint === checkpointId && one.kind === kind);
-const sources = new Map<string, Promise<FrameSource>>();
-const opened = (id: string): Promise<FrameSource> => {
+interface Opened {
+  source: FrameSource;
+  timeline: Float64Array;
+}
+const sources = new Map<string, Promise<Opened>>();
+const opened = (id: string): Promise<Opened> => {
   const held =
     sources.get(id) ??
     (id === filmId
       ? Promise.resolve(sourceOf)
       : request(footageEndpoints.showFilm, { params: { filmId: id } }).then(playableOf)
-    ).then(openFrames);
+    ).then(async (film) => ({ source: await openFrames(film), timeline: film.timeline }));
   sources.set(id, held);
   return held;
 };
 interface Shown {
   kind: Kind;
   still: ReferenceStill | undefined;
-  source: FrameSource | undefined;
+  opened: Opened | undefined;
   picture: Still | undefined;
 }
 const pictured = (kind: Kind): Still | undefined =>
@@ -57,7 +64,7 @@ const wanted = computed(() => stillKinds.map((kind) => ({ kind, still: own(kind)
 watch(
   wanted,
   async (all) => {
-    const next = all.map(async (one): Promise<Shown> => ({ ...one, source: one.still && (await opened(one.still.filmId)) }));
+    const next = all.map(async (one): Promise<Shown> => ({ ...one, opened: one.still && (await opened(one.still.filmId)) }));
     shown.value = await Promise.all(next).catch((error: unknown) => {
       failure.value = messageOf(error);
       return [];
@@ -66,7 +73,7 @@ watch(
   { immediate: true },
 );
 onScopeDispose(() => {
-  for (const one of sources.values()) void one.then((source) => source.close());
+  for (const one of sources.values()) void one.then(({ source }) => source.close());
 });
 
 async function act(doing: Promise<unknown>): Promise<void> {
@@ -81,9 +88,13 @@ const backTo = (kind: Kind, before: ReferenceStill | undefined) => (): Promise<u
   (before ? keep(before) : drop(kind)).then(catalogue.again);
 const take = (kind: Kind) => {
   const before = own(kind);
+  const [fromFrame, toFrame] = clip && clip[0] <= frame && frame <= clip[1] ? clip : [null, null];
   return act(
-    keep({ ...params(kind), filmId, frame }).then(() =>
-      notice.say('This frame is shown from now on, to the whole club.', backTo(kind, before)),
+    keep({ ...params(kind), filmId, frame, fromFrame, toFrame }).then(() =>
+      notice.say(
+        `This ${fromFrame === null ? 'frame' : 'strike'} is shown from now on, to the whole club.`,
+        backTo(kind, before),
+      ),
     ),
   );
 };
@@ -91,17 +102,38 @@ const letGo = (kind: Kind) => {
   const before = own(kind);
   return act(drop(kind).then(() => notice.say('The rendered example is shown again.', backTo(kind, before))));
 };
+/** Which of the two is played. */
+const playing = ref<Kind>();
+const canPlay = (still: ReferenceStill | undefined): boolean => typeof still?.fromFrame === 'number';
 const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
 </script>
 
 <template>
   <aside class="pair" aria-label="How it should look">
-    <figure v-for="{ kind, still, source, picture } in shown" :key="kind">
-      <FrameStill v-if="still && source" :source="source" :index="still.frame" :height="150" class="still" />
+    <figure v-for="{ kind, still, opened: from, picture } in shown" :key="kind">
+      <FrameClip
+        v-if="still && from && playing === kind"
+        :source="from.source"
+        :timeline="from.timeline"
+        :from="still.fromFrame!"
+        :to="still.toFrame!"
+        :height="150"
+        class="still"
+      />
+      <FrameStill v-else-if="still && from" :source="from.source" :index="still.frame" :height="150" class="still" />
       <StillPicture v-else-if="picture" :still="picture" :alt="`${names[kind]}: rendered example`" />
       <p v-else class="still none quiet">No picture yet.</p>
       <figcaption>
         <b>{{ names[kind] }}</b><span class="quiet">{{ still ? ', from our own footage' : picture ? ', rendered' : '' }}</span>
+        <button
+          v-if="canPlay(still)"
+          type="button"
+          class="play"
+          :aria-pressed="playing === kind"
+          @click="playing = playing === kind ? undefined : kind"
+        >
+          {{ playing === kind ? 'Stop' : 'Play the strike' }}
+        </button>
         <button type="button" @click="take(kind)">Take the frame on show</button>
         <button v-if="still" type="button" @click="letGo(kind)">As it ships</button>
       </figcaption>

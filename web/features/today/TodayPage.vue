@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { inDueOrder, type DueReason } from '@wax-fist/core/correction';
+import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { todayEndpoints } from '@wax-fist/contract/today';
 import { computed } from 'vue';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
+import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, localDay, shortDay } from '../../app/format.ts';
 import FilmRow from '../footage/FilmRow.vue';
@@ -14,8 +16,9 @@ import CorrectionLine from '../corrections/CorrectionLine.vue';
 
 const films = usePages((query) => request(todayEndpoints.filmsToReview, { query }));
 const corrections = usePages((query) => request(correctionEndpoints.listCorrections, { query: { ...query, state: 'open' } }));
+const blind = useAnswer(() => request(reviewingEndpoints.filmsToMarkBlind));
 const failure = computed(() => films.failure.value ?? corrections.failure.value);
-const again = () => Promise.all([films.again(), corrections.again()]);
+const again = () => Promise.all([films.again(), corrections.again(), blind.again()]);
 const now = localDay();
 const catalogue = useCatalogue();
 const isDue = ({ recheckOn }: Correction): boolean => recheckOn !== null && recheckOn <= now;
@@ -45,6 +48,7 @@ const sentence = computed(() => {
   const parts = [
     count > 0 ? `${counted(count, 'film')}${films.hasMore.value ? ' and more' : ''} to review` : '',
     due.value.length > 0 ? `${counted(due.value.length, 'correction')} due` : '',
+    blind.value.value?.length ? `${counted(blind.value.value.length, 'film')} to mark a second time` : '',
   ];
   return parts.filter(Boolean).join(', ') || 'Nothing waits.';
 });
@@ -72,6 +76,16 @@ const sentence = computed(() => {
         :shown="films.rows.value!.length"
         @more="films.more"
       />
+
+      <template v-if="blind.value.value?.length">
+        <h2>Asked of you</h2>
+        <p class="quiet">Judge the same strikes without seeing what was said: it shows which rows we read alike.</p>
+        <ul class="list">
+          <FilmRow v-for="{ film, traineeId, traineeName, heldOn } in blind.value.value" :key="film.id" :film="film" blind>
+            <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn) }}
+          </FilmRow>
+        </ul>
+      </template>
 
       <h2>Corrections due</h2>
       <ul v-if="due.length > 0" class="list">

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { randomBeta, randomLcg } from 'd3-random';
 import { range } from 'd3-array';
 import fc from 'fast-check';
-import { agreementOf, commonestQuarrel, wordingOf, type PairCounts } from './index.ts';
+import { agreementOfCoaches, commonestQuarrel, wordingOf, type PairCounts } from './index.ts';
 
 const counts = fc.array(fc.array(fc.nat(20), { minLength: 3, maxLength: 3 }), { minLength: 3, maxLength: 3 });
 const turned = (table: PairCounts): PairCounts => range(3).map((first) => range(3).map((second) => table[second]![first]!));
@@ -10,7 +10,7 @@ const turned = (table: PairCounts): PairCounts => range(3).map((first) => range(
 describe('how far two coaches agree', () => {
   it('is what the books say of a table', () => {
     // 25 of 40 alike by two who call half of it clean: (0.625 − 0.5) / (1 − 0.5).
-    const { same, kappa, pairs } = agreementOf([
+    const { same, kappa, pairs } = agreementOfCoaches([
       [
         [13, 0, 8],
         [0, 0, 0],
@@ -23,14 +23,14 @@ describe('how far two coaches agree', () => {
   });
 
   it('takes a watch for half of the way to a fault', () => {
-    const near = agreementOf([
+    const near = agreementOfCoaches([
       [
         [10, 6, 0],
         [0, 0, 0],
         [0, 0, 10],
       ],
     ]).kappa!;
-    const far = agreementOf([
+    const far = agreementOfCoaches([
       [
         [10, 0, 6],
         [0, 0, 0],
@@ -43,7 +43,7 @@ describe('how far two coaches agree', () => {
   it('does not depend on who is called the first', () => {
     fc.assert(
       fc.property(counts, (table) => {
-        const [one, other] = [agreementOf([table]), agreementOf([turned(table)])];
+        const [one, other] = [agreementOfCoaches([table]), agreementOfCoaches([turned(table)])];
         expect(one.same).to.deep.equal(other.same);
         expect(one.kappa === undefined).to.equal(other.kappa === undefined);
         if (one.kappa && other.kappa) {
@@ -57,7 +57,7 @@ describe('how far two coaches agree', () => {
   it('lies within its interval, and the interval within what is possible', () => {
     fc.assert(
       fc.property(fc.array(counts, { minLength: 1, maxLength: 4 }), (films) => {
-        const { kappa, same } = agreementOf(films);
+        const { kappa, same } = agreementOfCoaches(films);
         expect(same.low).to.be.at.least(0);
         expect(same.high).to.be.at.most(1);
         if (!kappa) return;
@@ -68,7 +68,7 @@ describe('how far two coaches agree', () => {
   });
 
   it('says nothing beyond chance where both said one thing only', () => {
-    const { kappa, same } = agreementOf([
+    const { kappa, same } = agreementOfCoaches([
       [
         [30, 0, 0],
         [0, 0, 0],
@@ -85,7 +85,7 @@ describe('how far two coaches agree', () => {
       [0, 0, 0],
       [2 * scale, 0, 8 * scale],
     ];
-    const [one, many] = [agreementOf([of(4)]).kappa!, agreementOf([of(1), of(1), of(1), of(1)]).kappa!];
+    const [one, many] = [agreementOfCoaches([of(4)]).kappa!, agreementOfCoaches([of(1), of(1), of(1), of(1)]).kappa!];
     expect(one.high - one.low).to.be.above(many.high - many.low);
   });
 
@@ -109,7 +109,7 @@ describe('how far two coaches agree', () => {
         }
         return table;
       });
-      const { low, high } = agreementOf(tables).kappa!;
+      const { low, high } = agreementOfCoaches(tables).kappa!;
       return low <= truth && truth <= high;
     });
     expect(hits.length / 400).to.be.within(0.84, 0.97);
@@ -129,7 +129,7 @@ describe('what agreement says of the words of a row', () => {
     ['open', [alike(8, 2)], 'open'],
   ];
   for (const [name, films, expected] of table) {
-    it(`is ${name}`, () => expect(wordingOf(agreementOf(films))).to.equal(expected));
+    it(`is ${name}`, () => expect(wordingOf(agreementOfCoaches(films))).to.equal(expected));
   }
 
   it('names what is held against each other most', () => {

@@ -17,7 +17,7 @@ export interface Bounded {
 }
 
 /** How far two coaches agree on one checkpoint. */
-export interface Agreement {
+export interface CoachAgreement {
   /** Strikes that both could judge. */
   pairs: number;
   /** How often they said the same. */
@@ -29,7 +29,7 @@ export interface Agreement {
 
 /** Below this, strikes tell nothing of agreement. */
 const fewestPairs = 8;
-/** Agreement beyond chance below this leaves too much to who looks (“substantial” begins here, Landis and Koch 1977). */
+/** CoachAgreement beyond chance below this leaves too much to who looks (“substantial” begins here, Landis and Koch 1977). */
 export const clearEnough = 0.6;
 /** How alike two strikes of a film are: whoever reads a row in their own way does so all through it. */
 const likeness: Ratio = 0.1;
@@ -85,7 +85,7 @@ function wilson(times: number, of: number): Bounded {
  * Strikes of a film count for less than as many films; intervals are of 90%.
  * @param films pairs of verdicts by film, each a table of 3 × 3
  */
-export function agreementOf(films: readonly PairCounts[]): Agreement {
+export function agreementOfCoaches(films: readonly PairCounts[]): CoachAgreement {
   const table = places.map((first) => places.map((second) => sum(films, (film) => film[first]![second]!)));
   const pairs = sumOf(table);
   if (pairs === 0) return { pairs, same: { value: 0, low: 0, high: 1 }, kappa: undefined, enough: false };
@@ -111,7 +111,7 @@ export function agreementOf(films: readonly PairCounts[]): Agreement {
 /** What an agreement says of the words of a row. */
 export type Wording = 'too-few' | 'clear' | 'unclear' | 'open';
 /** Whether two coaches read a row alike: only what lies surely on one side is said. */
-export function wordingOf({ kappa, enough, same }: Agreement): Wording {
+export function wordingOf({ kappa, enough, same }: CoachAgreement): Wording {
   if (!enough) return 'too-few';
   if (!kappa) return same.low >= clearEnough ? 'clear' : 'open';
   if (kappa.high < clearEnough) return 'unclear';

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { mdiDragHorizontalVariant } from '@mdi/js';
+import type { Ranked } from '@wax-fist/core/correction';
+import { checkpointName, severityNames, techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { faultsOfSeen, percent } from '../../app/format.ts';
+import FamilySign from '../checklists/FamilySign.vue';
+
+/** Something that could be mended, with the whole sum that places it. */
+const { one, checklists, moved } = defineProps<{
+  one: Ranked;
+  checklists: Catalogue;
+  /** Whether a coach has placed it against the sum. */
+  moved: boolean;
+}>();
+defineEmits<{ open: []; move: [steps: 1 | -1] }>();
+const nameOf = (id: string): string => checkpointName(checklists, id).toLowerCase();
+const name = computed(() => checkpointName(checklists, one.checkpointId));
+const points = (value: number): string => value.toFixed(1);
+const sumInWords = computed(() => {
+  const own = `${severityNames[one.severity].toLowerCase()} ${one.weight} × at least ${percent(one.rate.low)}`;
+  const added = one.explains.map(
+    ({ checkpointId, adds }) => ` + ${points(adds)} for ${nameOf(checkpointId)}, which follows from it`,
+  );
+  return `${own}${added.join('')} = ${points(one.value)}`;
+});
+const whyNot = computed(() => {
+  if (one.proposed) return '';
+  if (!moved && one.follows) return `likely follows from ${nameOf(one.follows.checkpointId)} (${percent(one.follows.sure)} sure)`;
+  if (!moved && one.later) return 'waits: not for a beginner yet';
+  return 'waits: another cue is for the same place, or two are enough';
+});
+</script>
+
+<template>
+  <li :class="{ proposed: one.proposed }">
+    <button
+      type="button"
+      class="grip no-print"
+      :aria-label="`Move ${name}: arrow up, arrow down`"
+      title="Drag, or arrow up and down"
+      @keydown.up.prevent="$emit('move', -1)"
+      @keydown.down.prevent="$emit('move', 1)"
+    >
+      <VIcon :icon="mdiDragHorizontalVariant" size="20" />
+    </button>
+    <FamilySign :family="one.family" :size="22" />
+    <div>
+      <p>
+        <b>{{ name }}</b>{{ ' '
+        }}<span class="quiet">{{ techniqueName(checklists, one.technique as TechniqueId).toLowerCase() }}</span
+        >,
+        <span class="number">{{ faultsOfSeen(one.rate) }}</span>
+        <span v-if="one.proposed">: “{{ checklists.checkpoints.get(one.checkpointId)!.cues[0] }}”</span>
+      </p>
+      <p class="quiet">
+        <span class="number">{{ sumInWords }}</span><template v-if="whyNot">; {{ whyNot }}</template>
+      </p>
+    </div>
+    <VBtn
+      class="no-print"
+      :color="one.proposed ? 'primary' : undefined"
+      :variant="one.proposed ? 'flat' : 'outlined'"
+      @click="$emit('open')"
+      >Open it</VBtn
+    >
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 24px 26px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+  padding: 10px 14px 10px 6px;
+  border-left: 6px solid transparent;
+  background: rgb(var(--v-theme-surface));
+}
+li + li {
+  border-top: 1px solid var(--line);
+}
+li.proposed {
+  border-left-color: #e9b44c;
+}
+.grip {
+  cursor: grab;
+  color: var(--quiet);
+  touch-action: none;
+  min-height: 44px;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
+import { agreementOfCoaches, wordingOf } from '@wax-fist/core/review';
+import { computed } from 'vue';
+import { counted } from '../../app/format.ts';
+import PageState from '../../app/PageState.vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import EffortChart from './EffortChart.vue';
+import { costFigures, costOf, costOfWeeks, inNeedOfWords } from './reviewing-words.ts';
+import RowAgreement from './RowAgreement.vue';
+
+/** How this club reviews: what it costs, and whether its coaches read the same row the same way. */
+const catalogue = useCatalogue();
+const {
+  value: page,
+  failure,
+  again,
+} = useAnswer(async () => {
+  const [weeks, pairs] = await Promise.all([
+    request(reviewingEndpoints.effort),
+    request(reviewingEndpoints.agreement),
+    catalogue.ready(),
+  ]);
+  return { weeks, pairs };
+});
+const lastWeeks = 4;
+const lately = computed(() => {
+  const cost = costOfWeeks(page.value?.weeks.slice(-lastWeeks) ?? []);
+  return costFigures.flatMap(({ id, name, written }) => {
+    const value = cost[id];
+    return value === undefined ? [] : [{ name: name.toLowerCase(), says: written(value) }];
+  });
+});
+const anyWork = computed(() =>
+  page.value?.weeks.some((week) => Object.values(costOf(week)).some((value) => value !== undefined)),
+);
+const rows = computed(() =>
+  (page.value?.pairs ?? [])
+    .flatMap(({ checkpointId, films, seenByOne }) => {
+      const checkpoint = catalogue.newest.checkpoints.get(checkpointId);
+      const agreement = agreementOfCoaches(films);
+      return checkpoint ? [{ checkpoint, films, seenByOne, agreement, wording: wordingOf(agreement) }] : [];
+    })
+    .sort(inNeedOfWords),
+);
+const unclear = computed(() => rows.value.filter(({ wording }) => wording === 'unclear').length);
+</script>
+
+<template>
+  <div class="page">
+    <h1>How we review</h1>
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <h2>What it costs</h2>
+        <p v-if="lately.length > 0" class="quiet">
+          Last four weeks:
+          <template v-for="({ name, says }, place) in lately" :key="name"
+            >{{ place > 0 ? ', ' : '' }}<b class="number">{{ says }}</b> {{ name }}</template
+          >.
+        </p>
+        <EffortChart v-if="anyWork" :weeks="page.weeks" class="mt-4" />
+        <div v-else class="empty">Nothing was reviewed in the last twelve weeks. What is done at the bench is counted here.</div>
+
+        <h2>Do we read rows alike?</h2>
+        <p class="quiet">
+          Two coaches mark the same strikes without seeing what the other said. Beyond chance 0 is as good as guessing and 1 never
+          differs; the dotted line, 0.6, is good enough. Strikes of one film are alike, so bands are wider than their number.
+          <b v-if="unclear > 0">{{ counted(unclear, 'row reads', 'rows read') }} unclear.</b>
+        </p>
+        <table v-if="rows.length > 0">
+          <thead>
+            <tr>
+              <th>Row</th>
+              <th class="figure">Both judged</th>
+              <th>The same</th>
+              <th>Beyond chance</th>
+              <th>Its words are</th>
+            </tr>
+          </thead>
+          <RowAgreement v-for="row in rows" :key="row.checkpoint.id" v-bind="row" />
+        </table>
+        <div v-else class="empty">
+          No film has been marked twice. On a session’s page, ask another coach to mark one of its films as well: twenty strikes
+          are a good beginning.
+        </div>
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-size: 14px;
+  color: var(--quiet);
+  font-weight: 400;
+  padding: 4px 12px 4px 0;
+}
+.figure {
+  text-align: right;
+}
+@media screen and (max-width: 899px) {
+  thead {
+    display: none;
+  }
+  table {
+    display: block;
+  }
+}
+</style>

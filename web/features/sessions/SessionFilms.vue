@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
+import { mdiAccountMultipleCheckOutline, mdiDeleteOutline, mdiRefresh, mdiStop } from '@mdi/js';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { stances, viewNames, views, type Stance, type View } from '@wax-fist/core/technique';
+import { ref } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
+import { request } from '../../app/request.ts';
+import { useAccount } from '../accounts/account-store.ts';
+import { inWork, lacking } from '../footage/film-work.ts';
+import FilmRow from '../footage/FilmRow.vue';
+import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
+
+/** The films of a session, and what can be done with each. */
+const { session } = defineProps<{ session: SessionDetail }>();
+const emit = defineEmits<{ changed: [] }>();
+const notice = useNotice();
+const account = useAccount();
+const remark = ref<string>();
+
+async function tried(doing: Promise<unknown>): Promise<void> {
+  remark.value = undefined;
+  await doing.catch((error: unknown) => (remark.value = messageOf(error)));
+  emit('changed');
+}
+const change = (film: Film, body: { view: View } | { stance: Stance | null }): Promise<void> =>
+  tried(request(footageEndpoints.changeFilm, { params: { filmId: film.id }, body }));
+const setView = (film: Film, view: View): Promise<void> => change(film, { view });
+/** The usual foot in front need not be said of a film, and follows the trainee. */
+const setStance = (film: Film, stance: Stance): Promise<void> =>
+  change(film, { stance: stance === session.trainee.stance ? null : stance });
+type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
+const act = (film: Film, what: Act): Promise<void> =>
+  tried(request(footageEndpoints[what] as typeof footageEndpoints.removeFilm, { params: { filmId: film.id } }));
+/** A film that is about to be removed: its bytes do not come back. */
+const removing = ref<Film>();
+async function removeIt(): Promise<void> {
+  const film = removing.value!;
+  removing.value = undefined;
+  await act(film, 'removeFilm');
+  if (!remark.value) notice.say(`${film.fileName} is removed.`);
+}
+/** The film for which a second coach is chosen. */
+const twice = ref<Film>();
+const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
+</script>
+
+<template>
+  <div>
+    <VAlert
+      v-if="remark"
+      type="warning"
+      variant="tonal"
+      density="compact"
+      closable
+      class="mb-2"
+      role="alert"
+      @click:close="remark = undefined"
+      >{{ remark }}</VAlert
+    >
+    <ul v-if="session.films.length > 0" class="list">
+      <FilmRow v-for="film in session.films" :key="film.id" :film="film">
+        <template #view>
+          <select
+            :value="film.view"
+            :aria-label="`From where ${film.fileName} was filmed`"
+            class="view"
+            @change="setView(film, chosen($event) as View)"
+          >
+            <option v-for="view in views" :key="view" :value="view">{{ viewNames[view] }}</option>
+          </select>
+          ·
+          <select
+            :value="film.stance ?? session.trainee.stance"
+            :aria-label="`Which foot leads in ${film.fileName}`"
+            class="view"
+            @change="setStance(film, chosen($event) as Stance)"
+          >
+            <option v-for="stance in stances" :key="stance" :value="stance">{{ stance }}</option>
+          </select>
+        </template>
+        <template #act>
+          <VBtn
+            v-if="film.state === 'failed' || film.state === 'stopped' || lacking(film).length > 0"
+            variant="outlined"
+            :prepend-icon="mdiRefresh"
+            @click="act(film, 'retryFilm')"
+            >{{ film.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
+          >
+          <VBtn
+            v-if="inWork(film)"
+            :icon="mdiStop"
+            size="small"
+            variant="text"
+            :aria-label="`Stop working on ${film.fileName}`"
+            title="Stop working on this film"
+            @click="act(film, 'stopFilm')"
+          />
+          <VBtn v-if="film.state === 'ready'" variant="outlined" :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
+            >Rounds</VBtn
+          >
+          <VBtn
+            v-if="film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
+            :icon="mdiAccountMultipleCheckOutline"
+            size="small"
+            variant="text"
+            :aria-label="`Have ${film.fileName} marked a second time`"
+            title="Have it marked a second time"
+            @click="twice = film"
+          />
+          <VBtn
+            v-if="film.strikes === 0 && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)"
+            :icon="mdiDeleteOutline"
+            size="small"
+            variant="text"
+            :aria-label="`Remove ${film.fileName}`"
+            title="Remove this film"
+            @click="removing = film"
+          />
+        </template>
+      </FilmRow>
+    </ul>
+    <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
+      <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
+        <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>
+        <div class="acts">
+          <VBtn variant="text" @click="removing = undefined">Keep it</VBtn>
+          <VBtn color="error" @click="removeIt">Remove it</VBtn>
+        </div>
+      </VCard>
+    </VDialog>
+    <SecondCoachDialog v-if="twice" :film="twice" @close="twice = undefined" @changed="emit('changed')" />
+  </div>
+</template>
+
+<style scoped>
+.view {
+  font: inherit;
+  color: inherit;
+  border: 0;
+  border-bottom: 1px dotted;
+  background: none;
+  padding: 2px 0;
+}
+</style>
