@@ -1,6 +1,9 @@
-import type { Answer, ClubSpread } from '@wax-fist/core/correction';
+import { conditions } from '@wax-fist/contract/answers';
+import type { Answer, ClubSpread, Compared } from '@wax-fist/core/correction';
 import { sql } from 'drizzle-orm';
 import { boolean, check, index, integer, jsonb, pgTable, primaryKey, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { correction } from './corrections.ts';
+import { isListed, listed } from './listed.ts';
 import { onLadder, trainingSession } from './sessions.ts';
 import { trainee } from './trainees.ts';
 
@@ -39,5 +42,26 @@ export const levelAnswer = pgTable(
     primaryKey({ columns: [table.traineeId, table.technique, table.checkpointId, table.rung, table.sessionId] }),
     index('level_answer_of_session').on(table.sessionId),
     check('answer_rung_on_ladder', onLadder(table.rung)),
+  ],
+);
+
+/** What two levels of a correction said when they were held against each other, kept as answers are. */
+export const comparedLevel = pgTable(
+  'compared_level',
+  {
+    correctionId: uuid()
+      .notNull()
+      .references(() => correction.id, { onDelete: 'cascade' }),
+    condition: listed(conditions).notNull(),
+    firstRung: smallint().notNull(),
+    secondRung: smallint().notNull(),
+    /** Of all that went into it. */
+    madeOf: text().notNull(),
+    compared: jsonb().$type<Compared>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.correctionId, table.condition, table.firstRung, table.secondRung] }),
+    isListed('condition_is_known', table.condition, conditions),
+    check('compared_rungs_on_ladder', sql`${onLadder(table.firstRung)} and ${onLadder(table.secondRung)}`),
   ],
 );

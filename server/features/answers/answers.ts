@@ -1,4 +1,12 @@
-import { seriesOf, upTo, type Answer, type Question, type Series, type SessionLook } from '@wax-fist/core/correction';
+import {
+  seriesOf,
+  upTo,
+  type Answer,
+  type ClubSpread,
+  type Question,
+  type Series,
+  type SessionLook,
+} from '@wax-fist/core/correction';
 import { dayAfter } from '@wax-fist/core/days';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, inArray, sql } from 'drizzle-orm';
@@ -11,6 +19,12 @@ import { spreadNow } from './learned-spread.ts';
 
 /** Counted up whenever the same looks would be answered differently. */
 const modelVersion = 1;
+
+/** By what one knows whether something would be worked out from the same again. */
+export const madeOf = (spread: ClubSpread, ...parts: readonly unknown[]): string =>
+  createHash('sha256')
+    .update(JSON.stringify([modelVersion, spread, ...parts]))
+    .digest('base64');
 
 /** A series up to one of its sessions, and what is asked of it. */
 export interface AskedSeries extends Pick<Series, 'technique' | 'checkpointId' | 'rung'> {
@@ -48,9 +62,7 @@ export async function answersTo(db: Database, asked: readonly AskedSeries[]): Pr
   const wanted = asked.map((one) => ({
     ...one,
     sessionId: one.looks.at(-1)!.sessionId,
-    madeOf: createHash('sha256')
-      .update(JSON.stringify([modelVersion, spread, one.question, one.looks]))
-      .digest('base64'),
+    madeOf: madeOf(spread, one.question, one.looks),
   }));
   const kept = await db
     .select()

@@ -7,6 +7,7 @@ import {
   likenessInCombinations,
   openingOf,
   tellingLooks,
+  type Compared,
   type Look,
   type Series,
   type StrikeInCombination,
@@ -17,10 +18,10 @@ import { holdingTechnique } from '@wax-fist/core/technique';
 import { group, sum } from 'd3-array';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { comparedLevel, correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
-import { seriesOfTrainee } from './answers.ts';
+import { madeOf, seriesOfTrainee } from './answers.ts';
 import { spreadNow } from './learned-spread.ts';
 
 type Pair = Pick<ComparedLevels, 'correctionId' | 'condition'> & {
@@ -38,13 +39,57 @@ export async function conditionsOf(db: Database, traineeId: string): Promise<Com
   const pairs = [...ofStrikes.flat(), ...striking.flatMap((one) => rungPairs(one, series))].filter(({ looks }) =>
     looks.every((list) => sum(list, ({ tally }) => seen(tally)) >= fewestSeen),
   );
-  if (pairs.length === 0) return [];
-  const compared = await heavily('levelsCompared', { spread: await spreadNow(db), pairs: pairs.map(({ looks }) => looks) });
+  const compared = await comparedOnce(db, pairs);
   return pairs.map(({ looks, ...pair }, place) => ({
     ...pair,
     ...compared[place]!,
     seen: looks.map((list) => sum(list, ({ tally }) => seen(tally))),
   }));
+}
+
+const keyOf = ({ correctionId, condition, rungs: [first, second] }: Omit<Pair, 'looks'>): string =>
+  [correctionId, condition, first, second].join(' ');
+
+/** Levels held against each other, in the order of the pairs; what was worked out before from the same is not worked out again. */
+async function comparedOnce(db: Database, pairs: readonly Pair[]): Promise<Compared[]> {
+  if (pairs.length === 0) return [];
+  const spread = await spreadNow(db);
+  const wanted = pairs.map((pair) => ({ pair, key: keyOf(pair), madeOf: madeOf(spread, pair.looks) }));
+  const ids = [...new Set(pairs.map(({ correctionId }) => correctionId))];
+  const kept = await db.select().from(comparedLevel).where(inArray(comparedLevel.correctionId, ids));
+  const known = new Map(
+    kept.map(({ firstRung, secondRung, ...row }) => [
+      `${keyOf({ ...row, rungs: [firstRung, secondRung] })} ${row.madeOf}`,
+      row.compared,
+    ]),
+  );
+  const open = wanted.filter(({ key, madeOf: of }) => !known.has(`${key} ${of}`));
+  if (open.length > 0) {
+    const compared = await heavily('levelsCompared', { spread, pairs: open.map(({ pair }) => pair.looks) });
+    for (const [place, { key, madeOf: of }] of open.entries()) known.set(`${key} ${of}`, compared[place]!);
+    await db
+      .insert(comparedLevel)
+      .values(
+        open.map(
+          ({
+            pair: {
+              correctionId,
+              condition,
+              rungs: [firstRung, secondRung],
+            },
+            key,
+            madeOf: of,
+          }) => ({
+            ...{ correctionId, condition, firstRung, secondRung, madeOf: of, compared: known.get(`${key} ${of}`)! },
+          }),
+        ),
+      )
+      .onConflictDoUpdate({
+        target: [comparedLevel.correctionId, comparedLevel.condition, comparedLevel.firstRung, comparedLevel.secondRung],
+        set: { madeOf: sql`excluded.made_of`, compared: sql`excluded.compared` },
+      });
+  }
+  return wanted.map(({ key, madeOf: of }) => known.get(`${key} ${of}`)!);
 }
 
 /** From each rung to the next one at which it was looked at since it was opened. */

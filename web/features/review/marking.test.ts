@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import type { Account } from '@wax-fist/contract/accounts';
 import type { ObservationMark } from '@wax-fist/contract/review';
 import { usualSchool, type View } from '@wax-fist/core/technique';
+import { messageOf } from '@wax-fist/core/message-of';
 import { expect } from 'chai';
 import { createPinia, setActivePinia } from 'pinia';
 import { effectScope, nextTick, type EffectScope } from 'vue';
@@ -213,7 +214,7 @@ describe('marking', () => {
       await pick('gd.return-line');
       server.away = true;
       bench.judge('clean');
-      const problem = await review.doneBlind().catch((error: Error) => error.message);
+      const problem = await review.doneBlind().catch((error: unknown) => messageOf(error));
       expect(problem).to.match(/still on their way/);
     });
   });
