@@ -16,7 +16,7 @@ import { seen } from '@wax-fist/core/review';
 import { usualGap } from '@wax-fist/core/rounds';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { group, sum } from 'd3-array';
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { comparedLevel, correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
@@ -113,13 +113,24 @@ const hasRounds = sql`exists (select 1 from ${round} other where other.film_id =
 const part = sql<number | null>`case
   when ${round.id} is not null then (${landedAt} - ${round.startsAt}) / (${round.endsAt} - ${round.startsAt})
   when not ${hasRounds} then ${landedAt} / nullif(${film.duration}, 0) end`;
-/** Every strike that was judged at the rung at which a correction is worked on, since it was opened, oldest first. */
+/** So many of the latest sessions tell how somebody stands under a condition; what was before tells of then. */
+const sessionsTelling = 12;
+
+/** Every strike that was judged at the rung at which a correction is worked on, in the latest sessions since it was opened, oldest first. */
 async function strikesSinceOpened(db: Database, { traineeId, technique, checkpointId, openedOn, rung }: Correction) {
-  const asked = and(
-    eq(trainingSession.traineeId, traineeId),
-    eq(trainingSession.rung, rung),
-    sql`${trainingSession.heldOn} >= ${openedOn}`,
-  );
+  const lately = db
+    .select({ id: trainingSession.id })
+    .from(trainingSession)
+    .where(
+      and(
+        eq(trainingSession.traineeId, traineeId),
+        eq(trainingSession.rung, rung),
+        sql`${trainingSession.heldOn} >= ${openedOn}`,
+      ),
+    )
+    .orderBy(desc(trainingSession.heldOn), desc(trainingSession.id))
+    .limit(sessionsTelling);
+  const asked = inArray(trainingSession.id, lately);
   // A strike begins a combination unless another one, of whatever technique, landed shortly before it.
   const landed = db
     .select({
