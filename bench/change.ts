@@ -52,6 +52,11 @@ const settings: { name: string; setting: ClubSetting; usual?: boolean; asked: bo
     usual: true,
     asked: false,
   },
+  {
+    name: 'ICC 0.05, days 3 points, told by a measure alone',
+    setting: { ...usualSetting, icc: 0.05, day: 0.03, measured: { own: 0.5, shared: 0.2 } },
+    asked: false,
+  },
 ];
 
 /** Every look after the first of every series. */

@@ -1,4 +1,8 @@
-import type { Look } from '@wax-fist/core/correction';
+import { tallyByMeasures, type Look } from '@wax-fist/core/correction';
+import { measuredRate, type MeasuredValue } from '@wax-fist/core/measure';
+import { emptyTally, type Tally } from '@wax-fist/core/review';
+import type { Band } from '@wax-fist/core/technique';
+import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { randomBeta, randomBinomial, randomInt, randomLcg, randomNormal, randomUniform } from 'd3-random';
 
 /** A trainee's true levels at one thing, session by session, and what was counted. */
@@ -41,6 +45,11 @@ export interface ClubSetting {
   watch: number;
   /** Share of strikes that simply are what the strike before was. */
   streak: number;
+  /**
+   * How far a measure is off where no coach judges, in spreads of what is measured: each strike by itself, and all of a day together.
+   * Undefined where coaches judge.
+   */
+  measured?: { own: number; shared: number };
 }
 
 /** As the worked trial had it: weekly sessions of three rounds. */
@@ -55,13 +64,38 @@ export const usualSetting: ClubSetting = {
   streak: 0,
 };
 
+/** Beyond this a value is a fault. */
+const edge: Band = { clean: [null, 0], watch: [null, 0] };
+/** What a measure tells of a day: true values spread normally, so many of them beyond the edge as there are faults. */
+function byMeasure(
+  faults: number,
+  strikes: number,
+  rate: number,
+  normal: () => number,
+  { own, shared }: { own: number; shared: number },
+): Tally {
+  const middle = normalQuantile(rate, 0, 1);
+  const off = shared * normal();
+  const values: MeasuredValue[] = [];
+  let [beyond, within] = [faults, strikes - faults];
+  while (beyond + within > 0) {
+    const value = middle + normal();
+    if (value > 0 ? beyond === 0 : within === 0) continue;
+    if (value > 0) beyond--;
+    else within--;
+    values.push({ value: value + own * normal() + off, doubt: Math.hypot(own, shared), shared });
+  }
+  const told = measuredRate(edge, values);
+  return told ? tallyByMeasures(told) : emptyTally;
+}
+
 const lowest = 0.02;
 const firstDay = Date.UTC(2026, 0, 5);
 
 /** So many series of one kind, always the same from a seed. */
 export function simulatedSeries(count: number, name: CourseName, setting: ClubSetting, seed: number): SimulatedSeries[] {
   const source = randomLcg(seed);
-  const { icc, day, sessions, rounds, perRound, gap, watch, streak } = setting;
+  const { icc, day, sessions, rounds, perRound, gap, watch, streak, measured } = setting;
   const { course, points } = courses[name];
   const start = randomBeta.source(source)(2.5, 4);
   const ofDay = randomNormal.source(source)(0, 1);
@@ -102,7 +136,8 @@ export function simulatedSeries(count: number, name: CourseName, setting: ClubSe
         tally.watch += 2 * watched;
       }
       levels.push(level);
-      looks.push({ heldOn: new Date(heldAt).toISOString().slice(0, 10), tally });
+      const told = measured ? byMeasure(tally.fault, tally.fault + tally.clean, today, ofDay, measured) : tally;
+      looks.push({ heldOn: new Date(heldAt).toISOString().slice(0, 10), tally: told });
       heldAt += days() * 86_400_000;
     }
     return { looks, levels };

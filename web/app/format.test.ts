@@ -16,6 +16,7 @@ describe('words', () => {
     ['faults', () => faultsOfSeen(rate(14, 0, 10)), '14 of 24'],
     ['faults and a half', () => faultsOfSeen(rate(14, 1, 9)), '14½ of 24'],
     ['half a fault', () => faultsOfSeen(rate(0, 1, 9)), '½ of 10'],
+    ['faults that measures told as well', () => faultsOfSeen({ faults: 7.4, seen: 20.7 }), 'about 7 of 21, with measures'],
     ['nothing seen', () => rateInWords(rate(0, 0, 0)), 'nothing seen'],
     ['too few', () => rateInWords(rate(3, 0, 4)), 'too few to say'],
     ['a rate', () => rateInWords(rate(0, 0, 12)), '0% (0%–15%)'],

@@ -24,8 +24,11 @@ export function clock(time: Ms): string {
 
 const halves = (count: number): string => (Number.isInteger(count) ? String(count) : `${Math.floor(count) || ''}½`);
 
-/** “14½ of 24”; a watch is half a fault. */
-export const faultsOfSeen = ({ faults, seen }: Pick<FaultRate, 'faults' | 'seen'>): string => `${halves(faults)} of ${seen}`;
+/** “14½ of 24”; a watch is half a fault. What measures say is worth so many strikes, and never a whole number of them. */
+export const faultsOfSeen = ({ faults, seen }: Pick<FaultRate, 'faults' | 'seen'>): string =>
+  Number.isInteger(seen) && Number.isInteger(2 * faults)
+    ? `${halves(faults)} of ${seen}`
+    : `about ${Math.round(faults)} of ${Math.round(seen)}, with measures`;
 
 export const percent = (share: number): string => `${Math.round(share * 100)}%`;
 

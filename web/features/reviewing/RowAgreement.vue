@@ -11,12 +11,12 @@ import {
 import { techniqueName, type Checkpoint } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { counted, percent, shortDay } from '../../app/format.ts';
+import SpanBand from '../../app/SpanBand.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { wordingNames } from './reviewing-words.ts';
-import SpanBand from './SpanBand.vue';
 
 /** How far two coaches agree on one row, and on which strikes they do not. */
 const { checkpoint, agreement, wording, films } = defineProps<{

@@ -52,10 +52,10 @@ const opening = ref<{ technique: TechniqueId; checkpointId: string }>();
 const judged = computed(() =>
   oneViewEach(tallies)
     .filter(({ sessionId }) => sessionId === session.id)
-    .map(({ technique, checkpointId, tally }) => {
+    .map(({ technique, checkpointId, tally, byMeasure = 0 }) => {
       const isIt = isAbout({ technique, checkpointId });
       return {
-        ...{ technique, checkpointId, tally },
+        ...{ technique, checkpointId, tally, byMeasure },
         family: checklists.checkpoints.get(checkpointId)?.family,
         name: checkpointName(checklists, checkpointId),
         now: faultRate(tally),
@@ -128,11 +128,13 @@ const byTechnique = computed(() =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ checkpointId, family, name, now, measured, answer, correction } in rows" :key="checkpointId">
+        <tr v-for="{ checkpointId, family, name, now, byMeasure, measured, answer, correction } in rows" :key="checkpointId">
           <td>
             <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
-          <td class="figure number">{{ faultsOfSeen(now) }}</td>
+          <td class="figure number">
+            {{ faultsOfSeen(now) }}<small v-if="byMeasure > 0" class="quiet">{{ byMeasure }} strikes by measure alone</small>
+          </td>
           <td>
             <span class="rate"
               ><RateBand :rate="now" :target="correction?.target" /><span class="number">{{ rateInWords(now) }}</span></span
@@ -184,6 +186,9 @@ const byTechnique = computed(() =>
 </template>
 
 <style scoped>
+small {
+  display: block;
+}
 h3 {
   font-size: 17px;
   margin: 22px 0 6px;
