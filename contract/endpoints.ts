@@ -3,6 +3,7 @@ import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
 import { checklistEndpoints } from './checklists.ts';
 import { answerEndpoints } from './answers.ts';
+import { compareEndpoints } from './compare.ts';
 import { correctionEndpoints } from './corrections.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
@@ -27,6 +28,7 @@ export const endpoints = {
   ...reviewEndpoints,
   ...reviewingEndpoints,
   ...correctionEndpoints,
+  ...compareEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

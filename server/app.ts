@@ -8,6 +8,7 @@ import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
+import { compareRoutes } from './features/compare/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
@@ -67,6 +68,7 @@ export function appOf(services: Services, webFolder: string): Express {
   footageRoutes(router, services, uploads);
   roundRoutes(router, services);
   alignmentRoutes(router, services);
+  compareRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

@@ -1,5 +1,5 @@
 import type { FrameIndex, Ms } from '../units.ts';
-import { phases, type Phase } from './phase.ts';
+import { phaseNames, phases, type Phase } from './phase.ts';
 import { clampFrame, frameAt, timeOf, type FrameTimeline } from '../film/timeline.ts';
 
 /** How one came by a moment: guessed from what is usual, found by ear or eye, or set by a coach. */
@@ -21,6 +21,12 @@ export interface StrikeMoments extends MomentFrames {
 /** A moment that a coach can set. */
 export type Moment = 'launch' | 'contact' | 'home';
 export const moments: readonly Moment[] = ['launch', 'contact', 'home'];
+/** In words. */
+export const momentNames: Readonly<Record<Moment, string>> = {
+  launch: phaseNames.launch,
+  contact: phaseNames.contact,
+  home: phaseNames.home,
+};
 
 /** The moments of anything that has them, and nothing else of it. */
 export const momentsOf = ({

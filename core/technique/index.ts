@@ -5,6 +5,7 @@ export * from './measure.ts';
 export * from './checkpoint.ts';
 export * from './technique.ts';
 export * from './stance.ts';
+export * from './other-side.ts';
 export * from './schools/switch.ts';
 export * from './schools/school.ts';
 export * from './schools/fixed-faults.ts';

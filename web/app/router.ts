@@ -67,6 +67,13 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Bench', bench: true },
     },
+    {
+      path: '/compare/:firstId/:secondId?',
+      name: 'compare',
+      component: () => import('../features/compare/ComparePage.vue'),
+      props: true,
+      meta: { title: 'Compare', bench: true },
+    },
     // Links that were kept when a film had two names.
     { path: '/clips/:filmId/rounds', redirect: ({ params }) => ({ name: 'hits-and-rounds', params }) },
     {

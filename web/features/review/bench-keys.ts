@@ -24,6 +24,7 @@ export type BenchKey =
   | 'find'
   | 'to-body'
   | 'remove'
+  | 'compare'
   | 'see-launch'
   | 'see-contact'
   | 'see-home'
@@ -97,6 +98,7 @@ export const benchKeysFor = (
   { id: 'set-contact', group: 'Strike', name: 'It lands here', keys: ['Shift+i'] },
   { id: 'set-home', group: 'Strike', name: 'It is home here', keys: ['Shift+o'] },
   { id: 'remove', group: 'Strike', name: 'Remove this strike', keys: ['Delete', 'Backspace'] },
+  { id: 'compare', group: 'Strike', name: 'Hold it against another one', keys: ['Shift+c'] },
   { id: 'other-view', group: 'Hits', name: 'Other view beside, instead, away', keys: ['v'] },
   { id: 'other-back', group: 'Hits', name: 'Other view one frame back', keys: ['Alt+ArrowLeft'] },
   { id: 'other-on', group: 'Hits', name: 'Other view one frame on', keys: ['Alt+ArrowRight'] },

@@ -64,6 +64,12 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     }
   }
 
+  /** With whichever strike the page finds; from there every other one is a key away. */
+  function compare(): void {
+    const { value } = bench.strike;
+    if (value) void router.push({ name: 'compare', params: { firstId: value.strikeId } });
+  }
+
   const undoing = oneUndo([review, hitsAndRounds]);
   /** Undo and redo, and the strike they were about comes into view. */
   function stepBack(steps: 'undo' | 'redo'): void {
@@ -111,6 +117,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     pins: () => onBody(pins.toggle),
     whose: whose.toggle,
     remove: bench.remove,
+    compare,
     'see-launch': () => bench.see('launch'),
     'see-contact': () => bench.see('contact'),
     'see-home': () => bench.see('home'),

@@ -1,0 +1,52 @@
+import { verdicts } from '@wax-fist/core/review';
+import { momentOrigins } from '@wax-fist/core/strikes';
+import { stances } from '@wax-fist/core/technique';
+import { array, number, object, string, type InferType } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { filmShape } from './footage.ts';
+import { frame, id, rung } from './shapes.ts';
+
+const origin = () => string().oneOf(momentOrigins).required();
+/** A strike with all that it takes to hold it against another one. */
+export const comparedStrikeShape = object({
+  strikeId: id(),
+  technique: string().required(),
+  part: number().integer().nullable().defined(),
+  launchFrame: frame(),
+  contactFrame: frame(),
+  homeFrame: frame(),
+  launchOrigin: origin(),
+  contactOrigin: origin(),
+  homeOrigin: origin(),
+  film: filmShape.required(),
+  traineeId: id(),
+  traineeName: string().required(),
+  heldOn: string().required(),
+  rung: rung().required(),
+  /** Which foot leads. */
+  stance: string().oneOf(stances).required(),
+  checklistVersion: number().required(),
+  verdicts: array(
+    object({ checkpointId: string().required(), verdict: string().oneOf(verdicts).required() }).required(),
+  ).required(),
+});
+export type ComparedStrike = InferType<typeof comparedStrikeShape>;
+
+/** With what a strike is compared most often: the same one last time, the cleanest of its kind, one of the other side. */
+export const counterpartKinds = ['last-time', 'cleanest', 'other-side'] as const;
+export const counterpartShape = object({
+  kind: string().oneOf(counterpartKinds).required(),
+  strikeId: id(),
+  technique: string().required(),
+  heldOn: string().required(),
+});
+export type Counterpart = InferType<typeof counterpartShape>;
+
+/** Strikes held against each other. */
+export const compareEndpoints = {
+  comparedStrike: endpoint('GET', '/api/strikes/:strikeId/to-compare', coaches, { reply: comparedStrikeShape }),
+  /** Those that there are. */
+  counterparts: endpoint('GET', '/api/strikes/:strikeId/counterparts', coaches, {
+    reply: array(counterpartShape.required()).required(),
+  }),
+};

@@ -1,0 +1,23 @@
+import type { MeasuredValue } from '../measure/index.ts';
+
+/** By how much one measure of a thing is more than another one. */
+export interface Difference {
+  value: number;
+  /** Standard error. */
+  doubt: number;
+  /** Whether it is more than both may be off by: beyond twice its doubt. */
+  clear: boolean;
+}
+
+const clearBeyond = 2;
+
+/**
+ * The second measure less the first. What all strikes of a film are off by together is the same in both where they are of one film, and
+ * then it is no doubt of their difference.
+ */
+export function differenceOf(first: MeasuredValue, second: MeasuredValue, sameFilm: boolean): Difference {
+  const value = second.value - first.value;
+  const squares = [first, second].map(({ doubt, shared }) => doubt ** 2 - (sameFilm ? shared ** 2 : 0));
+  const doubt = Math.sqrt(Math.max(0, squares[0]! + squares[1]!));
+  return { value, doubt, clear: Math.abs(value) > clearBeyond * doubt };
+}

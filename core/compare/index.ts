@@ -1,0 +1,4 @@
+export * from './shared-clock.ts';
+export * from './placement.ts';
+export * from './striking-path.ts';
+export * from './difference.ts';

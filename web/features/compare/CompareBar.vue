@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { Counterpart } from '@wax-fist/contract/compare';
+import { mdiArrowLeft, mdiKeyboardOutline, mdiSwapHorizontal } from '@mdi/js';
+import { counterpartKinds } from '@wax-fist/contract/compare';
+import type { RouteLocationRaw } from 'vue-router';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import type { CompareKey } from './compare-keys.ts';
+import { counterpartNames } from './compare-words.ts';
+import type { ComparedSide } from './compared-side.ts';
+
+/** Whose strikes they are, and against what else the first one can be held. */
+const { first, second, counterparts, keys } = defineProps<{
+  first: ComparedSide;
+  second: ComparedSide;
+  counterparts: readonly Counterpart[];
+  keys: Keys<CompareKey>;
+  back: RouteLocationRaw;
+}>();
+defineEmits<{ against: [kind: Counterpart['kind']]; do: [what: CompareKey] }>();
+const named = (kind: Counterpart['kind']) => counterparts.find((one) => one.kind === kind);
+const isShown = (kind: Counterpart['kind']): boolean => named(kind)?.strikeId === second.strike.strikeId;
+</script>
+
+<template>
+  <header class="bar">
+    <VBtn :icon="mdiArrowLeft" variant="text" size="small" aria-label="Back to the bench" title="Back to the bench" :to="back" />
+    <h1>{{ first.strike.traineeName }}</h1>
+    <span class="quiet">against</span>
+    <div class="against" role="group" aria-label="Against">
+      <button
+        v-for="kind in counterpartKinds"
+        :key="kind"
+        type="button"
+        :disabled="!named(kind)"
+        :aria-pressed="isShown(kind)"
+        :title="named(kind) ? undefined : 'There is none'"
+        @click="$emit('against', kind)"
+      >
+        {{ counterpartNames[kind] }} <kbd>{{ keys.drawn(kind) }}</kbd>
+      </button>
+    </div>
+    <VSpacer />
+    <VBtn
+      :icon="mdiSwapHorizontal"
+      variant="text"
+      size="small"
+      aria-label="Change places"
+      :title="`Change places (${keys.drawn('swap')})`"
+      @click="$emit('do', 'swap')"
+    />
+    <VBtn
+      :icon="mdiKeyboardOutline"
+      variant="text"
+      size="small"
+      aria-label="All keys"
+      :title="`All keys (${keys.drawn('keys')})`"
+      @click="$emit('do', 'keys')"
+    />
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+  min-height: 44px;
+}
+h1 {
+  font-size: 18px;
+}
+.against {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.against button {
+  padding: 4px 10px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  font-size: 14px;
+}
+.against button:disabled {
+  opacity: 0.45;
+}
+.against button[aria-pressed='true'] {
+  border-color: rgb(var(--v-theme-primary));
+  color: rgb(var(--v-theme-primary));
+}
+</style>

@@ -1,0 +1,225 @@
+<script setup lang="ts">
+import type { Counterpart } from '@wax-fist/contract/compare';
+import { fitted, placementOf, strikingPath } from '@wax-fist/core/compare';
+import type { FollowedFilm } from '@wax-fist/core/measure';
+import { moments, type Moment } from '@wax-fist/core/strikes';
+import { watchDebounced } from '@vueuse/core';
+import { computed, ref, shallowRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import KeyPanel from '../../app/keys/KeyPanel.vue';
+import { useKeys } from '../../app/keys/use-keys.ts';
+import CompareBar from './CompareBar.vue';
+import CompareTransport from './CompareTransport.vue';
+import ComparedMeasures from './ComparedMeasures.vue';
+import ComparedPicture from './ComparedPicture.vue';
+import { compareKeys, type CompareKey } from './compare-keys.ts';
+import { comparedRows } from './compared-measures.ts';
+import type { ComparedSide } from './compared-side.ts';
+import { sideInWords } from './compare-words.ts';
+import { useComparison } from './use-comparison.ts';
+
+/** Two strikes, locked at a moment, beside each other or one over the other. */
+const { first, second, counterparts } = defineProps<{
+  first: ComparedSide;
+  second: ComparedSide;
+  /** With what the first one is compared most often. */
+  counterparts: readonly Counterpart[];
+}>();
+const route = useRoute();
+const router = useRouter();
+const { query } = route;
+
+const lockTold = moments.find((moment) => moment === query.lock) ?? 'contact';
+const comparison = useComparison(first, second, { lock: lockTold, instant: Number(query.at) || 0 });
+const over = ref(query.by === 'over');
+const asFilmed = ref(query.place === 'filmed');
+/** By hand; without it, whichever way the bodies fit better. */
+const mirrored = ref(query.mirror === undefined ? undefined : query.mirror === 'yes');
+const ways = ref(true);
+const keysShown = ref(false);
+
+const films = shallowRef<readonly [FollowedFilm | undefined, FollowedFilm | undefined]>([undefined, undefined]);
+void Promise.all([first.followed, second.followed]).then((both) => (films.value = both));
+
+const into = computed(() => ({ width: first.strike.film.width!, height: first.strike.film.height! }));
+const otherSize = computed(() => ({ width: second.strike.film.width!, height: second.strike.film.height! }));
+const placement = computed(() => {
+  const [one, other] = films.value;
+  const found =
+    one &&
+    other &&
+    !asFilmed.value &&
+    placementOf(
+      { track: one.track, frame: first.strike.launchFrame },
+      { track: other.track, frame: second.strike.launchFrame },
+      mirrored.value,
+    );
+  return found || fitted(otherSize.value, into.value, mirrored.value ?? first.strike.stance !== second.strike.stance);
+});
+const paths = computed(() =>
+  [first, second].map((side, place) => {
+    const film = films.value[place];
+    return film && side.technique && ways.value ? strikingPath(film, side.playable.timeline, side.strike, side.technique) : [];
+  }),
+);
+const rows = computed(() => comparedRows([first, second], films.value));
+
+/** The address opens the same picture again. */
+watchDebounced(
+  [comparison.lock, comparison.instant, over, asFilmed, mirrored],
+  () => {
+    if (comparison.playing.value) return;
+    void router.replace({
+      query: {
+        lock: comparison.lock.value,
+        at: String(Math.round(comparison.instant.value)),
+        by: over.value ? 'over' : 'beside',
+        ...(asFilmed.value && { place: 'filmed' }),
+        ...(mirrored.value !== undefined && { mirror: mirrored.value ? 'yes' : 'no' }),
+      },
+    });
+  },
+  { debounce: 300 },
+);
+
+const against = (kind: Counterpart['kind']): void => {
+  const one = counterparts.find((counterpart) => counterpart.kind === kind);
+  if (one) void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId: one.strikeId } });
+};
+const back = () => ({ name: 'bench', params: { filmId: first.strike.film.id, strikeId: first.strike.strikeId } });
+const doing: Record<CompareKey, () => void> = {
+  'frame-back': () => comparison.step(-1),
+  'frame-on': () => comparison.step(1),
+  play: comparison.toggle,
+  slower: () => comparison.faster(-1),
+  faster: () => comparison.faster(1),
+  'lock-launch': () => comparison.again('launch'),
+  'lock-contact': () => comparison.again('contact'),
+  'lock-home': () => comparison.again('home'),
+  over: () => (over.value = !over.value),
+  'as-filmed': () => (asFilmed.value = !asFilmed.value),
+  mirror: () => (mirrored.value = !placement.value.mirrored),
+  paths: () => (ways.value = !ways.value),
+  swap: () =>
+    void router.replace({
+      name: 'compare',
+      params: { firstId: second.strike.strikeId, secondId: first.strike.strikeId },
+    }),
+  'last-time': () => against('last-time'),
+  cleanest: () => against('cleanest'),
+  'other-side': () => against('other-side'),
+  keys: () => (keysShown.value = true),
+  back: () => void router.push(back()),
+};
+const keys = useKeys(
+  compareKeys,
+  'wax.compare-keys',
+  (id) => doing[id](),
+  () => keysShown.value,
+);
+const frames = comparison.frames;
+const lockTo = (moment: Moment): void => comparison.again(moment);
+</script>
+
+<template>
+  <div class="desk" :style="{ '--shape': `${into.width} / ${into.height}`, '--ratio': into.width / into.height }">
+    <CompareBar
+      :first="first"
+      :second="second"
+      :counterparts="counterparts"
+      :keys="keys"
+      :back="back()"
+      @against="against"
+      @do="doing[$event]()"
+    />
+    <section class="stages" :class="{ over }" aria-label="Both strikes">
+      <figure class="stage-of">
+        <div class="frame">
+          <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" />
+          <ComparedPicture
+            v-if="over"
+            :side="second"
+            :frame="frames[1]"
+            :into="into"
+            :placement="placement"
+            :path="paths[1]"
+            class="second through"
+          />
+        </div>
+        <figcaption><b>First</b> {{ sideInWords(first) }}</figcaption>
+      </figure>
+      <figure v-if="!over" class="stage-of">
+        <div class="frame">
+          <ComparedPicture
+            :side="second"
+            :frame="frames[1]"
+            :into="into"
+            :placement="placement"
+            :path="paths[1]"
+            class="second"
+          />
+        </div>
+        <figcaption><b>Second</b> {{ sideInWords(second) }}<template v-if="placement.mirrored">, mirrored</template></figcaption>
+      </figure>
+    </section>
+    <CompareTransport
+      :comparison="comparison"
+      :keys="keys"
+      :over="over"
+      :as-filmed="asFilmed"
+      :mirrored="placement.mirrored"
+      @do="doing[$event]()"
+      @lock="lockTo"
+    />
+    <section class="measures" aria-label="What differs"><ComparedMeasures :rows="rows" /></section>
+    <KeyPanel v-model="keysShown" :keys="keys" />
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 100vh;
+  padding: 0 12px 12px;
+  background: rgb(var(--v-theme-background));
+}
+.stages {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.stages.over {
+  grid-template-columns: 1fr;
+  justify-items: center;
+}
+.stage-of {
+  margin: 0;
+  min-width: 0;
+  width: 100%;
+}
+.over .stage-of {
+  /* As high as leaves room for what differs. */
+  width: min(100%, 56vh * var(--ratio));
+}
+.frame {
+  position: relative;
+  overflow: hidden;
+  aspect-ratio: var(--shape);
+  background: #0a0a0a;
+}
+.second {
+  --way: #7db8f0;
+}
+.through {
+  opacity: 0.5;
+}
+figcaption {
+  font-size: 14px;
+  padding: 4px 2px;
+}
+.measures {
+  overflow-x: auto;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { mdiPause, mdiPlay, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
+import { momentNames, moments, type Moment } from '@wax-fist/core/strikes';
+import type { Keys } from '../../app/keys/use-keys.ts';
+import { speedNames } from '../../player/playback.ts';
+import type { CompareKey } from './compare-keys.ts';
+import { instantInWords } from './compare-words.ts';
+import { compareSpeeds, type Comparison } from './use-comparison.ts';
+
+/** Moves both in time, says at what they are locked, and how they are laid out. */
+const { comparison, keys } = defineProps<{
+  comparison: Comparison;
+  keys: Keys<CompareKey>;
+  over: boolean;
+  asFilmed: boolean;
+  mirrored: boolean;
+}>();
+defineEmits<{ do: [what: CompareKey]; lock: [moment: Moment] }>();
+const { lock, instant, frames, speed, playing } = comparison;
+</script>
+
+<template>
+  <div class="transport">
+    <VBtn :icon="mdiSkipPrevious" size="x-small" variant="text" aria-label="One frame back" @click="$emit('do', 'frame-back')" />
+    <VBtn
+      :icon="playing ? mdiPause : mdiPlay"
+      size="small"
+      variant="tonal"
+      color="primary"
+      :aria-label="playing ? 'Stop' : 'Play round and round'"
+      :title="keys.drawn('play')"
+      @click="$emit('do', 'play')"
+    />
+    <VBtn :icon="mdiSkipNext" size="x-small" variant="text" aria-label="One frame on" @click="$emit('do', 'frame-on')" />
+    <div class="group" role="group" aria-label="Speed">
+      <button v-for="one in compareSpeeds" :key="one" type="button" :aria-pressed="speed === one" @click="speed = one">
+        {{ speedNames[one] }}
+      </button>
+    </div>
+    <div class="group" role="group" aria-label="Locked at">
+      <button
+        v-for="moment in moments"
+        :key="moment"
+        type="button"
+        :aria-pressed="lock === moment"
+        @click="$emit('lock', moment)"
+      >
+        {{ momentNames[moment] }} <kbd>{{ keys.drawn(`lock-${moment}`) }}</kbd>
+      </button>
+    </div>
+    <span class="number where" role="status">
+      {{ instantInWords(instant, lock) }} <span class="quiet">frames {{ frames[0] }} and {{ frames[1] }}</span>
+    </span>
+    <VSpacer />
+    <div class="group" role="group" aria-label="Picture">
+      <button type="button" :aria-pressed="over" @click="$emit('do', 'over')">
+        One over the other <kbd>{{ keys.drawn('over') }}</kbd>
+      </button>
+      <button type="button" :aria-pressed="mirrored" @click="$emit('do', 'mirror')">
+        Mirrored <kbd>{{ keys.drawn('mirror') }}</kbd>
+      </button>
+      <button type="button" :aria-pressed="asFilmed" @click="$emit('do', 'as-filmed')">
+        As filmed <kbd>{{ keys.drawn('as-filmed') }}</kbd>
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.transport {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+}
+.group {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.group button {
+  padding: 3px 9px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  font-size: 14px;
+}
+.group button[aria-pressed='true'] {
+  background: rgb(var(--v-theme-primary));
+  color: rgb(var(--v-theme-on-primary));
+  border-color: transparent;
+}
+.where {
+  min-width: 270px;
+}
+</style>
