@@ -66,36 +66,62 @@ export interface Access {
   milliseconds: number;
 }
 
+/** What a page can do with a picture that tells its own number. */
+interface Reader {
+  /** The number in it; −1 when its check does not hold. */
+  numberIn: (canvas: HTMLCanvasElement) => number;
+  /** Waits until this frame is drawn in it. */
+  drawn: (canvas: HTMLCanvasElement, frame: number) => Promise<void>;
+  press: (key: string) => void;
+}
+declare global {
+  interface Window {
+    reader: Reader;
+  }
+}
+
+const withReader = (page: Page): Promise<void> =>
+  page.evaluate(
+    ({ block, row }) => {
+      window.reader = {
+        numberIn(canvas) {
+          const { data, width } = canvas.getContext('2d')!.getImageData(0, 0, 16 * block, 2 * row);
+          const light = (bit: number, y: number): boolean => data[4 * (y * width + bit * block + block / 2)]! > 127;
+          let value = 0;
+          for (let bit = 0; bit < 16; bit++) {
+            if (light(bit, row / 2) === light(bit, row * 1.5)) return -1;
+            if (light(bit, row / 2)) value += 1 << bit;
+          }
+          return value;
+        },
+        drawn: (canvas, frame) =>
+          new Promise((resolve, reject) => {
+            const shown = (): number => Number(canvas.dataset.frame);
+            const late = setTimeout(() => reject(new Error(`frame ${frame} was not drawn; ${shown()} is`)), 20_000);
+            const look = (): void => {
+              if (shown() !== frame) return;
+              clearTimeout(late);
+              watcher.disconnect();
+              resolve();
+            };
+            const watcher = new MutationObserver(look);
+            watcher.observe(canvas, { attributes: true, attributeFilter: ['data-frame'] });
+            look();
+          }),
+        press: (key) => document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true })),
+      };
+    },
+    { block, row },
+  );
+
 /** Goes through frames the way a coach does, by scrubber or by arrow keys, and reads the number out of each drawn picture. */
-export function access(page: Page, wanted: number[], how: 'scrubber' | 'keys'): Promise<Access[]> {
+export async function access(page: Page, wanted: number[], how: 'scrubber' | 'keys'): Promise<Access[]> {
+  await withReader(page);
   return page.evaluate(
-    async ({ wanted, how, block, row }) => {
+    async ({ wanted, how }) => {
+      const { numberIn, drawn, press } = window.reader;
       const canvas = document.querySelector<HTMLCanvasElement>('.stage canvas')!;
       const scrubber = document.querySelector<HTMLInputElement>('input[aria-label="Place in the film"]')!;
-      const shown = (): number => Number(canvas.dataset.frame);
-      const until = (frame: number): Promise<void> =>
-        new Promise((resolve, reject) => {
-          const late = setTimeout(() => reject(new Error(`frame ${frame} was not drawn; ${shown()} is`)), 20_000);
-          const look = (): void => {
-            if (shown() !== frame) return;
-            clearTimeout(late);
-            watcher.disconnect();
-            resolve();
-          };
-          const watcher = new MutationObserver(look);
-          watcher.observe(canvas, { attributes: true, attributeFilter: ['data-frame'] });
-          look();
-        });
-      const number = (): number => {
-        const { data, width } = canvas.getContext('2d')!.getImageData(0, 0, 16 * block, 2 * row);
-        const light = (bit: number, y: number): boolean => data[4 * (y * width + bit * block + block / 2)]! > 127;
-        let value = 0;
-        for (let bit = 0; bit < 16; bit++) {
-          if (light(bit, row / 2) === light(bit, row * 1.5)) return -1;
-          if (light(bit, row / 2)) value += 1 << bit;
-        }
-        return value;
-      };
       const result = [];
       for (const frame of wanted) {
         const begun = performance.now();
@@ -103,19 +129,37 @@ export function access(page: Page, wanted: number[], how: 'scrubber' | 'keys'): 
           scrubber.value = String(frame);
           scrubber.dispatchEvent(new Event('input', { bubbles: true }));
         } else {
-          const apart = frame - shown();
-          for (let step = 0; step < Math.abs(apart); step++) {
-            document.body.dispatchEvent(
-              new KeyboardEvent('keydown', { key: apart > 0 ? 'ArrowRight' : 'ArrowLeft', bubbles: true, cancelable: true }),
-            );
-          }
+          const apart = frame - Number(canvas.dataset.frame);
+          for (let step = 0; step < Math.abs(apart); step++) press(apart > 0 ? 'ArrowRight' : 'ArrowLeft');
         }
-        await until(frame);
+        await drawn(canvas, frame);
         const milliseconds = performance.now() - begun;
-        result.push({ wanted: frame, read: number(), milliseconds });
+        result.push({ wanted: frame, read: numberIn(canvas), milliseconds });
       }
       return result;
     },
-    { wanted, how, block, row },
+    { wanted, how },
   );
+}
+
+/** Steps through two films that are held against each other by these keys, and reads both numbers after each step. */
+export async function accessBoth(page: Page, keys: readonly string[]): Promise<Access[]> {
+  await withReader(page);
+  return page.evaluate(async (all) => {
+    const { numberIn, drawn, press } = window.reader;
+    const canvases = [...document.querySelectorAll<HTMLCanvasElement>('.stage canvas')];
+    const result = [];
+    for (const key of all) {
+      const begun = performance.now();
+      press(key);
+      await new Promise(requestAnimationFrame);
+      const told = /frames (\d+) and (\d+)/.exec(document.querySelector('.where')!.textContent)!;
+      for (const [place, canvas] of canvases.entries()) {
+        const wanted = Number(told[place + 1]);
+        await drawn(canvas, wanted);
+        result.push({ wanted, read: numberIn(canvas), milliseconds: performance.now() - begun });
+      }
+    }
+    return result;
+  }, keys);
 }

@@ -3,7 +3,18 @@ import { computed, reactive, ref, shallowRef } from 'vue';
 import type { PlayableFilm, Picture } from './frame-source.ts';
 import { usePlayer, type Player } from './use-player.ts';
 
-const { film, width, height } = defineProps<{ film: PlayableFilm; width: number; height: number }>();
+const {
+  film,
+  width,
+  height,
+  begin = 0,
+} = defineProps<{
+  film: PlayableFilm;
+  width: number;
+  height: number;
+  /** The frame that is shown first. */
+  begin?: number;
+}>();
 const emit = defineEmits<{ shown: [index: number] }>();
 
 const canvas = ref<HTMLCanvasElement>();
@@ -17,7 +28,7 @@ function paint({ index, image }: Picture): void {
   shown.value = index;
   emit('shown', index);
 }
-const player: Player = usePlayer(film, paint);
+const player: Player = usePlayer(film, paint, begin);
 const { video, playing } = player;
 
 const transform = computed(() => ({ transform: `translate(${view.x}px, ${view.y}px) scale(${view.zoom})` }));

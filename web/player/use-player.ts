@@ -27,8 +27,8 @@ export interface Player {
   loop: (range: readonly [FrameIndex, FrameIndex] | undefined) => void;
 }
 
-/** A player for one film. `paint` draws a picture at once; it is called for every frame that is shown by stepping. */
-export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void): Player {
+/** A player for one film. `paint` draws a picture at once; it is called for every frame that is shown by stepping. @param begin the frame that is shown first */
+export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void, begin: FrameIndex = 0): Player {
   const source = openFrames(film);
   const at = ref<FrameIndex>(0);
   const playing = ref(false);
@@ -86,7 +86,7 @@ export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void)
     playback?.close();
     source.close();
   });
-  void show(0, 1);
+  void show(begin, 1);
 
   return {
     film,

@@ -146,7 +146,10 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
             class="second through"
           />
         </div>
-        <figcaption><b>First</b> {{ sideInWords(first) }}</figcaption>
+        <figcaption>
+          <b>First</b> {{ sideInWords(first) }}
+          <template v-if="over"><b class="ml-4">Second, seen through it</b> {{ sideInWords(second) }}</template>
+        </figcaption>
       </figure>
       <figure v-if="!over" class="stage-of">
         <div class="frame">

@@ -46,7 +46,7 @@ const thick = computed(() => size.value.height / 220);
 
 <template>
   <div class="laid" :style="laid">
-    <FilmPicture ref="picture" :film="side.playable" :width="size.width" :height="size.height" class="picture">
+    <FilmPicture ref="picture" :film="side.playable" :width="size.width" :height="size.height" :begin="frame" class="picture">
       <svg v-if="path.length > 0" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
         <polyline :points="line" :stroke-width="thick" />
         <circle v-if="now" :cx="now.x" :cy="now.y" :r="thick * 2.4" />

@@ -96,6 +96,7 @@ const shape = computed(() => ({
       @keys="keysShown = true"
       @undo="desk.stepBack('undo')"
       @redo="desk.stepBack('redo')"
+      @compare="desk.compare"
       @done="desk.finish"
     />
     <section class="film" aria-label="Film">

@@ -147,5 +147,5 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     () => keysShown.value,
   );
 
-  return { keys, writing, finding, reference, why, undoing, failure, loop, finish, stepBack };
+  return { keys, writing, finding, reference, why, undoing, failure, loop, compare, finish, stepBack };
 }

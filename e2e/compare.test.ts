@@ -1,0 +1,133 @@
+import { expect } from 'chai';
+import { eq } from 'drizzle-orm';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from 'playwright-core';
+import { v7 as uuid } from 'uuid';
+import { account } from '../server/db/schema/index.ts';
+import { writeMarks } from '../server/features/review/write-marks.ts';
+import { observed, thrown } from '../server/test/marks.ts';
+import { addSession, addTrainee, dayBefore, filmOnBench, press, signedIn } from './coach.ts';
+import { demoFilmId } from './demo-truth.ts';
+import { accessBoth, numberedFilms } from './numbered-films.ts';
+import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
+
+/** A strike in the film on the bench, with these frames for its moments. */
+async function strikeIn(
+  filmId: string,
+  [launchFrame, contactFrame, homeFrame]: readonly [number, number, number],
+): Promise<string> {
+  const { db } = await runningClub();
+  const [coach] = await db.select({ id: account.id }).from(account).where(eq(account.email, coachEmail));
+  const strikeId = uuid();
+  await writeMarks(
+    db,
+    filmId,
+    [thrown(strikeId, { launchFrame, contactFrame, homeFrame }), observed(strikeId, 'clean')],
+    coach!.id,
+  );
+  return strikeId;
+}
+const filmOf = (page: Page): string => /review\/([^/?]+)/.exec(page.url())![1]!;
+const both = (page: Page) => page.locator('.stage canvas:not([data-frame="-1"])');
+const where = (page: Page): Promise<string> => page.locator('.where').innerText();
+
+describe('two strikes held against each other', function () {
+  this.timeout(240_000);
+  let page: Page;
+  let folder: string;
+  before(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'wax-fist-compared-'));
+    page = await signedIn();
+  });
+  after(async () => {
+    await page.context().close();
+    await rm(folder, { recursive: true });
+  });
+  expectNoProblems();
+
+  it('each by its own frames, none of a thousand wrong, in two films of different rates', async () => {
+    await addTrainee(page, 'Numbers, compared');
+    const trainee = page.url();
+    const strikes: string[] = [];
+    const films = { 'variable.mp4': [60, 100, 150], 'slow-motion-120.mp4': [80, 130, 180] } as const;
+    for (const [place, [name, moments]] of Object.entries(films).entries()) {
+      const path = join(folder, name);
+      await numberedFilms[name]!(path);
+      await page.goto(trainee);
+      await addSession(page, dayBefore(9 - 7 * place));
+      await filmOnBench(page, path);
+      strikes.push(await strikeIn(filmOf(page), moments));
+    }
+    await page.reload();
+    await page.locator('.which').waitFor();
+    await press(page, 'Shift+C');
+    await page.waitForURL(new RegExp(`/compare/${strikes[1]}/${strikes[0]}`));
+    await both(page).nth(1).waitFor();
+    expect(await where(page)).to.include('at contact frames 130 and 100');
+    await press(page, 'u');
+    expect(await where(page)).to.include('at launch frames 80 and 60');
+    // There and back, in steps and in leaps.
+    const run = (key: string, times: number): string[] => Array<string>(times).fill(key);
+    const keys = [
+      ...run('ArrowRight', 90),
+      ...run('ArrowLeft', 110),
+      'i',
+      ...run('ArrowLeft', 60),
+      'o',
+      ...run('ArrowLeft', 120),
+      'u',
+    ];
+    const accesses = [...(await accessBoth(page, keys)), ...(await accessBoth(page, run('ArrowRight', 120)))];
+    expect(accesses.length).to.be.at.least(1000);
+    expect(accesses.filter(({ wanted, read }) => wanted !== read)).to.deep.equal([]);
+  });
+
+  it('from any strike in two keys: last time, the cleanest, and back', async () => {
+    const filmId = await demoFilmId('idris-4-lead-side');
+    await page.goto(`/review/${filmId}`);
+    await page.locator('.which').waitFor();
+    await press(page, 'Shift+C');
+    await page.waitForURL(/\/compare\/[^/]+\/[^/]+/);
+    await both(page).nth(1).waitFor();
+    const lastTime = page.url();
+    await page.getByLabel('What differs').getByText('Return line').waitFor();
+    await press(page, '2');
+    await page.waitForURL((url) => url.href !== lastTime);
+    await both(page).nth(1).waitFor();
+    await page.getByRole('button', { name: 'The cleanest', pressed: true }).waitFor();
+    await press(page, 'Escape');
+    await page.waitForURL(new RegExp(`/review/${filmId}`));
+    await page.locator('.which').waitFor();
+  });
+
+  it('at an address that opens the same picture again', async () => {
+    await press(page, 'Shift+C');
+    await both(page).nth(1).waitFor();
+    await press(page, 'v m o ArrowLeft ArrowLeft');
+    await page.waitForURL(/lock=home.*by=over.*mirror=yes/);
+    const shown = await where(page);
+    await page.reload();
+    await both(page).nth(1).waitFor();
+    expect(await where(page)).to.equal(shown);
+    await page.getByRole('button', { name: 'One over the other', pressed: true }).waitFor();
+    await page.getByRole('button', { name: 'Mirrored', pressed: true }).waitFor();
+  });
+
+  it('plays both round and round, and stops where it stands', async () => {
+    await press(page, ', Space');
+    const begun = await where(page);
+    await page.waitForFunction((before) => document.querySelector('.where')?.textContent !== before, begun);
+    await page.getByRole('button', { name: 'Stop' }).waitFor();
+    await press(page, 'Space');
+    await page.getByRole('button', { name: 'Play round and round' }).waitFor();
+    const shown = /frames (\d+) and (\d+)/.exec(await where(page))!;
+    for (const place of [0, 1])
+      await page
+        .locator('.stage canvas')
+        .nth(place)
+        .and(page.locator(`[data-frame="${shown[place + 1]}"]`))
+        .waitFor();
+  });
+});
