@@ -16,22 +16,41 @@ const both = shallowRef<{ first: ComparedSide; second: ComparedSide; counterpart
 const failure = ref<string>();
 const alone = ref(false);
 
+/** Sides that were asked for before: the first one stays when it is held against another. */
+const sides = new Map<string, Promise<ComparedSide>>();
+function sideOf(strikeId: string): Promise<ComparedSide> {
+  const held = sides.get(strikeId) ?? comparedSide(strikeId);
+  sides.set(strikeId, held);
+  held.catch(() => sides.delete(strikeId));
+  return held;
+}
+let counterpartsOf: { strikeId: string; found: Promise<Counterpart[]> } | undefined;
+function counterparts(): Promise<Counterpart[]> {
+  if (counterpartsOf?.strikeId !== firstId)
+    counterpartsOf = { strikeId: firstId, found: request(compareEndpoints.counterparts, { params: { strikeId: firstId } }) };
+  return counterpartsOf.found;
+}
+
 async function load(): Promise<void> {
   both.value = undefined;
   failure.value = undefined;
   alone.value = false;
   try {
-    const asked = [request(compareEndpoints.counterparts, { params: { strikeId: firstId } }), catalogue.ready()] as const;
+    const first = sideOf(firstId);
+    // Somebody is asked for with it as soon as it is known who.
+    first.catch(() => undefined);
     if (!secondId) {
-      const [counterparts] = await Promise.all(asked);
-      const [likeliest] = counterpartKinds.flatMap((kind) => counterparts.find((one) => one.kind === kind) ?? []);
+      const known = await counterparts();
+      const [likeliest] = counterpartKinds.flatMap((kind) => known.find((one) => one.kind === kind) ?? []);
       alone.value = !likeliest;
+      if (likeliest) void sideOf(likeliest.strikeId).catch(() => undefined);
       if (likeliest) await router.replace({ params: { firstId, secondId: likeliest.strikeId } });
       return;
     }
-    const [counterparts, , first, second] = await Promise.all([...asked, comparedSide(firstId), comparedSide(secondId)]);
-    both.value = { first, second, counterparts };
+    const [known, one, other] = await Promise.all([counterparts(), first, sideOf(secondId), catalogue.ready()]);
+    both.value = { first: one, second: other, counterparts: known };
   } catch (error) {
+    counterpartsOf = undefined;
     failure.value = messageOf(error);
   }
 }

@@ -69,6 +69,8 @@ const refresh = (): void => {
 };
 useEventListener(document, 'visibilitychange', refresh);
 useEventListener(window, 'focus', refresh);
+/** What a key away is lies ready. */
+onMounted(() => void import('../compare/ComparePage.vue'));
 onMounted(() => {
   player.value = picture.value?.player;
   const first =
