@@ -93,7 +93,7 @@ export type CorrectionDraft = InferType<typeof correctionDraftShape>;
 export const correctionEventDraftShape = object({
   id: id(),
   kind: string()
-    .oneOf(['cue-given', 're-checked', ...ladderSteps, 'rescheduled', 'closed', 're-opened'])
+    .oneOf(['cue-given', 'drill-given', 're-checked', ...ladderSteps, 'rescheduled', 'closed', 're-opened'])
     .required(),
   /** Only of a step on the ladder. */
   rung: rung().nullable().default(null),

@@ -153,5 +153,9 @@ describe('whether it holds: six sessions', function () {
     await page.getByRole('button', { name: /Undo|Take it back/ }).click();
     await page.getByText('It is back.').waitFor();
     expect((await mine.locator('.where').allInnerTexts()).sort()).to.deep.equal(days.sort());
+    for (const box of await mine.getByRole('checkbox').all()) await box.check();
+    await page.getByLabel('Drill, with its dose').fill('Wall behind, 3 × 10 slow');
+    await page.getByRole('button', { name: 'Give it' }).click();
+    await mine.filter({ hasText: 'drill: Wall behind, 3 × 10 slow' }).nth(2).waitFor();
   });
 });

@@ -30,6 +30,8 @@ describe('what a correction’s history comes to', () => {
     [[], 'spotted', 3, 0],
     [[['opened', 4]], 'spotted', 4, 0],
     [['cue-given'], 'working', 3, 0],
+    [['drill-given'], 'working', 3, 0],
+    [[['holding', 3], 'drill-given'], 'holding', 3, 0],
     [['cue-given', ['holding', 3]], 'holding', 3, 0],
     [[['holding', 3], 'cue-given'], 'holding', 3, 0],
     [

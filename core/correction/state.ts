@@ -17,6 +17,7 @@ export const correctionStateNames: Record<CorrectionState, string> = {
 export const correctionEventKinds = [
   'opened',
   'cue-given',
+  'drill-given',
   're-checked',
   'holding',
   'locked',
@@ -58,6 +59,7 @@ const worked: Move = (standing) => ({ ...standing, state: standing.state === 'sp
 const moves: Record<CorrectionEventKind, Move> = {
   opened: (_, rung) => ({ state: 'spotted', rung, lockedUpTo: 0, checks: 0 }),
   'cue-given': (standing) => (standing.state === 'relapsed' ? { ...standing, state: 'working' } : worked(standing, 0)),
+  'drill-given': (standing) => worked(standing, 0),
   're-checked': (standing) => ({ ...standing, checks: standing.checks + (standing.state === 'kept' ? 1 : 0) }),
   holding: (standing, rung) => ({ ...standing, state: 'holding', rung }),
   locked: (standing, rung) => ({ ...standing, state: 'locked', rung, lockedUpTo: Math.max(rung, standing.lockedUpTo) }),

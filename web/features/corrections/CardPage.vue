@@ -17,6 +17,7 @@ import type { FrameSource } from '../../player/frame-source.ts';
 import { playableOf } from '../footage/playable.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import VerdictSign from '../review/VerdictSign.vue';
+import { drillOf } from './answer-words.ts';
 import RateBand from './RateBand.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
@@ -131,6 +132,7 @@ const print = (): void => window.print();
             <FamilySign :family="row?.family" :size="54" />
           </header>
           <p class="cue">{{ page.correction.cue }}</p>
+          <p v-if="drillOf(page.correction)" class="drill"><b>Drill</b> {{ drillOf(page.correction) }}</p>
           <div class="stills">
             <figure v-for="{ verdict, strike, source, index } in stills" :key="verdict">
               <FrameStill :source="source" :index="index" :height="360" class="still" />
@@ -188,6 +190,10 @@ header {
 .who {
   font-size: 24px;
   font-weight: 700;
+}
+.drill {
+  font-size: 20px;
+  margin: 0 0 12px;
 }
 .cue {
   font-size: 58px;

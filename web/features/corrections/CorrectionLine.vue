@@ -5,7 +5,7 @@ import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { faultsOfSeen, localDay, percent, shortDay } from '../../app/format.ts';
 import FamilySign from '../checklists/FamilySign.vue';
-import { standingInWords } from './answer-words.ts';
+import { drillOf, standingInWords } from './answer-words.ts';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -47,6 +47,7 @@ const overdue = computed(
         >{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
         {{ checkpointName(catalogue.newest, correction.checkpointId).toLowerCase() }}
       </span>
+      <span v-if="drillOf(correction)" class="quiet">drill: {{ drillOf(correction) }}</span>
     </span>
     <span v-if="last" class="rate">
       <RateBand :rate="last" :target="correction.target" />

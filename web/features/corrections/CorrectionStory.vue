@@ -5,7 +5,7 @@ import type { Correction } from '@wax-fist/contract/corrections';
 import { faultRate } from '@wax-fist/core/correction';
 import { ref } from 'vue';
 import { dayAndTime, faultsOfSeen } from '../../app/format.ts';
-import { conditionInWords, eventInWords, numbersInWords } from './answer-words.ts';
+import { conditionInWords, drillOf, eventInWords, numbersInWords } from './answer-words.ts';
 import CorrectionLine from './CorrectionLine.vue';
 import PlaceByHandDialog from './PlaceByHandDialog.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
@@ -20,6 +20,8 @@ const emit = defineEmits<{ changed: [] }>();
 const told = ref(true);
 const placing = ref(false);
 const { failure, say } = useCorrectionEvents(() => emit('changed'));
+const drill = ref(drillOf(correction) ?? '');
+const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value.trim() });
 </script>
 
 <template>
@@ -51,6 +53,12 @@ const { failure, say } = useCorrectionEvents(() => emit('changed'));
     <ul v-if="conditions.length > 0" aria-label="Under which conditions">
       <li v-for="one in conditions" :key="`${one.condition} ${one.rungs.join()}`">{{ conditionInWords(one) }}</li>
     </ul>
+    <form v-if="correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
+      <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
+      <VBtn type="submit" variant="outlined" :disabled="drill.trim() === (drillOf(correction) ?? '')">{{
+        drill.trim() === '' ? 'No drill' : 'Give it'
+      }}</VBtn>
+    </form>
     <ol aria-label="History">
       <li v-for="event in correction.history" :key="event.id">
         <span class="quiet number">{{ dayAndTime(event.at) }}</span>
@@ -67,6 +75,12 @@ const { failure, say } = useCorrectionEvents(() => emit('changed'));
 </template>
 
 <style scoped>
+.drill {
+  display: flex;
+  gap: 8px;
+  max-width: 560px;
+  padding: 8px 0;
+}
 .story {
   padding: 0 14px 12px 54px;
   border-top: 0 !important;

@@ -4,6 +4,7 @@ import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
 import { counted, localDay, shortDay } from '../../app/format.ts';
 import { useNotice } from '../../app/notice-store.ts';
+import { drillOf } from './answer-words.ts';
 import { sayOfCorrection, type Said } from './use-correction-events.ts';
 
 /** What can be done with many corrections at once; the way back stands at the foot of the page. */
@@ -14,6 +15,7 @@ const { corrections, changed } = defineProps<{
 }>();
 const notice = useNotice();
 const day = ref(localDay(7));
+const drill = ref('');
 /** How many of them are done; undefined while nothing is being done. */
 const done = ref<number>();
 
@@ -42,6 +44,11 @@ const reschedule = (): Promise<void> =>
     kind: 'rescheduled',
     recheckOn: recheckOn ?? day.value,
   }));
+const giveDrill = (): Promise<void> =>
+  sayOfAll(`drilled by “${drill.value.trim()}”`, { kind: 'drill-given', note: drill.value.trim() }, (one) => ({
+    kind: 'drill-given',
+    note: drillOf(one) ?? '',
+  }));
 const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => ({ kind: 're-opened' }));
 </script>
 
@@ -52,6 +59,8 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
     }}</b>
     <VTextField v-model="day" type="date" label="Look again on" density="compact" hide-details :min="localDay()" class="day" />
     <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">Set the day</VBtn>
+    <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" class="drill" />
+    <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">Give it</VBtn>
     <VBtn variant="outlined" :loading="done !== undefined" @click="close">Close them</VBtn>
   </div>
 </template>
@@ -59,5 +68,9 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
 <style scoped>
 .day {
   width: 180px;
+}
+.drill {
+  flex: 1 1 220px;
+  max-width: 360px;
 }
 </style>

@@ -1,6 +1,6 @@
 import type { ComparedLevels } from '@wax-fist/contract/answers';
 import { expect } from 'chai';
-import { conditionInWords, eventInWords, reasonInWords, settlingInWords, standingInWords } from './answer-words.ts';
+import { conditionInWords, drillOf, eventInWords, reasonInWords, settlingInWords, standingInWords } from './answer-words.ts';
 
 describe('what a level says, in words', () => {
   const compared = (change: Partial<ComparedLevels>): ComparedLevels => ({
@@ -52,5 +52,12 @@ describe('what a level says, in words', () => {
     expect(eventInWords({ kind: 'kept', rung: 6 })).to.equal('Kept: pads, free');
     expect(eventInWords({ kind: 'opened', rung: 3 })).to.equal('Opened');
     expect(settlingInWords({ sessions: 1, strikes: 20 })).to.equal('1 more session of about 20 strikes would likely settle it');
+  });
+
+  it('what is drilled, as it was last said', () => {
+    const told = (...notes: string[]) => drillOf({ history: notes.map((note) => ({ kind: 'drill-given', note })) as never });
+    expect(told()).to.equal(undefined);
+    expect(told('Wall behind, 3 × 10', 'Slow cross, 2 × 12')).to.equal('Slow cross, 2 × 12');
+    expect(told('Wall behind, 3 × 10', '')).to.equal(undefined);
   });
 });

@@ -60,9 +60,14 @@ export function reasonInWords(
     : `${percent(atAim)} sure, ${of}, that at most ${percent(aim)} are faults`;
 }
 
+/** What is drilled for it, as it was last said; undefined where nothing is. */
+export const drillOf = ({ history }: Pick<Correction, 'history'>): string | undefined =>
+  history.findLast(({ kind }) => kind === 'drill-given')?.note || undefined;
+
 const kindNames: Record<CorrectionEvent['kind'], string> = {
   opened: 'Opened',
   'cue-given': 'Cue given',
+  'drill-given': 'Drill',
   're-checked': 'Re-checked',
   holding: 'Holding',
   locked: 'Locked',

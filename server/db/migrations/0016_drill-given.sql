@@ -1,0 +1,2 @@
+ALTER TABLE "correction_event" DROP CONSTRAINT "correction_event_is_known";--> statement-breakpoint
+ALTER TABLE "correction_event" ADD CONSTRAINT "correction_event_is_known" CHECK ("correction_event"."kind" in ('opened', 'cue-given', 'drill-given', 're-checked', 'holding', 'locked', 'kept', 'relapsed', 'rescheduled', 'closed', 're-opened'));
