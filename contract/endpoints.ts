@@ -5,6 +5,7 @@ import { checklistEndpoints } from './checklists.ts';
 import { answerEndpoints } from './answers.ts';
 import { compareEndpoints } from './compare.ts';
 import { correctionEndpoints } from './corrections.ts';
+import { exportEndpoints } from './exports.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
 import { measureEndpoints } from './measures.ts';
@@ -29,6 +30,7 @@ export const endpoints = {
   ...reviewingEndpoints,
   ...correctionEndpoints,
   ...compareEndpoints,
+  ...exportEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

@@ -4,7 +4,7 @@ import { frame, id } from './shapes.ts';
 
 /** What a reference still shows: how it should look, or the fault. */
 export const stillKinds = ['clean', 'fault'] as const;
-/** A frame, or a clip, of the club's own footage that shows how something should, or should not, look. */
+/** A frame, or a strike, of the club's own footage that shows how something should, or should not, look. */
 export const referenceStillShape = object({
   technique: string().required(),
   checkpoint: string().required(),
@@ -15,8 +15,8 @@ export const referenceStillShape = object({
   fromFrame: frame().nullable().default(null),
   toFrame: frame().nullable().default(null),
 }).test(
-  'clip',
-  'A still lies in the clip that it is of.',
+  'strike',
+  'A still lies in the strike that it is of.',
   ({ frame: at, fromFrame, toFrame }) =>
     (fromFrame === null && toFrame === null) || (fromFrame !== null && toFrame !== null && fromFrame <= at && at <= toFrame),
 );

@@ -10,6 +10,7 @@ import { callRoutes } from './features/calls/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
 import { compareRoutes } from './features/compare/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
+import { exportRoutes } from './features/exports/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
@@ -69,6 +70,7 @@ export function appOf(services: Services, webFolder: string): Express {
   roundRoutes(router, services);
   alignmentRoutes(router, services);
   compareRoutes(router, services);
+  exportRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

@@ -154,6 +154,6 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
   const marks = marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at);
   const { refused } = await writeMarks(db, id, marks, said.by);
   if (refused[0]) throw new Error(`A mark of ${name} is not taken: ${refused[0].reason}`);
-  await workAtBench(db, id, marks, said);
+  if (rows.length > 0) await workAtBench(db, id, marks, said);
   if (told.readOtherwise) await markAgain(db, id, marks, told.readOtherwise, said);
 }

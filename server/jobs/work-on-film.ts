@@ -92,7 +92,14 @@ export async function workOnFilm(services: ImportServices, filmId: string, rest:
   } finally {
     await storage.letGo(filmId);
     await rm(draftsOf(services, filmId), { recursive: true, force: true });
+    await leaveNothingOfRemoved(services, filmId);
   }
+}
+
+/** Of a film that was removed while it was worked on nothing stays, whatever was put into storage meanwhile. */
+async function leaveNothingOfRemoved({ db, storage }: ImportServices, filmId: string): Promise<void> {
+  const known = await db.select({ id: film.id }).from(film).where(eq(film.id, filmId));
+  if (known.length === 0) await storage.remove(filmId);
 }
 
 /** Where a worker puts what it is making; no other worker looks there. */

@@ -163,12 +163,12 @@ describe('what is put is what is got', function () {
             kind: fc.constantFrom(...stillKinds),
             filmId: fc.constant(scene.filmId),
             frame: fc.nat({ max: 500 }),
-            clip: fc.constantFrom(null, 5),
+            around: fc.constantFrom(null, 5),
           })
-          .map(({ clip, ...still }) => ({
+          .map(({ around, ...still }) => ({
             ...still,
-            fromFrame: clip && Math.max(0, still.frame - clip),
-            toFrame: clip && still.frame + clip,
+            fromFrame: around && Math.max(0, still.frame - around),
+            toFrame: around && still.frame + around,
           })),
       params: ({ technique, checkpoint, kind }) => ({ technique, checkpoint, kind }) as Record<string, string>,
       read: async ({ technique, checkpoint, kind }) =>

@@ -24,7 +24,7 @@ export const referenceStill = pgTable(
     index('still_of_film').on(table.filmId),
     isListed('kind_of_still', table.kind, stillKinds),
     check(
-      'still_lies_in_its_clip',
+      'still_lies_in_its_strike',
       sql`(${table.fromFrame} is null) = (${table.toFrame} is null) and (${table.fromFrame} is null or 0 <= ${table.fromFrame} and ${table.fromFrame} <= ${table.frame} and ${table.frame} <= ${table.toFrame})`,
     ),
   ],

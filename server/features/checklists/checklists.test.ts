@@ -243,6 +243,8 @@ describe('catalogue', () => {
       kind: 'clean',
       filmId,
       frame,
+      fromFrame: null as number | null,
+      toFrame: null as number | null,
     });
     const place = { technique: 'jab', checkpoint: 'gd.return-line', kind: 'clean' };
 
@@ -253,6 +255,17 @@ describe('catalogue', () => {
       expect((await coach.ask(stillEndpoints.listReferenceStills)).body).to.deep.equal([still(filmId, 61)]);
       expect((await coach.ask(stillEndpoints.removeReferenceStill, place)).status).to.equal(204);
       expect((await coach.ask(stillEndpoints.listReferenceStills)).body).to.deep.equal([]);
+    });
+
+    it('are a whole strike where one is told, with the frame in it', async () => {
+      const { filmId } = await addScene(server);
+      const save = (fromFrame: number | null, toFrame: number | null) =>
+        coach.ask(stillEndpoints.saveReferenceStill, place, { ...still(filmId), fromFrame, toFrame });
+      expect((await save(50, 80)).body).to.deep.include({ fromFrame: 50, toFrame: 80 });
+      expect((await save(61, 80)).status).to.equal(422);
+      expect((await save(50, null)).status).to.equal(422);
+      expect((await save(50, 600)).status).to.equal(422);
+      await coach.ask(stillEndpoints.removeReferenceStill, place);
     });
 
     it('lie inside of a film that there is, and show something of the catalogue', async () => {

@@ -2,7 +2,7 @@ import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } 
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdtemp, readFile, rename, rm, statfs, symlink, writeFile } from 'node:fs/promises';
@@ -10,6 +10,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { v7 as uuid } from 'uuid';
+import { filmHits, round } from '../../db/schema/index.ts';
+import { workOnFilm } from '../../jobs/work-on-film.ts';
 import { badFilms, brokenOff, ffmpeg, goodFilms, made, oddFilms, timesShown } from '../../test/films.ts';
 import { thrown } from '../../test/marks.ts';
 import { eventually } from '../../test/eventually.ts';
@@ -350,6 +352,35 @@ describe('footage', function () {
     expect((await change({ view: 'rear-side' })).body).to.include({ view: 'rear-side', done: false });
     expect((await change({ done: true })).body).to.include({ view: 'rear-side', done: true });
     expect((await change({ view: 'from above' })).status).to.equal(422);
+  });
+
+  it('a film is removed while its import is at work on it, and nothing of it comes back', async () => {
+    const film = await imported(await made(folder, 'busy.mp4', goodFilms['phone.mp4']!), 'busy.mp4');
+    await wholly(film.id);
+    const { db, storage } = server.services;
+    let removed: Promise<{ status: number }> | undefined;
+    // It holds a part of the film and wants the film, as a step of the import does: a ring that somebody has to leave.
+    await db.transaction(async (tx) => {
+      await tx.update(filmHits).set({ rings: [] }).where(eq(filmHits.filmId, film.id));
+      removed = coach.ask(footageEndpoints.removeFilm, { filmId: film.id });
+      await eventually(
+        'removing waits',
+        async () =>
+          (await db.execute<{ waits: number }>(sql`select count(*)::int as waits from pg_locks where not granted`)).rows[0]!
+            .waits,
+        (waits) => waits > 0,
+      );
+      await tx.insert(round).values({
+        ...{ id: uuid(), filmId: film.id, name: 'Late', startsAt: 1e6, endsAt: 1e6 + 1 },
+        ...{ kind: 'heavy bag', manner: 'free', proposed: true },
+      });
+    });
+    expect((await removed!).status).to.equal(204);
+    // A worker that had begun before puts something in, and takes it away again.
+    const late = await made(folder, 'late.mp4', goodFilms['phone.mp4']!);
+    await storage.keep(late, film.id, 'film.mp4');
+    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, true);
+    expect(await storage.bytes(film.id, 'film.mp4')).to.equal(undefined);
   });
 
   it('a film with marks is not removed, one without is, with its bytes', async () => {

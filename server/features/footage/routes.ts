@@ -4,6 +4,7 @@ import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { filmPieces } from '../../db/film-pieces.ts';
 import { film, filmStep } from '../../db/schema/index.ts';
+import { takingTurns } from '../../db/take-turns.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
@@ -83,7 +84,8 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     if (strikes > 0) {
       throw new Refusal(409, `Nothing was removed: ${strikes} strikes are marked in this film. Take them back first.`);
     }
-    await db.delete(film).where(eq(film.id, params.filmId));
+    // Steps of its import may still be under way.
+    await takingTurns(db, (transaction) => transaction.delete(film).where(eq(film.id, params.filmId)));
     await storage.remove(params.filmId);
   });
   serve(router, footageEndpoints.sessionFilms, ({ params }) => filmsOf(db, eq(film.sessionId, params.sessionId)));

@@ -15,7 +15,7 @@ export function valueInWords(measure: string, value: number, stature: number | n
   if (cm) return `${Math.round(cm.value)} cm`;
   const unit = isMeasureId(measure) ? measures[measure].unit : 'ratio';
   if (unit === 'milliseconds') return `${Math.round(value)} ms`;
-  return unit === 'degrees' ? `${Math.round(value)}°` : value.toFixed(2).replace(/\.?0+$/, '');
+  return unit === 'degrees' ? `${Math.round(value)}°` : String(Number(value.toFixed(2)) || 0);
 }
 
 /** A doubt by itself, in centimetres where it is a length and the stature is known. */

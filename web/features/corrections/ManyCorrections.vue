@@ -57,10 +57,14 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
     <b class="number">{{
       done === undefined ? counted(corrections.length, 'correction') : `${done} of ${corrections.length}`
     }}</b>
-    <VTextField v-model="day" type="date" label="Look again on" density="compact" hide-details :min="localDay()" class="day" />
-    <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">Set the day</VBtn>
-    <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" class="drill" />
-    <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">Give it</VBtn>
+    <span class="pair">
+      <VTextField v-model="day" type="date" label="Look again on" density="compact" hide-details :min="localDay()" class="day" />
+      <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">Set the day</VBtn>
+    </span>
+    <span class="pair wide">
+      <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
+      <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">Give it</VBtn>
+    </span>
     <VBtn variant="outlined" :loading="done !== undefined" @click="close">Close them</VBtn>
   </div>
 </template>
@@ -69,8 +73,13 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
 .day {
   width: 180px;
 }
-.drill {
-  flex: 1 1 220px;
-  max-width: 360px;
+.pair {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.wide {
+  flex: 1 1 300px;
+  max-width: 420px;
 }
 </style>

@@ -109,7 +109,7 @@ function keep(): void {
         :school="data.session.judgedBy"
         :film-id="data.film.id"
         :frame="at"
-        :clip="[strike.launchFrame, strike.homeFrame]"
+        :strike="[strike.launchFrame, strike.homeFrame]"
         :source-of="data.playable"
         @close="reference = false"
       />

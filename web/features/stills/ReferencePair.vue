@@ -8,7 +8,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { openFrames } from '../../player/open-frames.ts';
 import type { PlayableFilm, FrameSource } from '../../player/frame-source.ts';
-import FrameClip from '../../player/FrameClip.vue';
+import FrameLoop from '../../player/FrameLoop.vue';
 import FrameStill from '../../player/FrameStill.vue';
 import { playableOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -16,7 +16,7 @@ import { schoolPicture, shippedStill, type Still } from './shipped-stills.ts';
 import StillPicture from './StillPicture.vue';
 
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
-const { technique, checkpointId, school, filmId, frame, clip, sourceOf } = defineProps<{
+const { technique, checkpointId, school, filmId, frame, strike, sourceOf } = defineProps<{
   technique: string;
   checkpointId: string;
   /** By which it is judged. */
@@ -25,7 +25,7 @@ const { technique, checkpointId, school, filmId, frame, clip, sourceOf } = defin
   filmId: string;
   frame: number;
   /** First and last frame of the strike in hand: taken along where the frame on show lies in it. */
-  clip: readonly [from: number, to: number] | undefined;
+  strike: readonly [from: number, to: number] | undefined;
   sourceOf: PlayableFilm;
 }>();
 defineEmits<{ close: [] }>();
@@ -88,7 +88,7 @@ const backTo = (kind: Kind, before: ReferenceStill | undefined) => (): Promise<u
   (before ? keep(before) : drop(kind)).then(catalogue.again);
 const take = (kind: Kind) => {
   const before = own(kind);
-  const [fromFrame, toFrame] = clip && clip[0] <= frame && frame <= clip[1] ? clip : [null, null];
+  const [fromFrame, toFrame] = strike && strike[0] <= frame && frame <= strike[1] ? strike : [null, null];
   return act(
     keep({ ...params(kind), filmId, frame, fromFrame, toFrame }).then(() =>
       notice.say(
@@ -111,7 +111,7 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
 <template>
   <aside class="pair" aria-label="How it should look">
     <figure v-for="{ kind, still, opened: from, picture } in shown" :key="kind">
-      <FrameClip
+      <FrameLoop
         v-if="still && from && playing === kind"
         :source="from.source"
         :timeline="from.timeline"

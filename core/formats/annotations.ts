@@ -1,0 +1,110 @@
+import { verdicts, type Verdict } from '../review/index.ts';
+import type { Ms } from '../units.ts';
+
+/** A verdict as an annotation tells it: of a piece of a film, on one checkpoint of what is thrown there. */
+export interface AnnotatedVerdict {
+  id: string;
+  filmId: string;
+  from: Ms;
+  to: Ms;
+  technique: string;
+  checkpointId: string;
+  verdict: Verdict;
+  note: string | null;
+  saidBy: string;
+  /** ISO 8601. */
+  saidAt: string;
+}
+
+const [annotationContext, mediaFragments] = ['http://www.w3.org/ns/anno.jsonld', 'http://www.w3.org/TR/media-frags/'];
+const urn = (id: string): string => `urn:uuid:${id}`;
+const fromUrn = (text: unknown): string | undefined =>
+  typeof text === 'string' ? /^urn:uuid:([0-9a-f-]{36})$/.exec(text)?.[1] : undefined;
+const seconds = (time: Ms): string => String(Math.round(time) / 1000);
+const tag = (purpose: string, value: string) => ({ type: 'TextualBody', purpose, value, format: 'text/plain' });
+
+/**
+ * Verdicts as a page of web annotations (W3C Recommendation 2017) in JSON-LD, each with the piece of its film as a media fragment
+ * (Media Fragments URI 1.0, normal play time).
+ */
+export function annotationPage(all: readonly AnnotatedVerdict[], id: string) {
+  return {
+    '@context': annotationContext,
+    id: urn(id),
+    type: 'AnnotationPage',
+    items: all.map((one) => ({
+      id: urn(one.id),
+      type: 'Annotation',
+      motivation: 'assessing',
+      created: one.saidAt,
+      creator: { type: 'Person', name: one.saidBy },
+      body: [
+        tag('classifying', one.technique),
+        tag('identifying', one.checkpointId),
+        tag('assessing', one.verdict),
+        ...(one.note ? [tag('commenting', one.note)] : []),
+      ],
+      target: {
+        source: urn(one.filmId),
+        selector: {
+          type: 'FragmentSelector',
+          conformsTo: mediaFragments,
+          value: `t=npt:${seconds(one.from)},${seconds(one.to)}`,
+        },
+      },
+    })),
+  };
+}
+
+/** What was read, and what could not be, with its place among the annotations. */
+export interface ReadAnnotations {
+  verdicts: AnnotatedVerdict[];
+  problems: { place: number; says: string }[];
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function readOne(item: unknown): AnnotatedVerdict | string {
+  if (!isRecord(item)) return 'This is no annotation.';
+  const id = fromUrn(item.id);
+  const target = isRecord(item.target) ? item.target : {};
+  const filmId = fromUrn(target.source);
+  if (!id || !filmId) return 'The annotation, or its film, has no id that is known here.';
+  const selector = isRecord(target.selector) ? target.selector : {};
+  const piece = /^t=(?:npt:)?(\d+(?:\.\d+)?),(\d+(?:\.\d+)?)$/.exec(typeof selector.value === 'string' ? selector.value : '');
+  if (!piece) return 'It does not tell which piece of the film it is about.';
+  const bodies = (Array.isArray(item.body) ? item.body : [item.body]).filter(isRecord);
+  const told = (purpose: string): string | undefined => {
+    const value = bodies.find((body) => body.purpose === purpose)?.value;
+    return typeof value === 'string' ? value : undefined;
+  };
+  const [technique, checkpointId] = [told('classifying'), told('identifying')];
+  const verdict = verdicts.find((one) => one === told('assessing'));
+  if (!technique || !checkpointId || !verdict) return 'It does not tell technique, checkpoint and verdict.';
+  const creator = isRecord(item.creator) && typeof item.creator.name === 'string' ? item.creator.name : '';
+  return {
+    id,
+    filmId,
+    from: Math.round(Number(piece[1]) * 1000),
+    to: Math.round(Number(piece[2]) * 1000),
+    technique,
+    checkpointId,
+    verdict,
+    note: told('commenting') ?? null,
+    saidBy: creator,
+    saidAt: typeof item.created === 'string' ? item.created : '',
+  };
+}
+
+/** Reads such a page, or a single annotation. What else is in it is left alone. */
+export function readAnnotations(document: unknown): ReadAnnotations {
+  const items = isRecord(document) && Array.isArray(document.items) ? (document.items as unknown[]) : [document];
+  const read: ReadAnnotations = { verdicts: [], problems: [] };
+  for (const [place, item] of items.entries()) {
+    const one = readOne(item);
+    if (typeof one === 'string') read.problems.push({ place, says: one });
+    else read.verdicts.push(one);
+  }
+  return read;
+}

@@ -1,0 +1,186 @@
+import { expect } from 'chai';
+import { parse as parseCsv } from 'csv-parse/sync';
+import fc from 'fast-check';
+import ICAL from 'ical.js';
+import { WebVTTParser } from 'webvtt-parser';
+import { verdicts } from '../review/index.ts';
+import {
+  annotationPage,
+  calendarOf,
+  csvOf,
+  readAnnotations,
+  subRip,
+  webVtt,
+  type AnnotatedVerdict,
+  type Cell,
+  type Cue,
+} from './index.ts';
+
+/** As people type, with what a format could stumble over. */
+const typed = fc.oneof(
+  fc.string({ minLength: 1, maxLength: 30 }),
+  fc.constantFrom(
+    'a --> b',
+    '<b>&amp;</b>',
+    'two\nlines',
+    '"quoted", twice',
+    '=SUM(A1)',
+    '+1',
+    '-x',
+    '@me',
+    'für Åse, 拳',
+    'a;b,c',
+  ),
+);
+const oneLine = (text: string): string => text.replace(/\s+/g, ' ').replaceAll('-->', '→').trim();
+const cue = fc
+  .record({
+    id: fc.uuid(),
+    from: fc.integer({ min: 0, max: 7_200_000 }),
+    lasts: fc.integer({ min: 1, max: 9000 }),
+    lines: fc.array(
+      typed.filter((text) => oneLine(text) !== ''),
+      { minLength: 1, maxLength: 3 },
+    ),
+  })
+  .map(({ lasts, ...one }): Cue => ({ ...one, to: one.from + lasts }));
+const inOrder = (cues: readonly Cue[]): Cue[] => [...cues].sort((a, b) => a.from - b.from || b.to - a.to);
+
+describe('timed text', () => {
+  it('is read by another parser as it was written: times, ids and words', () => {
+    fc.assert(
+      fc.property(fc.array(cue, { maxLength: 12 }), (cues) => {
+        const { cues: read, errors } = new WebVTTParser().parse(webVtt(cues, 'Round one'));
+        expect(errors).to.deep.equal([]);
+        const wanted = inOrder(cues);
+        expect(read.map(({ id }) => id)).to.deep.equal(wanted.map(({ id }) => id));
+        for (const [place, { startTime, endTime, text }] of read.entries()) {
+          const { from, to, lines } = wanted[place]!;
+          expect(startTime).to.be.closeTo(from / 1000, 1e-6);
+          expect(endTime).to.be.closeTo(Math.max(to, from + 1) / 1000, 1e-6);
+          const told = text.replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&');
+          expect(told).to.equal(lines.map(oneLine).join('\n'));
+        }
+      }),
+    );
+  });
+
+  it('is numbered from one, with a comma before the thousandths, in the older form', () => {
+    const cues = [
+      { id: 'b', from: 3_661_005, to: 3_661_900, lines: ['Cross', 'other hand: fault'] },
+      { id: 'a', from: 0, to: 0, lines: ['Jab'] },
+    ];
+    expect(subRip(cues)).to.equal(
+      '1\n00:00:00,000 --> 00:00:00,001\nJab\n\n2\n01:01:01,005 --> 01:01:01,900\nCross\nother hand: fault\n\n',
+    );
+  });
+});
+
+describe('a table', () => {
+  const cell: fc.Arbitrary<Cell> = fc.oneof(
+    typed,
+    fc.integer(),
+    fc.double({ noNaN: true, noDefaultInfinity: true }),
+    fc.constant(null),
+  );
+  /** What a spreadsheet reads out of it. */
+  const readAs = (value: Cell): string => {
+    if (value === null || value === undefined) return '';
+    if (typeof value === 'number') return String(value);
+    return /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  };
+
+  it('is read by another parser as it was written, and holds no formula', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell, cell), { minLength: 1, maxLength: 10 }), (rows) => {
+        const text = csvOf(['one', 'two, or 2', 'three'], rows);
+        expect(text.startsWith('\uFEFF')).to.equal(true);
+        const read = parseCsv(text, { bom: true, relax_column_count: false, record_delimiter: '\r\n' });
+        expect(read[0]).to.deep.equal(['one', 'two, or 2', 'three']);
+        expect(read.slice(1)).to.deep.equal(rows.map((row) => row.map(readAs)));
+        for (const [place, row] of rows.entries())
+          for (const [at, value] of row.entries())
+            if (typeof value === 'string') expect(read[place + 1]![at]!).to.not.match(/^[=+\-@\t\r]/);
+      }),
+    );
+  });
+});
+
+describe('a calendar', () => {
+  const day = fc
+    .date({ min: new Date('2020-01-01'), max: new Date('2090-12-30'), noInvalidDate: true })
+    .map((date) => date.toISOString().slice(0, 10));
+
+  it('is read by another parser: whole days, each with an id that stays and a version', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ id: fc.uuid(), version: fc.nat(50), day, title: typed, description: typed }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        (days) => {
+          const calendar = new ICAL.Component(ICAL.parse(calendarOf(days, 'Re-checks')));
+          const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+          expect(events.map(({ uid }) => uid)).to.deep.equal(days.map(({ id }) => `${id}@wax-fist`));
+          expect(events.map(({ startDate }) => startDate.toString())).to.deep.equal(days.map((one) => one.day));
+          expect(
+            events.every(({ startDate, endDate }) => startDate.isDate && endDate.subtractDate(startDate).toSeconds() === 86_400),
+          ).to.equal(true);
+          expect(events.map(({ sequence }) => Number(sequence))).to.deep.equal(days.map(({ version }) => version));
+        },
+      ),
+    );
+  });
+
+  it('refuses a day that there is not', () => {
+    const one = { id: 'a', version: 0, day: 'soon', title: 'x', description: '' };
+    expect(() => calendarOf([one], 'Re-checks')).to.throw();
+  });
+});
+
+describe('annotations', () => {
+  const annotated: fc.Arbitrary<AnnotatedVerdict> = fc.record({
+    id: fc.uuid(),
+    filmId: fc.uuid(),
+    from: fc.integer({ min: 0, max: 7_200_000 }),
+    to: fc.integer({ min: 0, max: 7_200_000 }),
+    technique: fc.constantFrom('jab', 'lead-hook'),
+    checkpointId: fc.constantFrom('gd.return-line', 'st.lean'),
+    verdict: fc.constantFrom(...verdicts),
+    note: fc.option(typed),
+    saidBy: typed,
+    saidAt: fc.constant('2026-03-01T10:00:00.000Z'),
+  });
+
+  it('come back as they went, through their own text', () => {
+    fc.assert(
+      fc.property(fc.array(annotated, { maxLength: 8 }), (all) => {
+        const text = JSON.stringify(annotationPage(all, '00000000-0000-4000-8000-000000000000'));
+        expect(readAnnotations(JSON.parse(text))).to.deep.equal({ verdicts: all, problems: [] });
+      }),
+    );
+  });
+
+  it('are refused one by one, each with its reason', () => {
+    const [good] = fc.sample(annotated, 1) as [AnnotatedVerdict];
+    const { items } = annotationPage([good, good, good, good], good.id);
+    const wrong = [
+      items[0],
+      { ...items[1], target: { source: 'film.mp4' } },
+      { ...items[2], target: { ...items[2]!.target, selector: { value: 'xywh=0,0,10,10' } } },
+      { ...items[3], body: [] },
+      7,
+    ];
+    const { verdicts: read, problems } = readAnnotations({ items: wrong });
+    expect(read).to.deep.equal([good]);
+    expect(problems.map(({ place }) => place)).to.deep.equal([1, 2, 3, 4]);
+  });
+
+  it('are not read out of anything at all', () => {
+    fc.assert(
+      fc.property(fc.jsonValue(), (value) => {
+        expect(readAnnotations(value).verdicts).to.deep.equal([]);
+      }),
+    );
+  });
+});

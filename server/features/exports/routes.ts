@@ -1,0 +1,25 @@
+import { exportEndpoints, filmExports, traineeExports } from '@wax-fist/contract/exports';
+import type { Response, Router } from 'express';
+import { notFound } from '../../http/refusal.ts';
+import { serve } from '../../http/serve.ts';
+import type { Services } from '../../services.ts';
+import { filmTexts } from './of-films.ts';
+import { traineeFiles } from './of-trainees.ts';
+
+/** A file to be kept, never shown in the place of a page. */
+const asFile = (response: Response, file: string, type: string, text: string): void =>
+  void response.attachment(file).set('Cache-Control', 'private, no-store').type(`${type}; charset=utf-8`).send(text);
+
+export function exportRoutes(router: Router, { db }: Services): void {
+  serve(router, exportEndpoints.exportFilm, async ({ params: { filmId, file }, response }) => {
+    const known = filmExports.find((one) => one.file === file);
+    if (!known) throw notFound('file');
+    asFile(response, known.file, known.type, await filmTexts[known.file](db, filmId));
+  });
+  serve(router, exportEndpoints.exportTrainee, async ({ params: { traineeId, file }, request, response }) => {
+    const known = traineeExports.find((one) => one.file === file);
+    if (!known) throw notFound('file');
+    const home = `${request.protocol}://${request.get('host')}`;
+    asFile(response, known.file, known.type, await traineeFiles[known.file](db, traineeId, home));
+  });
+}
