@@ -13,6 +13,8 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['a session', sessionOfMaren],
   ['a card', async () => `/corrections/${(await (await runningClub()).db.select().from(correction).limit(1))[0]!.id}/card`],
   ['filming', async () => `${await sessionOfMaren()}/film`],
+  ['corrections', () => Promise.resolve('/corrections?list=open')],
+  ['how we review', () => Promise.resolve('/reviewing')],
   ['checklists', () => Promise.resolve('/checklists')],
   ['a technique', () => Promise.resolve('/checklists/jab')],
   ['schools', () => Promise.resolve('/schools')],

@@ -50,7 +50,9 @@ export function appOf(services: Services, webFolder: string): Express {
     }),
   );
   strictHeaders(router);
-  router.use(compression({ level: constants.Z_BEST_SPEED }));
+  // One step above the usual: a twentieth smaller, for no more time than a request has to spare.
+  const brotli = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
+  router.use(compression({ level: constants.Z_BEST_SPEED, brotli }));
   router.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();

@@ -1,10 +1,7 @@
 import { range, sum } from 'd3-array';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { intervalTail, type Ratio } from '../units.ts';
-import type { Verdict } from './verdict.ts';
-
-/** What two coaches can agree on: a thing that one of them could not see was not judged by both. */
-export const agreedVerdicts = ['clean', 'watch', 'fault'] as const satisfies readonly Verdict[];
+import { agreedVerdicts, type Verdict } from './verdict.ts';
 
 /** How often each pair of verdicts was given by two coaches who did not know of each other: rows the first one’s, columns the second one’s. */
 export type PairCounts = readonly (readonly number[])[];
@@ -71,9 +68,10 @@ function weightedKappa(share: PairCounts): { value: number; variance: number } |
   return { value, variance: Math.max(0, variance) };
 }
 
-const reach = normalQuantile(1 - intervalTail, 0, 1);
+const reachOfInterval = (): number => normalQuantile(1 - intervalTail, 0, 1);
 /** A share with Wilson’s interval. */
 function wilson(times: number, of: number): Bounded {
+  const reach = reachOfInterval();
   const value = times / of;
   const middle = (value + reach ** 2 / (2 * of)) / (1 + reach ** 2 / of);
   const half = (reach / (1 + reach ** 2 / of)) * Math.sqrt((value * (1 - value)) / of + reach ** 2 / (4 * of ** 2));
@@ -94,7 +92,7 @@ export function agreementOfCoaches(films: readonly PairCounts[]): CoachAgreement
   const all = effective + cells.length * prior;
   const smoothed = table.map((row) => row.map((count) => ((count * effective) / pairs + prior) / all));
   const doubt = weightedKappa(smoothed);
-  const half = doubt ? reach * Math.sqrt(doubt.variance / effective) : 0;
+  const half = doubt ? reachOfInterval() * Math.sqrt(doubt.variance / effective) : 0;
   return {
     pairs,
     same: wilson((sameOf(table) * effective) / pairs, effective),

@@ -2,6 +2,9 @@
 export const verdicts = ['clean', 'watch', 'fault', 'cant-see'] as const;
 export type Verdict = (typeof verdicts)[number];
 
+/** What two coaches can agree on: a thing that one of them could not see was not judged by both. */
+export const agreedVerdicts = ['clean', 'watch', 'fault'] as const satisfies readonly Verdict[];
+
 /** In words. */
 export const verdictNames: Record<Verdict, string> = {
   clean: 'Clean',

@@ -5,6 +5,7 @@ import { film, observation, reviewEffort, round, strike } from '../../db/schema/
 
 /** So many weeks are told, the present one last. */
 const weeksTold = 12;
+const firstWork = Date.UTC(2020, 0, 1);
 const monday = (at: unknown) => sql`date_trunc('week', ${at})::date`;
 const firstMonday = sql`(date_trunc('week', now())::date - ${7 * (weeksTold - 1)}::int)`;
 
@@ -15,8 +16,9 @@ export async function tellEffort(
   saidBy: string,
   { id, at, worked, presses }: Effort,
 ): Promise<void> {
-  // A browser whose clock is ahead must not work in the future.
-  const when = new Date(Math.min(Date.now(), Date.parse(at)));
+  // A browser whose clock is wrong must not work in the future, nor before there was anything to review.
+  const [now, told] = [Date.now(), Date.parse(at)];
+  const when = new Date(Number.isNaN(told) ? now : Math.max(firstWork, Math.min(now, told)));
   const known = await db
     .select({ id: film.id })
     .from(film)

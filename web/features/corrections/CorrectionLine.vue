@@ -86,6 +86,7 @@ const overdue = computed(
 }
 .standing {
   display: flex;
+  flex-wrap: wrap;
   align-items: flex-end;
   gap: 10px;
 }

@@ -120,6 +120,14 @@ async function changed(): Promise<void> {
   gap: 4px 18px;
   margin-bottom: 10px;
 }
+@media screen and (max-width: 899px) {
+  .lists a {
+    min-height: 44px;
+    min-width: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+}
 .lists a {
   color: inherit;
   text-decoration: none;

@@ -89,6 +89,15 @@ li.proposed {
   touch-action: none;
   min-height: 44px;
 }
+@media screen and (max-width: 899px) {
+  li {
+    grid-template-columns: 44px 26px minmax(0, 1fr) auto;
+    gap: 8px;
+  }
+  .grip {
+    min-width: 44px;
+  }
+}
 p {
   margin: 0;
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
 import { mdiAccountMultipleCheckOutline, mdiDeleteOutline, mdiRefresh, mdiStop } from '@mdi/js';
+import { filmExports, filmExportUrl } from '@wax-fist/contract/exports';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { stances, viewNames, views, type Stance, type View } from '@wax-fist/core/technique';
@@ -10,6 +11,7 @@ import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
+import TakeAlong from '../exports/TakeAlong.vue';
 import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
 
 /** The films of a session, and what can be done with each. */
@@ -43,6 +45,7 @@ async function removeIt(): Promise<void> {
 }
 /** The film for which a second coach is chosen. */
 const twice = ref<Film>();
+const textsOf = (film: Film) => filmExports.map(({ file, name }) => ({ name, url: filmExportUrl(film.id, file) }));
 const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
 </script>
 
@@ -100,6 +103,12 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
           <VBtn v-if="film.state === 'ready'" variant="outlined" :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
             >Rounds</VBtn
           >
+          <TakeAlong
+            v-if="film.state === 'ready' && film.strikes > 0"
+            small
+            :label="`Take along what stands beside ${film.fileName}`"
+            :files="textsOf(film)"
+          />
           <VBtn
             v-if="film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
             :icon="mdiAccountMultipleCheckOutline"

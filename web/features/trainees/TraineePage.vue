@@ -2,6 +2,7 @@
 import { mdiPencil, mdiPlus } from '@mdi/js';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { traineeExports, traineeExportUrl } from '@wax-fist/contract/exports';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -17,6 +18,7 @@ import { counted, shortDay } from '../../app/format.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import CheckpointMap from './CheckpointMap.vue';
+import TakeAlong from '../exports/TakeAlong.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
 import TraineeDialog from './TraineeDialog.vue';
 
@@ -56,6 +58,7 @@ const mapSince = computed(() => sessions.rows.value?.slice(0, onMap).at(-1)?.hel
 const changed = () => Promise.all([open.again(), closed.again()]);
 const allAgain = () => Promise.all([again(), sessions.again(), changed()]);
 
+const files = computed(() => traineeExports.map(({ file, name }) => ({ name, url: traineeExportUrl(traineeId, file) })));
 const toSession = (sessionId: string): void => void router.push({ name: 'session', params: { sessionId } });
 </script>
 
@@ -70,6 +73,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <p v-if="page.trainee.note">{{ page.trainee.note }}</p>
           </div>
           <span class="acts">
+            <TakeAlong label="Take along" :files="files" />
             <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
             <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
           </span>
