@@ -1,5 +1,6 @@
 import { compareEndpoints, type ComparedStrike, type Counterpart } from '@wax-fist/contract/compare';
 import { footageEndpoints } from '@wax-fist/contract/footage';
+import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { reviewEndpoints, type Mark, type StrikeMark } from '@wax-fist/contract/review';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
@@ -49,6 +50,17 @@ describe('strikes to compare with', () => {
     });
     expect(body.film.id).to.equal(scene.filmId);
     expect((await coach.ask(compareEndpoints.comparedStrike, { strikeId: uuid() })).status).to.equal(404);
+  });
+
+  it('what was said of a strike is kept from whoever marks its film blind', async () => {
+    const { scene, strikes } = await session('2026-03-01', [['jab', 'fault']]);
+    const head = await server.as('head-coach');
+    const verdicts = async () =>
+      (await head.ask<ComparedStrike>(compareEndpoints.comparedStrike, { strikeId: strikes[0]!.strikeId })).body.verdicts;
+    expect(await verdicts()).to.have.length(1);
+    const coachId = server.accountId('head-coach');
+    await coach.ask(reviewingEndpoints.askSecondCoach, { filmId: scene.filmId }, { coachId });
+    expect(await verdicts()).to.deep.equal([]);
   });
 
   it('last time is the session before, at about the same place of its film', async () => {

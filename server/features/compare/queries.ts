@@ -6,14 +6,18 @@ import type { Database } from '../../db/connection.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import { film, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { marksBlind } from '../reviewing/second-marking.ts';
 import { asFilm, filmColumns } from '../footage/queries.ts';
 
 const leads = sql<Stance>`coalesce(${film.stance}, ${trainee.stance})`;
 const counting = sql`from ${observation} as said where said.strike_id = ${strike}.id and not said.superseded`;
 const times = (verdicts: SQL) => sql<number>`(select count(*)::int ${counting} and said.verdict in (${verdicts}))`;
 
-/** A strike with all that it takes to hold it against another one. @throws Refusal when it is not there */
-export async function comparedStrike(db: Database, strikeId: string): Promise<ComparedStrike> {
+/**
+ * A strike with all that it takes to hold it against another one. Who marks its film blind is not told what was said of it.
+ * @throws Refusal when it is not there
+ */
+export async function comparedStrike(db: Database, strikeId: string, accountId: string): Promise<ComparedStrike> {
   const rows = await db
     .select({
       strikeId: strike.id,
@@ -27,6 +31,7 @@ export async function comparedStrike(db: Database, strikeId: string): Promise<Co
       rung: trainingSession.rung,
       stance: leads,
       checklistVersion: trainingSession.checklistVersion,
+      blind: marksBlind(accountId),
       verdicts: sql<{ checkpointId: string; verdict: Verdict }[]>`coalesce((select json_agg(json_build_object(
         'checkpointId', said.checkpoint_id, 'verdict', said.verdict)) ${counting} and said.verdict is not null), '[]')`,
     })
@@ -35,13 +40,13 @@ export async function comparedStrike(db: Database, strikeId: string): Promise<Co
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
     .where(and(eq(strike.id, strikeId), eq(strike.removed, false)));
-  const row = found(rows, 'strike');
-  return { ...row, film: asFilm(row.film) };
+  const { blind, verdicts, ...row } = found(rows, 'strike');
+  return { ...row, film: asFilm(row.film), verdicts: blind ? [] : verdicts };
 }
 
 /** With what a strike is compared most often; what there is not is left out. @throws Refusal when the strike is not there */
-export async function counterpartsOf(db: Database, strikeId: string): Promise<Counterpart[]> {
-  const own = await comparedStrike(db, strikeId);
+export async function counterpartsOf(db: Database, strikeId: string, accountId: string): Promise<Counterpart[]> {
+  const own = await comparedStrike(db, strikeId, accountId);
   const part = sql`${strike.part} is not distinct from ${own.part}::smallint`;
   const sameThing = and(eq(strike.technique, own.technique), part)!;
   const otherTechnique = mirroredTechnique(own.technique);

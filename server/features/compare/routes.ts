@@ -5,6 +5,6 @@ import type { Services } from '../../services.ts';
 import { comparedStrike, counterpartsOf } from './queries.ts';
 
 export function compareRoutes(router: Router, { db }: Services): void {
-  serve(router, compareEndpoints.comparedStrike, ({ params }) => comparedStrike(db, params.strikeId));
-  serve(router, compareEndpoints.counterparts, ({ params }) => counterpartsOf(db, params.strikeId));
+  serve(router, compareEndpoints.comparedStrike, ({ params, account }) => comparedStrike(db, params.strikeId, account.id));
+  serve(router, compareEndpoints.counterparts, ({ params, account }) => counterpartsOf(db, params.strikeId, account.id));
 }
