@@ -1,5 +1,5 @@
 import { mean, sum } from 'd3-array';
-import { pointAt, pointIn, type PointName, type Track } from '../body/index.ts';
+import { bodySides, otherSideOf, pointAt, pointIn, type PointName, type Track } from '../body/index.ts';
 import type { FrameIndex, Px, Ratio } from '../units.ts';
 
 /** How a picture is laid over another so that the two bodies in them stand in one place: mirrored first, then turned, scaled and moved. */
@@ -15,7 +15,6 @@ export interface Placement {
 
 /** Where a body stands: neither hands nor head, which are what is compared. */
 const standing = ['Shoulder', 'Hip', 'Knee', 'Ankle'] as const;
-const sides = ['left', 'right'] as const;
 /** Fewer of them place nobody. */
 const fewestPoints = 5;
 /** A camera is hardly held more crooked than this; what is left of a larger turn is in the body, and is to be seen. */
@@ -30,8 +29,8 @@ interface Pair {
 /** Points of two bodies that belong together. @param swapped whether the left of one is the right of the other */
 function pairsOf(first: Posed, second: Posed, swapped: boolean): Pair[] {
   return standing.flatMap((part) =>
-    sides.flatMap((side, place): Pair[] => {
-      const other = swapped ? sides[1 - place]! : side;
+    bodySides.flatMap((side): Pair[] => {
+      const other = swapped ? otherSideOf(side) : side;
       const to = pointIn(first.track, first.frame, pointAt[`${side}${part}` as PointName]);
       const from = pointIn(second.track, second.frame, pointAt[`${other}${part}` as PointName]);
       return to && from ? [{ from: [swapped ? -from.x : from.x, from.y], to: [to.x, to.y] }] : [];

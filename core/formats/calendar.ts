@@ -1,4 +1,5 @@
 import { createEvents, type DateArray } from 'ics';
+import { dayAfter } from '../days.ts';
 
 /** A day on which something is looked at again. */
 export interface CalendarDay {
@@ -15,11 +16,6 @@ export interface CalendarDay {
 }
 
 const dateOf = (day: string): DateArray => day.split('-').map(Number) as DateArray;
-const dayAfterwards = (day: string): DateArray => {
-  const next = new Date(`${day}T12:00:00Z`);
-  next.setUTCDate(next.getUTCDate() + 1);
-  return dateOf(next.toISOString().slice(0, 10));
-};
 
 /** iCalendar (RFC 5545), whole days. @throws Error when a day is none */
 export function calendarOf(days: readonly CalendarDay[], name: string): string {
@@ -29,7 +25,7 @@ export function calendarOf(days: readonly CalendarDay[], name: string): string {
       sequence: version,
       start: dateOf(day),
       // The day on which it ends is not part of it.
-      end: dayAfterwards(day),
+      end: dateOf(dayAfter(day, 1)),
       title,
       description,
       ...(url !== undefined && { url }),

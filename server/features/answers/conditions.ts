@@ -18,6 +18,7 @@ import { holdingTechnique } from '@wax-fist/core/technique';
 import { group, sum } from 'd3-array';
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { landedAt, leads } from '../../db/of-film.ts';
 import { comparedLevel, correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
@@ -47,49 +48,41 @@ export async function conditionsOf(db: Database, traineeId: string): Promise<Com
   }));
 }
 
-const keyOf = ({ correctionId, condition, rungs: [first, second] }: Omit<Pair, 'looks'>): string =>
-  [correctionId, condition, first, second].join(' ');
+const keyOf = ({ correctionId, condition, rungs: [first, second] }: Omit<Pair, 'looks'>, of: string): string =>
+  [correctionId, condition, first, second, of].join(' ');
 
 /** Levels held against each other, in the order of the pairs; what was worked out before from the same is not worked out again. */
 async function comparedOnce(db: Database, pairs: readonly Pair[]): Promise<Compared[]> {
   if (pairs.length === 0) return [];
   const spread = await spreadNow(db);
-  const wanted = pairs.map((pair) => ({ pair, key: keyOf(pair), madeOf: madeOf(spread, pair.looks) }));
+  const wanted = pairs.map(({ looks, ...pair }) => {
+    const madeOfLooks = madeOf(spread, looks);
+    return { ...pair, looks, madeOf: madeOfLooks, key: keyOf(pair, madeOfLooks) };
+  });
   const ids = [...new Set(pairs.map(({ correctionId }) => correctionId))];
   const kept = await db.select().from(comparedLevel).where(inArray(comparedLevel.correctionId, ids));
   const known = new Map(
     kept.map(({ firstRung, secondRung, ...row }) => [
-      `${keyOf({ ...row, rungs: [firstRung, secondRung] })} ${row.madeOf}`,
+      keyOf({ ...row, rungs: [firstRung, secondRung] }, row.madeOf),
       row.compared,
     ]),
   );
-  const open = wanted.filter(({ key, madeOf: of }) => !known.has(`${key} ${of}`));
+  const open = wanted.filter(({ key }) => !known.has(key));
   if (open.length > 0) {
-    const compared = await heavily('levelsCompared', { spread, pairs: open.map(({ pair }) => pair.looks) });
-    for (const [place, { key, madeOf: of }] of open.entries()) known.set(`${key} ${of}`, compared[place]!);
+    const compared = await heavily('levelsCompared', { spread, pairs: open.map(({ looks }) => looks) });
+    const rows = open.map(({ key, correctionId, condition, rungs: [firstRung, secondRung], madeOf: of }, place) => {
+      known.set(key, compared[place]!);
+      return { correctionId, condition, firstRung, secondRung, madeOf: of, compared: compared[place]! };
+    });
     await db
       .insert(comparedLevel)
-      .values(
-        open.map(
-          ({
-            pair: {
-              correctionId,
-              condition,
-              rungs: [firstRung, secondRung],
-            },
-            key,
-            madeOf: of,
-          }) => ({
-            ...{ correctionId, condition, firstRung, secondRung, madeOf: of, compared: known.get(`${key} ${of}`)! },
-          }),
-        ),
-      )
+      .values(rows)
       .onConflictDoUpdate({
         target: [comparedLevel.correctionId, comparedLevel.condition, comparedLevel.firstRung, comparedLevel.secondRung],
         set: { madeOf: sql`excluded.made_of`, compared: sql`excluded.compared` },
       });
   }
-  return wanted.map(({ key, madeOf: of }) => known.get(`${key} ${of}`)!);
+  return wanted.map(({ key }) => known.get(key)!);
 }
 
 /** From each rung to the next one at which it was looked at since it was opened. */
@@ -104,12 +97,11 @@ function rungPairs({ id: correctionId, openedOn, ...about }: Correction, all: re
   });
 }
 
+const hasRounds = sql`exists (select 1 from ${round} other where other.film_id = ${film.id})`;
 /**
  * When in its round a strike landed, from 0 to 1: of the whole film where it has no rounds; null between rounds, where it was thrown
- * neither fresh nor tired. Frames are taken as evenly spread, which is near enough for thirds and for combinations.
+ * neither fresh nor tired.
  */
-const landedAt = sql`${strike.contactFrame}::float / nullif(${film.frames} - 1, 0) * ${film.duration}`;
-const hasRounds = sql`exists (select 1 from ${round} other where other.film_id = ${film.id})`;
 const part = sql<number | null>`case
   when ${round.id} is not null then (${landedAt} - ${round.startsAt}) / (${round.endsAt} - ${round.startsAt})
   when not ${hasRounds} then ${landedAt} / nullif(${film.duration}, 0) end`;
@@ -165,7 +157,7 @@ async function strikesSinceOpened(db: Database, { traineeId, technique, checkpoi
       verdict: sql<StrikeInCombination['verdict']>`${observation.verdict}`,
       part,
       combination: thrown.combination,
-      otherLead: sql<boolean>`coalesce(${film.stance} <> ${trainee.stance}, false)`,
+      otherLead: sql<boolean>`${leads} <> ${trainee.stance}`,
     })
     .from(trainingSession)
     .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))

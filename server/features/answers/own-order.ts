@@ -1,6 +1,7 @@
 import type { OwnOrder, OwnOrderDraft } from '@wax-fist/contract/answers';
-import { desc, eq, sql } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { saidByName } from '../../db/said-by-name.ts';
 import { account, ownOrder, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 
@@ -10,7 +11,7 @@ export async function orderOf(db: Database, sessionId: string): Promise<OwnOrder
     .select({
       placed: ownOrder.placed,
       reason: ownOrder.reason,
-      saidBy: sql<string>`coalesce(${account.name}, 'someone who left')`,
+      saidBy: saidByName,
       at: ownOrder.at,
     })
     .from(ownOrder)

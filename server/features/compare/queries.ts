@@ -1,15 +1,15 @@
 import type { ComparedStrike, Counterpart, counterpartKinds } from '@wax-fist/contract/compare';
-import { mirroredTechnique, type Stance } from '@wax-fist/core/technique';
+import { mirroredTechnique } from '@wax-fist/core/technique';
 import type { Verdict } from '@wax-fist/core/review';
 import { and, desc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { leads } from '../../db/of-film.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import { film, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { marksBlind } from '../reviewing/second-marking.ts';
 import { asFilm, filmColumns } from '../footage/queries.ts';
 
-const leads = sql<Stance>`coalesce(${film.stance}, ${trainee.stance})`;
 const counting = sql`from ${observation} as said where said.strike_id = ${strike}.id and not said.superseded`;
 const times = (verdicts: SQL) => sql<number>`(select count(*)::int ${counting} and said.verdict in (${verdicts}))`;
 

@@ -5,6 +5,7 @@ import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, inArray, lte, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
+import { saidByName } from '../../db/said-by-name.ts';
 import {
   account,
   film,
@@ -33,7 +34,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       newestSession: sql<string>`(select newest.id from ${trainingSession} newest
           where newest.trainee_id = ${trainee.id} or newest.holder_id = ${trainee.id}
         order by newest.held_on desc, newest.created_at desc limit 1)`,
-      by: sql<string>`coalesce(${account.name}, 'someone who left')`,
+      by: saidByName,
     })
     .from(correction)
     .innerJoin(trainee, eq(trainee.id, correction.traineeId))

@@ -1,10 +1,11 @@
 import { measuresVersion } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
-import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue, type Stance } from '@wax-fist/core/technique';
+import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
 import { and, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { filmPieces } from '../../db/film-pieces.ts';
+import { leads } from '../../db/of-film.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import {
   film,
@@ -30,8 +31,6 @@ const [framesBefore, framesAfter] = [120, 200];
 const pinsOfStrike = sql<string>`(select md5(string_agg(${pointPin.id}::text, ' ' order by ${pointPin.id})) from ${pointPin}
   where ${pointPin.filmId} = ${film.id} and ${isCountingPin}
   and ${pointPin.frame} between ${strike.launchFrame} - ${framesBefore} and ${strike.homeFrame} + ${framesAfter})`;
-/** Which foot leads in a film. */
-const leads = sql<Stance>`coalesce(${film.stance}, ${trainee.stance})`;
 /** Everything that a measure of a strike depends on. */
 const madeOf = sql<string>`concat_ws(' ', ${measuresVersion}::text, ${strike.revisionId}, ${film.view}, ${leads}, ${pointsOfFilm}, ${pinsOfStrike})`;
 

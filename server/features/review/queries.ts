@@ -1,10 +1,9 @@
 import type { ObservationMark, Review } from '@wax-fist/contract/review';
 import { and, asc, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { saidByName } from '../../db/said-by-name.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import { account, observation, pointPin, secondWord, strike } from '../../db/schema/index.ts';
-
-const saidByName = sql<string>`coalesce(${account.name}, 'someone who left')`;
 
 const observationColumns = {
   id: observation.id,

@@ -4,6 +4,7 @@ import { group } from 'd3-array';
 import { and, desc, eq, isNotNull, ne, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
+import { saidByName } from '../../db/said-by-name.ts';
 import {
   account,
   film,
@@ -71,7 +72,7 @@ export async function quarrelsOver(db: Database, checkpointId: string): Promise<
       traineeName: trainee.name,
       heldOn: trainingSession.heldOn,
       first: sql<Verdict>`${observation.verdict}`,
-      firstBy: sql<string>`coalesce(${account.name}, 'someone who left')`,
+      firstBy: saidByName,
       second: sql<Verdict>`${secondWord.verdict}`,
       secondBy: other.name,
     })

@@ -1,6 +1,7 @@
 import type { Effort, EffortWeek } from '@wax-fist/contract/reviewing';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { landedAt } from '../../db/of-film.ts';
 import { film, observation, reviewEffort, round, strike } from '../../db/schema/index.ts';
 
 /** So many weeks are told, the present one last. */
@@ -38,8 +39,7 @@ export async function effortOf(db: Database): Promise<EffortWeek[]> {
     ), said as (
       select ${monday(observation.saidAt)} as monday, ${strike.filmId} as film_id, ${observation.strikeId} as strike_id,
         ${observation.verdict} as verdict, ${observation.proposed} as proposed,
-        -- Frames are taken as evenly spread, which is near enough to tell the round.
-        ${strike.contactFrame}::float / nullif(${film.frames} - 1, 0) * ${film.duration} as landed_at
+        ${landedAt} as landed_at
       from ${observation}
       join ${strike} on ${strike.id} = ${observation.strikeId}
       join ${film} on ${film.id} = ${strike.filmId}
