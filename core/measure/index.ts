@@ -17,3 +17,4 @@ export * from './found-moments.ts';
 export * from './film-advice.ts';
 export * from './point-errors.ts';
 export * from './point-doubt.ts';
+export * from './shapes.ts';

@@ -1,19 +1,7 @@
 import { format, parseISO } from 'date-fns';
-import type { FaultRate } from '@wax-fist/core/correction';
 import type { Ms } from '@wax-fist/core/units';
 
-/** “Tue 17 Nov” in the year we are in, with the year otherwise. */
-export function shortDay(day: string, now = new Date()): string {
-  const date = parseISO(day);
-  return format(date, date.getFullYear() === now.getFullYear() ? 'EEE d MMM' : 'd MMM yyyy');
-}
-
 export const dayAndTime = (instant: string): string => format(parseISO(instant), 'd MMM, HH:mm');
-
-/** Today where the coach is, as YYYY-MM-DD, moved by some days. */
-export function localDay(daysOn = 0, now = new Date()): string {
-  return format(new Date(now.getFullYear(), now.getMonth(), now.getDate() + daysOn), 'yyyy-MM-dd');
-}
 
 /** Place in a film as minutes, seconds and hundredths. */
 export function clock(time: Ms): string {
@@ -21,24 +9,6 @@ export function clock(time: Ms): string {
   const two = (value: number): string => String(value).padStart(2, '0');
   return `${Math.floor(hundredths / 6000)}:${two(Math.floor(hundredths / 100) % 60)}.${two(hundredths % 100)}`;
 }
-
-const halves = (count: number): string => (Number.isInteger(count) ? String(count) : `${Math.floor(count) || ''}½`);
-
-/** “14½ of 24”; a watch is half a fault. What measures say is worth so many strikes, and never a whole number of them. */
-export const faultsOfSeen = ({ faults, seen }: Pick<FaultRate, 'faults' | 'seen'>): string =>
-  Number.isInteger(seen) && Number.isInteger(2 * faults)
-    ? `${halves(faults)} of ${seen}`
-    : `about ${Math.round(faults)} of ${Math.round(seen)}, with measures`;
-
-export const percent = (share: number): string => `${Math.round(share * 100)}%`;
-
-/** A rate in words; never a bare percentage when too few were seen. */
-export const rateInWords = (rate: FaultRate): string =>
-  rate.seen === 0
-    ? 'nothing seen'
-    : rate.enough
-      ? `${percent(rate.rate)} (${percent(rate.low)}–${percent(rate.high)})`
-      : 'too few to say';
 
 /** How long something is likely to take still. */
 export function timeLeft(time: Ms): string {
@@ -53,5 +23,3 @@ export function fileSize(bytes: number): string {
   const step = Math.min(units.length - 1, Math.floor(Math.log10(Math.max(1, bytes)) / 3));
   return `${(bytes / 1000 ** step).toFixed(step > 1 ? 1 : 0)} ${units[step]}`;
 }
-
-export const counted = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

@@ -15,7 +15,7 @@ import {
 } from '@wax-fist/core/technique';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from './catalogue-store.ts';
 import FamilySign from './FamilySign.vue';

@@ -8,7 +8,8 @@ import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, dayAndTime } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
+import { dayAndTime } from '../../app/format.ts';
 import { useCatalogue } from './catalogue-store.ts';
 
 /** Versions of the club's checklists: what changed, the way back, and the way out and in as a file. */

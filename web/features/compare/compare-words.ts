@@ -3,7 +3,7 @@ import { rungName } from '@wax-fist/core/correction';
 import { momentNames, type Moment } from '@wax-fist/core/strikes';
 import { techniqueName, viewNames } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
-import { shortDay } from '../../app/format.ts';
+import { shortDay } from '@wax-fist/core/words';
 import type { ComparedSide } from './compared-side.ts';
 
 /** Which strike it is. */

@@ -10,14 +10,13 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
-import { faultsOfSeen, rateInWords, shortDay } from '../../app/format.ts';
+import { drillOf, faultsOfSeen, rateInWords, shortDay } from '@wax-fist/core/words';
 import { openFrames } from '../../player/open-frames.ts';
 import FrameStill from '../../player/FrameStill.vue';
 import type { FrameSource } from '../../player/frame-source.ts';
 import { playableOf } from '../footage/playable.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import VerdictSign from '../review/VerdictSign.vue';
-import { drillOf } from './answer-words.ts';
 import RateBand from './RateBand.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 

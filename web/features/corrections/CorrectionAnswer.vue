@@ -5,9 +5,18 @@ import { changeNames, faultRate, worthwhile } from '@wax-fist/core/correction';
 import type { Tally } from '@wax-fist/core/review';
 import { checkpointName, techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { faultsOfSeen, percent, shortDay } from '../../app/format.ts';
+import {
+  faultsOfSeen,
+  levelAsRate,
+  levelInWords,
+  percent,
+  settlingInWords,
+  shortDay,
+  standingInWords,
+  thenAndNow,
+  wayInWords,
+} from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
-import { levelAsRate, levelInWords, settlingInWords, standingInWords, thenAndNow, wayInWords } from './answer-words.ts';
 import ChangeSign from './ChangeSign.vue';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';

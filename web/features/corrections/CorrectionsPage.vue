@@ -8,7 +8,7 @@ import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { localDay } from '../../app/format.ts';
+import { localDay } from '@wax-fist/core/words';
 import CorrectionLine from './CorrectionLine.vue';
 import ManyCorrections from './ManyCorrections.vue';
 

@@ -3,7 +3,7 @@ import { mdiDragHorizontalVariant } from '@mdi/js';
 import type { Ranked } from '@wax-fist/core/correction';
 import { checkpointName, severityNames, techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { faultsOfSeen, percent } from '../../app/format.ts';
+import { faultsOfSeen, percent } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
 
 /** Something that could be mended, with the whole sum that places it. */

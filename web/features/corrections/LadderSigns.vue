@@ -2,7 +2,7 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import { rungName, rungs, standingOf } from '@wax-fist/core/correction';
 import { computed } from 'vue';
-import { standingInWords } from './answer-words.ts';
+import { standingInWords } from '@wax-fist/core/words';
 
 /** The ladder as seven steps that rise: locked ones are filled, the one in hand is framed, those beyond the top are thin. */
 const { correction } = defineProps<{ correction: Correction }>();

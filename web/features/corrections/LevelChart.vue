@@ -9,9 +9,8 @@ import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
 import { useFontsReady } from '../../app/fonts-ready.ts';
-import { faultsOfSeen, percent, shortDay } from '../../app/format.ts';
+import { faultsOfSeen, levelInWords, percent, shortDay } from '@wax-fist/core/words';
 import { familyShapes } from '../checklists/family-shape.ts';
-import { levelInWords } from './answer-words.ts';
 import type { LevelPanel, MarkedDay, PanelPoint } from './level-panels.ts';
 
 use([LineChart, ScatterChart, GridComponent, TooltipComponent, TitleComponent, MarkLineComponent, AriaComponent, CanvasRenderer]);

@@ -2,9 +2,8 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
-import { counted, localDay, shortDay } from '../../app/format.ts';
+import { counted, drillOf, localDay, shortDay } from '@wax-fist/core/words';
 import { useNotice } from '../../app/notice-store.ts';
-import { drillOf } from './answer-words.ts';
 import { sayOfCorrection, type Said } from './use-correction-events.ts';
 
 /** What can be done with many corrections at once; the way back stands at the foot of the page. */

@@ -8,7 +8,7 @@ import { computed, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
-import { localDay } from '../../app/format.ts';
+import { localDay } from '@wax-fist/core/words';
 
 /** The row that a correction is opened from; nothing keeps the dialog shut. */
 const about = defineModel<{ technique: TechniqueId; checkpointId: string } | undefined>({ required: true });

@@ -4,7 +4,7 @@ import type { Correction } from '@wax-fist/contract/corrections';
 import { computed } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { useKeys } from '../../app/keys/use-keys.ts';
-import { reasonInWords, stepInWords } from './answer-words.ts';
+import { reasonInWords, stepInWords } from '@wax-fist/core/words';
 import { useCorrectionEvents } from './use-correction-events.ts';
 
 /** Steps on the ladder that the numbers of a session propose, each with why; one key takes the next. */

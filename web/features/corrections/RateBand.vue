@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FaultRate } from '@wax-fist/core/correction';
 import { computed } from 'vue';
-import { rateInWords } from '../../app/format.ts';
+import { rateInWords } from '@wax-fist/core/words';
 import SpanBand from '../../app/SpanBand.vue';
 
 /** A fault rate on the band of its interval, from 0 to 100%, with the target as a line. */

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { LevelAnswer } from '@wax-fist/contract/answers';
 import { computed } from 'vue';
-import { percent, shortDay } from '../../app/format.ts';
-import { settlingInWords, thenAndNow } from './answer-words.ts';
+import { percent, settlingInWords, shortDay, thenAndNow } from '@wax-fist/core/words';
 import ChangeSign from './ChangeSign.vue';
 
 /** What has become of a level since it was first asked about, in a cell of a table. */

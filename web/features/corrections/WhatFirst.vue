@@ -7,7 +7,7 @@ import type { Tally } from '@wax-fist/core/review';
 import type { Catalogue, TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import FirstRow from './FirstRow.vue';

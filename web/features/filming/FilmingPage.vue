@@ -8,7 +8,7 @@ import { onBeforeRouteLeave } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
-import { counted, shortDay } from '../../app/format.ts';
+import { counted, shortDay } from '@wax-fist/core/words';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';

@@ -3,7 +3,8 @@ import { mdiAlertOctagonOutline } from '@mdi/js';
 import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { clock, counted, fileSize, timeLeft } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
+import { clock, fileSize, timeLeft } from '../../app/format.ts';
 import { lacking, stepNames, workOf } from './film-work.ts';
 
 const { film, blind = false } = defineProps<{

@@ -2,7 +2,8 @@
 import { mdiClose, mdiPause, mdiPlay, mdiRefresh } from '@mdi/js';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { fileSize, shortDay, timeLeft } from '../../app/format.ts';
+import { shortDay } from '@wax-fist/core/words';
+import { fileSize, timeLeft } from '../../app/format.ts';
 import { useUploads, type Sending } from './uploads-store.ts';
 
 /** One film on its way, with what can be done about it. */

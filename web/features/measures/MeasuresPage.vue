@@ -3,7 +3,7 @@ import { measureEndpoints, type MeasureAgreement } from '@wax-fist/contract/meas
 import { checkpointName } from '@wax-fist/core/technique';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, ref } from 'vue';
-import { counted, percent } from '../../app/format.ts';
+import { counted, percent } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';

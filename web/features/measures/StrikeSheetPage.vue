@@ -4,7 +4,8 @@ import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/session
 import { techniqueName } from '@wax-fist/core/technique';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { clock, counted, shortDay } from '../../app/format.ts';
+import { counted, shortDay } from '@wax-fist/core/words';
+import { clock } from '../../app/format.ts';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';

@@ -1,5 +1,5 @@
 import type { MeasuredRateOfSession } from '@wax-fist/contract/measures';
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 import { measuredInWords } from '../checklists/measured-words.ts';
 import { tellsSomething } from './sheet-rows.ts';
 

@@ -4,7 +4,7 @@ import { mdiArrowLeft, mdiKeyboardOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { rungName } from '@wax-fist/core/correction';
 import type { OneUndo } from '../../app/one-undo.ts';
-import { shortDay } from '../../app/format.ts';
+import { shortDay } from '@wax-fist/core/words';
 import OutboxSign from './OutboxSign.vue';
 import { useReview } from './review-store.ts';
 import type { OtherView } from './use-other-view.ts';

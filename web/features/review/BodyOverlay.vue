@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { limbs, pointAt, pointIn, pointNames, type BodyPoint, type PointName } from '@wax-fist/core/body';
-import { frameAt, frameNearest } from '@wax-fist/core/film';
-import { pointDoubt, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
+import { frameAt } from '@wax-fist/core/film';
+import { pointDoubt, shapesAt, wedge, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
 import type { CheckpointId } from '@wax-fist/core/technique';
-import type { Ms } from '@wax-fist/core/units';
 import { computed } from 'vue';
-import { shapesFor, wedge } from './body-shapes.ts';
 
 /** The body as it was found, over the picture: thin, with what the row in hand is read from drawn out. */
 const {
@@ -52,15 +50,7 @@ const doubts = computed(() =>
   }),
 );
 const heldAt = (name: PointName): number => film.track.held?.[(at - film.track.from) * pointNames.length + pointAt[name]] ?? 0;
-const pointAtTime =
-  (time: Ms) =>
-  (name: PointName): BodyPoint | undefined =>
-    pointIn(film.track, frameNearest(film.timeline, time), pointAt[name]);
-const shapes = computed(() => {
-  if (!row || !read) return [];
-  const [first, last] = [pointAtTime(read.from), pointAtTime(read.to)];
-  return shapesFor(row, { points: read.points, placeOf: point, first, last, trunk: film.size.torso });
-});
+const shapes = computed(() => (row && read ? shapesAt(film, at, row, read) : []));
 const drawn = computed(() => shapes.value.flatMap((one) => (one.kind === 'line' ? [one] : [])));
 const angles = computed(() => shapes.value.flatMap((one) => (one.kind === 'angle' ? [one] : [])));
 /** Hands and feet that are followed over a time, on their way. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 import { useBenchContext } from './bench-context.ts';
 import PictureBar from './PictureBar.vue';
 import type { NamedStrikes } from './use-named-strikes.ts';

@@ -3,7 +3,7 @@ import type { Mark } from '@wax-fist/contract/review';
 import { pointInWords } from '@wax-fist/core/body';
 import { verdictNames } from '@wax-fist/core/review';
 import { shippedCatalogue } from '@wax-fist/core/technique';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useOutbox } from './outbox-store.ts';
 
 /** Marks that the server does not take, each with its reason: the coach tries again, or lets go of one or of all. */

@@ -5,7 +5,7 @@ import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
-import { faultsOfSeen } from '../../app/format.ts';
+import { faultsOfSeen } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
 
 /** What the trainee works on, counted on this film while it is marked. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiDotsHorizontal, mdiTrayArrowUp } from '@mdi/js';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useOutbox } from './outbox-store.ts';
 
 // Names need the whole catalogue, which no first page should wait for.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
 import type { Pins } from './use-pins.ts';
 import type { WhoseBody } from './use-pointed-body.ts';

@@ -2,7 +2,7 @@
 import type { Px } from '@wax-fist/core/units';
 import { computed, ref } from 'vue';
 import { placeInPicture } from './place-in-picture.ts';
-import type { Place } from './use-pins.ts';
+import type { Place } from '@wax-fist/core/measure';
 import type { WhoseBody } from './use-pointed-body.ts';
 
 /** The square round whoever is to be followed, drawn with the pointer over the picture; all else is darkened. */

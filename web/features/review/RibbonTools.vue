@@ -4,7 +4,7 @@ import { thirds } from '@wax-fist/core/rounds';
 import { verdictNames, verdicts } from '@wax-fist/core/review';
 import { techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import SensitivitySlider from '../rounds/SensitivitySlider.vue';
 import { useReview } from './review-store.ts';

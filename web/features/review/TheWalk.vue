@@ -4,7 +4,7 @@ import { numberOf } from '@wax-fist/core/calls';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
 import ReferencePair from '../stills/ReferencePair.vue';
 import TagFinder from './TagFinder.vue';

@@ -1,5 +1,5 @@
 import type { Px } from '@wax-fist/core/units';
-import type { Place } from './use-pins.ts';
+import type { Place } from '@wax-fist/core/measure';
 
 /** Where the pointer is in the picture, in pixels of the film. @param layer what lies over the whole of it */
 export function placeInPicture(

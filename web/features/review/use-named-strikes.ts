@@ -3,7 +3,7 @@ import { guessedMoments, isSureOf, type FoundStrike } from '@wax-fist/core/strik
 import type { Ms } from '@wax-fist/core/units';
 import { computed, type ComputedRef } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import type { Player } from '../../player/use-player.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';

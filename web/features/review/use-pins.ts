@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { bodySides, pointAt, pointInWords, pointIn, type Pin, type PinWord, type PointName } from '@wax-fist/core/body';
-import type { ReadFrom } from '@wax-fist/core/measure';
+import type { Place, ReadFrom } from '@wax-fist/core/measure';
 import type { Px } from '@wax-fist/core/units';
 import { clampFrame } from '@wax-fist/core/film';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
@@ -11,11 +11,6 @@ import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { FilmWithBody } from './use-followed-film.ts';
 
-/** A place in the picture, in pixels of the review copy. */
-export interface Place {
-  x: Px;
-  y: Px;
-}
 /** A point of the body in the frame on show, as it can be taken hold of. */
 export interface PointInHand extends Place {
   point: PointName;

@@ -13,7 +13,7 @@ import type { Player } from '../../player/use-player.ts';
 import { bodyKeys, type BodyKey } from './body-keys.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { FilmWithBody } from './use-followed-film.ts';
-import type { Place } from './use-pins.ts';
+import type { Place } from '@wax-fist/core/measure';
 
 /** A square round somebody, by its middle. */
 export interface Round extends Place {

@@ -9,7 +9,7 @@ import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
 import { useFontsReady } from '../../app/fonts-ready.ts';
-import { shortDay } from '../../app/format.ts';
+import { shortDay } from '@wax-fist/core/words';
 import { costFigures, costOf } from './reviewing-words.ts';
 
 use([BarChart, GridComponent, TooltipComponent, TitleComponent, AriaComponent, CanvasRenderer]);

@@ -2,7 +2,7 @@
 import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { agreementOfCoaches, wordingOf } from '@wax-fist/core/review';
 import { computed } from 'vue';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';

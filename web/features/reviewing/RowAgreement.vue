@@ -10,7 +10,7 @@ import {
 } from '@wax-fist/core/review';
 import { techniqueName, type Checkpoint } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { counted, percent, shortDay } from '../../app/format.ts';
+import { counted, percent, shortDay } from '@wax-fist/core/words';
 import SpanBand from '../../app/SpanBand.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';

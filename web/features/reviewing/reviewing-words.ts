@@ -1,7 +1,7 @@
 import type { EffortWeek } from '@wax-fist/contract/reviewing';
 import { sum } from 'd3-array';
 import type { CoachAgreement, Wording } from '@wax-fist/core/review';
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 
 /** What a week, or several, of reviewing came to; undefined where there is nothing to divide by. */
 export interface Cost {

@@ -4,7 +4,7 @@ import { anyLevel } from '@wax-fist/core/sound';
 import { isAnySeen } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import type { RoundsKey } from './rounds-keys.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import SensitivitySlider from './SensitivitySlider.vue';

@@ -16,7 +16,7 @@ import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import { thrownAs, type Catalogue, type Stance } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from '../calls/CombinationField.vue';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';

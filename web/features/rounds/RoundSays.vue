@@ -5,7 +5,8 @@ import { roundFigures, speedBagBeat, thirds, type MeanDifference } from '@wax-fi
 import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import { handOf, thrownAs, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { clock, counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
+import { clock } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import PaceChart from './PaceChart.vue';

@@ -1,5 +1,5 @@
 import type { Hit } from '@wax-fist/core/sound';
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 
 /** Levels between which a bar grows, relative to the usual hit. */
 const [quiet, loud] = [-14, 8];

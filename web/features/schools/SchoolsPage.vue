@@ -8,7 +8,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import SchoolDifferences from './SchoolDifferences.vue';
 

@@ -12,7 +12,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
-import { localDay } from '../../app/format.ts';
+import { localDay } from '@wax-fist/core/words';
 
 const notice = useNotice();
 const open = defineModel<boolean>({ required: true });

@@ -2,7 +2,7 @@
 import type { SheetStrike } from '@wax-fist/contract/measures';
 import { techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { counted } from '../../app/format.ts';
+import { counted } from '@wax-fist/core/words';
 import { sessionHabits, shareInWords, tellInWords } from './habits-words.ts';
 
 /** What is done again and again in a session, and what of it a partner could read. */

@@ -14,7 +14,7 @@ import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
-import { shortDay } from '../../app/format.ts';
+import { shortDay } from '@wax-fist/core/words';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork } from '../footage/film-work.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';

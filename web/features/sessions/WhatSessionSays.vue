@@ -17,7 +17,7 @@ import {
   type TechniqueId,
 } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { faultsOfSeen, percent, rateInWords } from '../../app/format.ts';
+import { faultsOfSeen, percent, rateInWords } from '@wax-fist/core/words';
 import CorrectionAnswer from '../corrections/CorrectionAnswer.vue';
 import OpenCorrectionDialog from '../corrections/OpenCorrectionDialog.vue';
 import ProposedSteps from '../corrections/ProposedSteps.vue';

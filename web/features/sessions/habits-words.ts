@@ -2,7 +2,7 @@ import type { SheetStrike } from '@wax-fist/contract/measures';
 import { habitsOf, tellsOf, type Habits, type Share, type Tell } from '@wax-fist/core/habits';
 import { techniqueIn, techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { group, max } from 'd3-array';
-import { percent } from '../../app/format.ts';
+import { percent } from '@wax-fist/core/words';
 
 /** Two films of one round from two sides show the same strikes: those of the side on which most are tagged are counted. */
 export function strikesOfOneSide(strikes: readonly SheetStrike[]): SheetStrike[][] {

@@ -9,7 +9,7 @@ import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, localDay, shortDay } from '../../app/format.ts';
+import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import FilmRow from '../footage/FilmRow.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CorrectionLine from '../corrections/CorrectionLine.vue';

@@ -6,7 +6,7 @@ import { messageOf } from '@wax-fist/core/message-of';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { faultsOfSeen, percent, rateInWords, shortDay } from '../../app/format.ts';
+import { faultsOfSeen, percent, rateInWords, shortDay } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';

@@ -14,7 +14,7 @@ import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, shortDay } from '../../app/format.ts';
+import { counted, shortDay } from '@wax-fist/core/words';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import CheckpointMap from './CheckpointMap.vue';

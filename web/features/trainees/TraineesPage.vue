@@ -14,7 +14,7 @@ import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, shortDay } from '../../app/format.ts';
+import { counted, shortDay } from '@wax-fist/core/words';
 import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();

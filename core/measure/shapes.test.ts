@@ -1,6 +1,6 @@
-import type { PointName } from '@wax-fist/core/body';
 import { expect } from 'chai';
-import { shapesFor, wedge, type Shape } from './body-shapes.ts';
+import type { PointName } from '../body/index.ts';
+import { shapesFor, wedge, type Shape } from './shapes.ts';
 
 /** Somebody upright in a picture, facing left, with one arm bent by a right angle. */
 const places: Partial<Record<PointName, [number, number]>> = {

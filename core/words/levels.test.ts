@@ -1,15 +1,16 @@
-import type { ComparedLevels } from '@wax-fist/contract/answers';
 import { expect } from 'chai';
-import { conditionInWords, drillOf, eventInWords, reasonInWords, settlingInWords, standingInWords } from './answer-words.ts';
+import { conditionInWords, drillOf, eventInWords, reasonInWords, settlingInWords, standingInWords } from './index.ts';
+
+type Told = Parameters<typeof conditionInWords>[0];
 
 describe('what a level says, in words', () => {
-  const compared = (change: Partial<ComparedLevels>): ComparedLevels => ({
-    ...{ correctionId: '', condition: 'tired', rungs: [3, 3], seen: [20, 20], higher: 0.5, lower: 0 },
+  const compared = (change: Partial<Told>): Told => ({
+    ...{ condition: 'tired', rungs: [3, 3], higher: 0.5, lower: 0 },
     first: { level: 0.1, low: 0, high: 0.2 },
     second: { level: 0.3, low: 0.2, high: 0.4 },
     ...change,
   });
-  const conditions: [what: string, change: Partial<ComparedLevels>, says: string][] = [
+  const conditions: [what: string, change: Partial<Told>, says: string][] = [
     ['worse when tired', { higher: 0.9 }, 'Worse when tired: 10% in the first thirds of rounds, 30% in the last (90% sure).'],
     ['no worse when tired', { higher: 0.1 }, 'No worse when tired: 10% in the first thirds of rounds, 30% in the last.'],
     [

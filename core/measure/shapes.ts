@@ -1,12 +1,21 @@
-import { bodySides, type PointName } from '@wax-fist/core/body';
-import type { CheckpointId, ShippedCheckpointId } from '@wax-fist/core/technique';
-import type { Place } from './use-pins.ts';
+import { bodySides, pointAt, pointIn, type BodyPoint, type PointName } from '../body/index.ts';
+import { frameNearest } from '../film/index.ts';
+import type { CheckpointId, ShippedCheckpointId } from '../technique/index.ts';
+import type { Degrees, FrameIndex, Ms, Px } from '../units.ts';
+import type { FollowedFilm } from './followed-film.ts';
+import type { ReadFrom } from './read-from.ts';
+
+/** A place in the picture, in pixels of the review copy. */
+export interface Place {
+  x: Px;
+  y: Px;
+}
 
 /** What is drawn over the picture to show what was measured. */
 export type Shape =
   | { kind: 'line'; from: Place; to: Place; dashed: boolean }
   /** Between two limbs, with its degrees. */
-  | { kind: 'angle'; at: Place; from: Place; to: Place; degrees: number };
+  | { kind: 'angle'; at: Place; from: Place; to: Place; degrees: Degrees };
 
 /** Where a point is; undefined where it is hidden. */
 type PlaceOf = (point: PointName) => Place | undefined;
@@ -20,7 +29,7 @@ export interface Drawn {
   first: PlaceOf;
   last: PlaceOf;
   /** How long a trunk is here, in pixels. */
-  trunk: number;
+  trunk: Px;
 }
 type Drawing = (drawn: Drawn) => Shape[];
 
@@ -160,9 +169,25 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'df.check': [hipLevel],
 };
 
-/** The lines that a row is measured by, in the frame on show. */
+/** The lines that a row is measured by. */
 export const shapesFor = (checkpoint: CheckpointId, drawn: Drawn): Shape[] =>
   ((drawings as Partial<Record<string, readonly Drawing[]>>)[checkpoint] ?? []).flatMap((draw) => draw(drawn));
+
+/** The same in a frame of a film in which a body was followed. */
+export function shapesAt(film: FollowedFilm, frame: FrameIndex, checkpoint: CheckpointId, read: ReadFrom): Shape[] {
+  const placeIn =
+    (at: FrameIndex) =>
+    (name: PointName): BodyPoint | undefined =>
+      pointIn(film.track, at, pointAt[name]);
+  const when = (time: Ms) => placeIn(frameNearest(film.timeline, time));
+  return shapesFor(checkpoint, {
+    points: read.points,
+    placeOf: placeIn(frame),
+    first: when(read.from),
+    last: when(read.to),
+    trunk: film.size.torso,
+  });
+}
 
 /** The wedge of an angle as an SVG path. @param radius pixels */
 export function wedge({ at, from, to }: Extract<Shape, { kind: 'angle' }>, radius: number): string {

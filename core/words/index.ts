@@ -1,0 +1,3 @@
+export * from './counts.ts';
+export * from './days.ts';
+export * from './levels.ts';
