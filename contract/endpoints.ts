@@ -12,6 +12,7 @@ import { measureEndpoints } from './measures.ts';
 import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
+import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
 import { sessionEndpoints } from './sessions.ts';
@@ -31,6 +32,7 @@ export const endpoints = {
   ...correctionEndpoints,
   ...compareEndpoints,
   ...exportEndpoints,
+  ...reportEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

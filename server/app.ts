@@ -15,6 +15,7 @@ import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
 import { measureRoutes } from './features/measures/routes.ts';
+import { reportRoutes } from './features/reports/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
@@ -73,6 +74,7 @@ export function appOf(services: Services, webFolder: string): Express {
   alignmentRoutes(router, services);
   compareRoutes(router, services);
   exportRoutes(router, services);
+  reportRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

@@ -2,7 +2,7 @@ import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { mean, range, sum } from 'd3-array';
 import type { Tally } from '../review/index.ts';
-import type { Family, Severity, WalkStop } from '../technique/index.ts';
+import type { Catalogue, Family, Severity, WalkStop } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { faultRate, type FaultRate } from './rate.ts';
 import { isSpotted } from './ladder-step.ts';
@@ -83,6 +83,26 @@ export function explainedBy({ cause, both, onlyCause, onlyEffect, neither }: Tog
   const all = both + onlyCause + onlyEffect + neither;
   const lift = both === 0 ? 0 : both / (both + onlyCause) / ((both + onlyEffect) / all);
   return { checkpointId: cause, lift, sure };
+}
+
+/**
+ * What is asked when one looks for what to mend first: all that was judged of the trainee and is not worked on yet, and where cues are
+ * being worked on already.
+ */
+export function asksWhatFirst(
+  { checkpoints }: Catalogue,
+  judged: readonly (Thing & { tally: Tally })[],
+  worked: readonly Thing[],
+): { judged: Judged[]; stops: WalkStop[] } {
+  return {
+    judged: judged.flatMap((one): Judged[] => {
+      const row = checkpoints.get(one.checkpointId);
+      if (!row || row.subject === 'holder' || worked.some(isAbout(one))) return [];
+      const { technique, checkpointId, tally } = one;
+      return [{ technique, checkpointId, severity: row.severity, family: row.family, stop: row.stop, tally }];
+    }),
+    stops: worked.flatMap(({ checkpointId }) => checkpoints.get(checkpointId)?.stop ?? []),
+  };
 }
 
 /**

@@ -42,6 +42,20 @@ export const router = createRouter({
       meta: { title: 'Session' },
     },
     {
+      path: '/sessions/:sessionId/report',
+      name: 'session-report',
+      component: () => import('../features/reports/SessionReportPage.vue'),
+      props: true,
+      meta: { title: 'Session report' },
+    },
+    {
+      path: '/trainees/:traineeId/report',
+      name: 'block-report',
+      component: () => import('../features/reports/BlockReportPage.vue'),
+      props: true,
+      meta: { title: 'Block report' },
+    },
+    {
       path: '/sessions/:sessionId/strikes',
       name: 'sheet',
       component: () => import('../features/measures/StrikeSheetPage.vue'),

@@ -2,7 +2,7 @@
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { inOwnOrder, isAbout, mostCues, whatFirst, type Judged, type Ranked } from '@wax-fist/core/correction';
+import { asksWhatFirst, inOwnOrder, isAbout, mostCues, whatFirst, type Ranked } from '@wax-fist/core/correction';
 import type { Tally } from '@wax-fist/core/review';
 import type { Catalogue, TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
@@ -27,18 +27,11 @@ const few = 3;
 const all = ref(false);
 
 const worked = computed(() => corrections.filter(({ state }) => state !== 'closed' && state !== 'kept'));
-/** Where cues are being worked on already. */
-const stops = computed(() => worked.value.flatMap(({ checkpointId }) => checklists.checkpoints.get(checkpointId)?.stop ?? []));
-const ranked = computed(() => {
-  const open = new Set(worked.value.map(({ technique, checkpointId }) => `${technique} ${checkpointId}`));
-  const asked = judged.flatMap(({ technique, checkpointId, tally }): Judged[] => {
-    const row = checklists.checkpoints.get(checkpointId);
-    if (!row || row.subject === 'holder' || open.has(`${technique} ${checkpointId}`)) return [];
-    const { severity, family, stop } = row;
-    return [{ technique, checkpointId, severity, family, stop, tally }];
-  });
-  return whatFirst(asked, together.value ?? [], { grade: session.trainee.grade, stops: stops.value });
-});
+const asks = computed(() => asksWhatFirst(checklists, judged, worked.value));
+const stops = computed(() => asks.value.stops);
+const ranked = computed(() =>
+  whatFirst(asks.value.judged, together.value ?? [], { grade: session.trainee.grade, stops: stops.value }),
+);
 
 const order = useOwnOrder(session.id);
 /** As the coach has it, where somebody has said so or is about to. */

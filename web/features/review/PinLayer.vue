@@ -3,7 +3,7 @@ import type { Px } from '@wax-fist/core/units';
 import { nextTick, ref, watch } from 'vue';
 import { placeInPicture } from './place-in-picture.ts';
 import type { Place } from '@wax-fist/core/measure';
-import type { PointInHand } from './use-pins.ts';
+import type { Pins, PointInHand } from './use-pins.ts';
 
 /** The points of the body over the picture, to be taken hold of with the pointer or the keyboard. */
 const { pins, width, height } = defineProps<{ pins: Pins; width: Px; height: Px }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { everyRow } from '@wax-fist/contract/page';
-import { mdiChartTimelineVariant, mdiPencil, mdiVideoPlus } from '@mdi/js';
+import { mdiChartTimelineVariant, mdiFileDocumentOutline, mdiPencil, mdiVideoPlus } from '@mdi/js';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints } from '@wax-fist/contract/footage';
@@ -103,7 +103,15 @@ whileTrue(working, lookAtWork, 1000);
             <JudgedBy :session="page.session" @changed="again" />
             <p v-if="page.session.schoolNote">{{ page.session.schoolNote }}</p>
           </div>
-          <VBtn variant="outlined" :prepend-icon="mdiPencil" class="no-print" @click="changing = true">Change</VBtn>
+          <span class="acts no-print">
+            <VBtn
+              variant="outlined"
+              :prepend-icon="mdiFileDocumentOutline"
+              :to="{ name: 'session-report', params: { sessionId } }"
+              >Report</VBtn
+            >
+            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
+          </span>
         </div>
 
         <div class="page-head films">

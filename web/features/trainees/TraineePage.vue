@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiPencil, mdiPlus } from '@mdi/js';
+import { mdiFileDocumentOutline, mdiPencil, mdiPlus } from '@mdi/js';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { traineeExports, traineeExportUrl } from '@wax-fist/contract/exports';
@@ -73,6 +73,9 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <p v-if="page.trainee.note">{{ page.trainee.note }}</p>
           </div>
           <span class="acts">
+            <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'block-report', params: { traineeId } }"
+              >Report</VBtn
+            >
             <TakeAlong label="Take along" :files="files" />
             <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
             <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>

@@ -1,0 +1,86 @@
+import { families } from '@wax-fist/core/technique';
+import { array, boolean, number, object, string } from 'yup';
+import { coaches, endpoint } from './endpoint.ts';
+import { day, id, rung, share } from './shapes.ts';
+
+const texts = () => array(string().required()).required();
+const family = () => string().oneOf(families).nullable().defined();
+const rateLine = object({
+  family: family(),
+  name: string().required(),
+  of: string().required(),
+  rate: share(),
+  low: share(),
+  high: share(),
+  enough: boolean().required(),
+  aim: number().min(0).max(1).nullable().defined(),
+  says: string().required(),
+  level: string().defined(),
+});
+const levelsShape = object({
+  name: string().required(),
+  rung: rung().required(),
+  aim: share(),
+  points: array(
+    object({
+      sessionId: id(),
+      heldOn: string().required(),
+      faults: number().required(),
+      seen: number().required(),
+      level: share(),
+      low: share(),
+      high: share(),
+    }).required(),
+  ).required(),
+});
+
+/** A report, see `Report` of the core. */
+export const reportShape = object({
+  title: string().required(),
+  name: string().required(),
+  covers: string().required(),
+  madeOn: string().required(),
+  sections: array(
+    object({
+      heading: string().required(),
+      family: family(),
+      says: texts(),
+      facts: array(object({ name: string().required(), says: string().required() }).required()).required(),
+      rates: array(rateLine.required()).required(),
+      levels: array(levelsShape.required()).required(),
+      items: texts(),
+    }).required(),
+  ).required(),
+});
+
+/** Sheets that printers have. */
+export const papers = ['a4', 'letter'] as const;
+export type Paper = (typeof papers)[number];
+export const paperNames: Readonly<Record<Paper, string>> = { a4: 'A4', letter: 'US letter' };
+const paper = () => string().oneOf(papers).default('a4');
+/** A PDF holds no more than this many cards or reports. */
+export const mostAtOnce = 60;
+
+const block = object({ from: day().required('From which day?'), to: day().required('Up to which day?') }).test(
+  'order',
+  'The last day is before the first.',
+  ({ from, to }) => !from || !to || from <= to,
+);
+/** Ids behind each other, with commas between. */
+const ids = () =>
+  array(id())
+    .transform((_, given: unknown) => (typeof given === 'string' ? given.split(',') : given))
+    .min(1, 'Nothing is chosen.')
+    .max(mostAtOnce, `At most ${mostAtOnce} at once.`)
+    .required();
+
+/** Reports and cards: on the page, and as a PDF. */
+export const reportEndpoints = {
+  sessionReport: endpoint('GET', '/api/sessions/:sessionId/report', coaches, { reply: reportShape }),
+  blockReport: endpoint('GET', '/api/trainees/:traineeId/report', coaches, { query: block, reply: reportShape }),
+  /** The reports of sessions behind each other. */
+  sessionReportsPdf: endpoint('GET', '/api/reports/sessions.pdf', coaches, {
+    query: object({ of: ids(), paper: paper() }),
+  }),
+  blockReportPdf: endpoint('GET', '/api/trainees/:traineeId/report.pdf', coaches, { query: block.shape({ paper: paper() }) }),
+};
