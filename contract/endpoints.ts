@@ -1,6 +1,7 @@
 import { accountEndpoints } from './accounts.ts';
 import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
+import { cardEndpoints } from './cards.ts';
 import { checklistEndpoints } from './checklists.ts';
 import { answerEndpoints } from './answers.ts';
 import { compareEndpoints } from './compare.ts';
@@ -33,6 +34,7 @@ export const endpoints = {
   ...compareEndpoints,
   ...exportEndpoints,
   ...reportEndpoints,
+  ...cardEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

@@ -57,7 +57,7 @@ export const reportShape = object({
 export const papers = ['a4', 'letter'] as const;
 export type Paper = (typeof papers)[number];
 export const paperNames: Readonly<Record<Paper, string>> = { a4: 'A4', letter: 'US letter' };
-const paper = () => string().oneOf(papers).default('a4');
+export const paper = () => string().oneOf(papers).default('a4');
 /** A PDF holds no more than this many cards or reports. */
 export const mostAtOnce = 60;
 
@@ -67,7 +67,7 @@ const block = object({ from: day().required('From which day?'), to: day().requir
   ({ from, to }) => !from || !to || from <= to,
 );
 /** Ids behind each other, with commas between. */
-const ids = () =>
+export const manyIds = () =>
   array(id())
     .transform((_, given: unknown) => (typeof given === 'string' ? given.split(',') : given))
     .min(1, 'Nothing is chosen.')
@@ -80,7 +80,7 @@ export const reportEndpoints = {
   blockReport: endpoint('GET', '/api/trainees/:traineeId/report', coaches, { query: block, reply: reportShape }),
   /** The reports of sessions behind each other. */
   sessionReportsPdf: endpoint('GET', '/api/reports/sessions.pdf', coaches, {
-    query: object({ of: ids(), paper: paper() }),
+    query: object({ of: manyIds(), paper: paper() }),
   }),
   blockReportPdf: endpoint('GET', '/api/trainees/:traineeId/report.pdf', coaches, { query: block.shape({ paper: paper() }) }),
 };

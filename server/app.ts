@@ -7,6 +7,7 @@ import { accountRoutes } from './features/accounts/routes.ts';
 import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
+import { cardRoutes } from './features/cards/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
 import { compareRoutes } from './features/compare/routes.ts';
 import { correctionRoutes } from './features/corrections/routes.ts';
@@ -75,6 +76,7 @@ export function appOf(services: Services, webFolder: string): Express {
   compareRoutes(router, services);
   exportRoutes(router, services);
   reportRoutes(router, services);
+  cardRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

@@ -12,5 +12,6 @@ export const {
   measuredRates,
   measureStrikes,
   motion,
+  stillsOfCard,
   strikesIn,
 } = await import('./heavy-work.ts');

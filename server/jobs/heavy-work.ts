@@ -1,4 +1,5 @@
 import { joinPacked, unpackTrack, type Pin } from '@wax-fist/core/body';
+import { cardStills, type CardAbout, type CardStill, type StillRole } from '@wax-fist/core/card';
 import {
   askLevel,
   clubSpread as spreadOf,
@@ -71,15 +72,8 @@ export function strikesIn({ timeline, frames, pieces, view, stance, heard }: Fil
   return findStrikes({ timeline: unpackTimeline(timeline), track, view, leftLeads: handOf('lead', stance) === 'left' }, heard);
 }
 
-/** A strike that is to be measured, by which checkpoints. */
-export interface StrikeToMeasure {
-  id: string;
-  moments: StrikeMoments;
-  technique: Thrown;
-  checkpoints: readonly Pick<Checkpoint, 'id' | 'measure'>[];
-}
-/** Strikes of one film. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */
-export interface FilmToMeasure {
+/** A film as it lies in the database. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */
+export interface PackedFilm {
   timeline: Uint8Array;
   frames: number;
   picture: { width: Px; height: Px };
@@ -88,14 +82,46 @@ export interface FilmToMeasure {
   pins: readonly Pin[];
   view: View;
   stance: Stance;
-  strikes: readonly StrikeToMeasure[];
 }
-/** What strikes measure; without what cannot be told. */
-export function measureStrikes({ timeline: packed, frames, picture, pieces, pins, view, stance, strikes }: FilmToMeasure) {
+/** The same as core wants it; nobody is followed in it where there are no points. */
+function unpacked({ timeline: packed, frames, picture, pieces, pins, view, stance }: PackedFilm) {
   const timeline = unpackTimeline(packed);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
   const found = track && followedFilm({ timeline, track, picture, view, stance });
-  const followed = found && pinnedFilm(found, pins);
+  return { timeline, picture, followed: found && pinnedFilm(found, pins) };
+}
+
+/** Stills of a card, see `cardStills`. @param films each once, with the stills that are taken from them by their place */
+export function stillsOfCard({
+  about,
+  films,
+  strikes,
+  set,
+}: {
+  about: CardAbout;
+  films: readonly PackedFilm[];
+  strikes: Readonly<Partial<Record<StillRole, { film: number; moments: StrikeMoments }>>>;
+  set: Readonly<Partial<Record<StillRole, number>>>;
+}): CardStill[] {
+  const opened = films.map(unpacked);
+  const taken = Object.entries(strikes).map(([role, { film, moments }]) => [role, { ...opened[film]!, moments }]);
+  return cardStills(about, Object.fromEntries(taken) as Parameters<typeof cardStills>[1], set);
+}
+
+/** A strike that is to be measured, by which checkpoints. */
+export interface StrikeToMeasure {
+  id: string;
+  moments: StrikeMoments;
+  technique: Thrown;
+  checkpoints: readonly Pick<Checkpoint, 'id' | 'measure'>[];
+}
+/** Strikes of one film. */
+export interface FilmToMeasure extends PackedFilm {
+  strikes: readonly StrikeToMeasure[];
+}
+/** What strikes measure; without what cannot be told. */
+export function measureStrikes({ strikes, ...film }: FilmToMeasure) {
+  const { timeline, followed } = unpacked(film);
   return strikes.flatMap(({ id: strikeId, moments, technique, checkpoints }) => {
     const points = followed && measurable(followed, moments, technique);
     return checkpoints.flatMap((checkpoint) => {

@@ -113,9 +113,16 @@ export const router = createRouter({
     {
       path: '/corrections/:correctionId/card',
       name: 'card',
-      component: () => import('../features/corrections/CardPage.vue'),
+      component: () => import('../features/cards/CardPage.vue'),
       props: true,
       meta: { title: 'Card' },
+    },
+    {
+      path: '/c/:code',
+      name: 'shared-card',
+      component: () => import('../features/cards/SharedCardPage.vue'),
+      props: true,
+      meta: { title: 'Card', open: true },
     },
     {
       path: '/checklists',

@@ -13,6 +13,7 @@ export * from './effort.ts';
 export * from './pins.ts';
 export * from './pointed-bodies.ts';
 export * from './corrections.ts';
+export * from './cards.ts';
 export * from './own-orders.ts';
 export * from './levels.ts';
 export * from './measures.ts';

@@ -4,7 +4,8 @@ import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from 
 import { group } from 'd3-array';
 import { and, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { filmPieces } from '../../db/film-pieces.ts';
+import { isCountingPin } from '../../db/pins.ts';
+import { packedFilm } from '../../db/packed-film.ts';
 import { leads } from '../../db/of-film.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import {
@@ -20,7 +21,6 @@ import {
 import type { StrikeToMeasure } from '../../jobs/heavy-work.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
-import { isCountingPin, pinColumns } from '../review/queries.ts';
 
 /** By which points a film would be measured; nothing where nobody was followed in it. */
 const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}), nullif(sum(${filmPoints.revision}), 0))
@@ -112,20 +112,9 @@ async function measureFilm(
   catalogues: ReadonlyMap<number, Catalogue>,
 ): Promise<void> {
   const { view, stance } = rows[0]!;
-  const [known] = await db
-    .select({ timeline: film.timeline, frames: film.frames, width: film.width, height: film.height })
-    .from(film)
-    .where(eq(film.id, filmId));
-  const pieces = await filmPieces(db, filmId);
-  const pins = await db
-    .select(pinColumns)
-    .from(pointPin)
-    .where(and(eq(pointPin.filmId, filmId), isCountingPin));
+  const packed = await packedFilm(db, filmId);
   const strikes = rows.flatMap((row) => toMeasure(catalogues.get(row.checklistVersion) ?? shippedCatalogue, row) ?? []);
-  const values = await heavily('measureStrikes', {
-    ...{ timeline: known!.timeline!, frames: known!.frames ?? 0, pieces, pins, view, stance, strikes },
-    picture: { width: known!.width ?? 0, height: known!.height ?? 0 },
-  });
+  const values = await heavily('measureStrikes', { ...packed, view, stance, strikes });
   await db.transaction(async (transaction) => {
     const ids = rows.map(({ id }) => id);
     await transaction.delete(measuredStrike).where(inArray(measuredStrike.strikeId, ids));

@@ -1,6 +1,7 @@
 import type { ObservationMark, Review } from '@wax-fist/contract/review';
 import { and, asc, desc, eq, isNotNull, or, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
+import { isCountingPin, pinColumns } from '../../db/pins.ts';
 import { saidByName } from '../../db/said-by-name.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import { account, observation, pointPin, secondWord, strike } from '../../db/schema/index.ts';
@@ -37,10 +38,6 @@ const secondWordColumns = {
 
 type ObservationRow = Omit<ObservationMark, 'kind' | 'saidAt'> & { saidAt: Date; saidBy: string };
 const asMark = ({ saidAt, ...row }: ObservationRow) => ({ kind: 'observation' as const, ...row, saidAt: saidAt.toISOString() });
-
-/** The pins that count, and what each says. */
-export const isCountingPin = eq(pointPin.superseded, false);
-export const pinColumns = { frame: pointPin.frame, point: pointPin.point, said: pointPin.said, x: pointPin.x, y: pointPin.y };
 
 const ofFilm = (filmId: string) => and(eq(strike.filmId, filmId), eq(strike.removed, false));
 

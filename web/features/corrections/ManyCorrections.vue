@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import { mdiFilePdfBox } from '@mdi/js';
+import { cardEndpoints } from '@wax-fist/contract/cards';
 import type { Correction } from '@wax-fist/contract/corrections';
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { mostAtOnce } from '@wax-fist/contract/reports';
 import { messageOf } from '@wax-fist/core/message-of';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { counted, drillOf, localDay, shortDay } from '@wax-fist/core/words';
 import { useNotice } from '../../app/notice-store.ts';
+import { usePaper } from '../reports/paper.ts';
 import { sayOfCorrection, type Said } from './use-correction-events.ts';
 
 /** What can be done with many corrections at once; the way back stands at the foot of the page. */
@@ -15,6 +20,12 @@ const { corrections, changed } = defineProps<{
 const notice = useNotice();
 const day = ref(localDay(7));
 const drill = ref('');
+const paper = usePaper();
+/** One sheet each, for a class. */
+const cards = computed(() => {
+  const of = corrections.slice(0, mostAtOnce).map(({ id }) => id);
+  return filledPath(cardEndpoints.cardsPdf.path, {}, { of: of.join(','), paper: paper.value });
+});
 /** How many of them are done; undefined while nothing is being done. */
 const done = ref<number>();
 
@@ -64,6 +75,7 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
       <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
       <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">Give it</VBtn>
     </span>
+    <VBtn variant="outlined" :prepend-icon="mdiFilePdfBox" :href="cards" download>Cards</VBtn>
     <VBtn variant="outlined" :loading="done !== undefined" @click="close">Close them</VBtn>
   </div>
 </template>

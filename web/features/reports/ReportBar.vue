@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { mdiFilePdfBox, mdiPrinter } from '@mdi/js';
 import { paperNames, papers, type Paper } from '@wax-fist/contract/reports';
-import { ref, watch } from 'vue';
-import { remember, remembered } from '../../app/remembered.ts';
+import { usePaper } from './paper.ts';
 
 /** Print what is shown, or take it along as a PDF on the paper that is used here. */
 const { pdf } = defineProps<{ pdf: (paper: Paper) => string }>();
-const isPaper = (kept: unknown): kept is Paper => papers.some((one) => one === kept);
-const paper = ref<Paper>(remembered('paper', isPaper) ?? 'a4');
-watch(paper, (now) => remember('paper', now));
+const paper = usePaper();
 const print = (): void => window.print();
 </script>
 
