@@ -22,6 +22,6 @@ export async function stillPicture(
   const { timeline: packed, firstFrameAt } = found(rows, 'film');
   const timeline = unpackTimeline(packed!);
   // Half way to the frame before: rounding of times must not show the next one.
-  const at = (firstFrameAt ?? 0) + timeOf(timeline, frame) - gapAt(timeline, frame) / 2;
+  const at = (firstFrameAt ?? 0) + timeOf(timeline, frame) - gapAt(timeline, Math.max(0, frame - 1)) / 2;
   return borrowed(storage, filmId, 'film.mp4', (path) => frameJpeg(path, Math.max(0, at), part, stillHeight));
 }
