@@ -86,6 +86,14 @@ describe('pages', function () {
       },
     ],
     [
+      'a session report',
+      async () => {
+        await page.goBack();
+        await page.getByRole('link', { name: 'Report' }).click();
+        await page.locator('.report').waitFor();
+      },
+    ],
+    [
       'hits and rounds',
       async () => {
         await page.goBack();

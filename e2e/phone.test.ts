@@ -12,6 +12,8 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['a trainee', async () => `/trainees/${(await someone()).id}`],
   ['a session', sessionOfMaren],
   ['a card', async () => `/corrections/${(await (await runningClub()).db.select().from(correction).limit(1))[0]!.id}/card`],
+  ['a session report', async () => `${await sessionOfMaren()}/report`],
+  ['a block report', async () => `/trainees/${(await someone()).id}/report?from=2020-01-01&to=2030-01-01`],
   ['filming', async () => `${await sessionOfMaren()}/film`],
   ['corrections', () => Promise.resolve('/corrections?list=open')],
   ['how we review', () => Promise.resolve('/reviewing')],

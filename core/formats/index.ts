@@ -2,3 +2,4 @@ export * from './timed-text.ts';
 export * from './table.ts';
 export * from './calendar.ts';
 export * from './annotations.ts';
+export * from './archive.ts';

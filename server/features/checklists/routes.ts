@@ -1,6 +1,6 @@
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { editProblems } from '@wax-fist/core/technique';
-import { desc, eq, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, lt, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { account, checklistVersion } from '../../db/schema/index.ts';
 import { asPage, keysAfter } from '../../http/page.ts';
@@ -8,7 +8,7 @@ import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { measuredStrikes } from './measured-strikes.ts';
-import { newestCatalogue, newestVersion } from './versions.ts';
+import { isOwnVersion, newestCatalogue, newestVersion } from './versions.ts';
 
 const versionsOnPage = 50;
 const versionColumns = {
@@ -26,7 +26,7 @@ export function checklistRoutes(router: Router, { db }: Services): void {
   serve(router, checklistEndpoints.listChecklistVersions, async ({ query }) => {
     const keys = keysAfter(query.after, 1);
     const rows = await versions()
-      .where(keys && lt(checklistVersion.version, Number(keys[0])))
+      .where(and(isOwnVersion, keys && lt(checklistVersion.version, Number(keys[0]))))
       .orderBy(desc(checklistVersion.version))
       .limit(versionsOnPage + 1);
     return asPage(rows.map(told), versionsOnPage, ({ version }) => [String(version)]);

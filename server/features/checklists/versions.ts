@@ -1,11 +1,18 @@
 import { catalogueOf, shippedCatalogue, type Catalogue, type ClubEdits } from '@wax-fist/core/technique';
-import { eq, inArray, max } from 'drizzle-orm';
+import { eq, inArray, lt, max } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { checklistVersion } from '../../db/schema/index.ts';
 
+/** Checklists that came with an archive of another club have numbers from here on; they are never the newest. */
+export const firstBorrowed = 1_000_000;
+export const isOwnVersion = lt(checklistVersion.version, firstBorrowed);
+
 /** The number of the newest checklists. */
 export async function newestVersion(db: Database): Promise<number> {
-  const [row] = await db.select({ version: max(checklistVersion.version) }).from(checklistVersion);
+  const [row] = await db
+    .select({ version: max(checklistVersion.version) })
+    .from(checklistVersion)
+    .where(isOwnVersion);
   return row?.version ?? 1;
 }
 
