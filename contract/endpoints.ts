@@ -3,6 +3,7 @@ import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
 import { cardEndpoints } from './cards.ts';
 import { checklistEndpoints } from './checklists.ts';
+import { archiveEndpoints } from './archives.ts';
 import { answerEndpoints } from './answers.ts';
 import { compareEndpoints } from './compare.ts';
 import { correctionEndpoints } from './corrections.ts';
@@ -35,6 +36,7 @@ export const endpoints = {
   ...exportEndpoints,
   ...reportEndpoints,
   ...cardEndpoints,
+  ...archiveEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

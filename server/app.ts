@@ -4,6 +4,7 @@ import { constants } from 'node:zlib';
 import { pinoHttp } from 'pino-http';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { accountRoutes } from './features/accounts/routes.ts';
+import { archiveRoutes } from './features/archive/routes.ts';
 import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
@@ -77,6 +78,7 @@ export function appOf(services: Services, webFolder: string): Express {
   exportRoutes(router, services);
   reportRoutes(router, services);
   cardRoutes(router, services);
+  archiveRoutes(router, services, uploads);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

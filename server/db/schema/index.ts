@@ -18,3 +18,4 @@ export * from './own-orders.ts';
 export * from './levels.ts';
 export * from './measures.ts';
 export * from './stills.ts';
+export * from './archives.ts';
