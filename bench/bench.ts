@@ -5,6 +5,7 @@ import { libraryFor } from '../simulator/recordings/library.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
+import { benchArchive } from './archive.ts';
 import { benchChange } from './change.ts';
 import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
@@ -138,6 +139,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   strikes: async () => print('Strikes, found and named', benchStrikes(await libraryFor('proof', recordings()))),
   change: benchChange,
   scale: async () => print('A club of a million marks', await benchScale()),
+  archive: async () => print('Archives', await benchArchive()),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };
 /** Where bin/bench has put the recordings. @throws Error without them */

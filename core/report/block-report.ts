@@ -42,7 +42,7 @@ export interface BlockInReport {
 const fewestLevels = 2;
 
 /** How the level of something that is worked on went within the block, at each rung. */
-function waysOf({ catalogue, answers, from, to }: BlockInReport, one: StandingInReport): ReportLevels[] {
+function waysOf({ answers, from, to }: BlockInReport, one: StandingInReport): ReportLevels[] {
   return answers.filter(isAbout(one)).flatMap((answer) => {
     const points = answer.levels.filter(({ heldOn }) => heldOn >= from && heldOn <= to);
     return points.length < fewestLevels

@@ -132,8 +132,8 @@ function writeCard(sheet: Sheet, one: CardOnPaper): void {
   for (const [name, says] of facts) {
     const { y } = doc;
     sheet.put('P', () => {
-      sheet.write(name!, { size: 12, ink: inks.quiet, y, width: 110 });
-      sheet.write(says!, { size: 12, x: left + 114, y, width: width - 214 });
+      sheet.write(name, { size: 12, ink: inks.quiet, y, width: 110 });
+      sheet.write(says, { size: 12, x: left + 114, y, width: width - 214 });
     });
     doc.y += 3;
   }

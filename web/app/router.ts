@@ -118,6 +118,12 @@ export const router = createRouter({
       meta: { title: 'Card' },
     },
     {
+      path: '/archives',
+      name: 'archives',
+      component: () => import('../features/archives/ArchivesPage.vue'),
+      meta: { title: 'Archives' },
+    },
+    {
       path: '/c/:code',
       name: 'shared-card',
       component: () => import('../features/cards/SharedCardPage.vue'),

@@ -34,7 +34,7 @@ const typeOf = ({ column }: NamedColumn): Schema => {
   if (sqlType === 'date') return { type: 'string', format: 'date' };
   if (column.dataType === 'date') return { type: 'string', format: 'date-time' };
   if (column.dataType === 'boolean') return { type: 'boolean' };
-  if (column.dataType === 'number') return { type: /int/.test(sqlType) ? 'integer' : 'number' };
+  if (column.dataType === 'number') return { type: sqlType.includes('int') ? 'integer' : 'number' };
   if (column.dataType === 'json') return { type: ['object', 'array'] };
   return { type: 'string', pattern: '^[^\\u0000]*$', ...(column.enumValues && { enum: column.enumValues }) };
 };

@@ -1,4 +1,5 @@
 import { filmOfPath, isArchivePath, manifestPath, schemaPath } from '@wax-fist/core/formats';
+import { messageOf } from '@wax-fist/core/message-of';
 import { sum } from 'd3-array';
 import { stat } from 'node:fs/promises';
 import type { Readable } from 'node:stream';
@@ -79,7 +80,7 @@ export async function openArchive(path: string): Promise<OpenArchive> {
   const { size } = await stat(path);
   const opening = promisify<string, yauzl.Options, ZipFile>(yauzl.open as never);
   const zip = await opening(path, { lazyEntries: true, autoClose: false, strictFileNames: true, validateEntrySizes: true }).catch(
-    (error: Error) => refuse(/central directory|end of/i.test(error.message) ? cutShort : asRefusal(error).message),
+    (error: unknown) => refuse(/central directory|end of/i.test(messageOf(error)) ? cutShort : asRefusal(error as Error).message),
   );
   try {
     const entries = await entriesOf(zip);

@@ -136,7 +136,7 @@ export async function takeRows(kind: RecordKind, all: readonly JsonRow[], tables
     else if (archiveWins && !kind.grows) {
       await db
         .update(table)
-        .set(withoutAnew(kind, fromJson(columns, row)) as never)
+        .set(withoutAnew(kind, fromJson(columns, row)))
         .where(whereKey(table, row));
       taken.changed++;
     } else {

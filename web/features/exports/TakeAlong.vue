@@ -18,6 +18,7 @@ defineProps<{
     </template>
     <VList>
       <VListItem v-for="{ url, name } in files" :key="url" :href="url" :title="name" download />
+      <slot />
     </VList>
   </VMenu>
 </template>

@@ -1,13 +1,14 @@
 import { askBeforeLeaving } from '../../app/ask-before-leaving.ts';
 import { messageOf } from '@wax-fist/core/message-of';
-import { footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film, type KnownFilm } from '@wax-fist/contract/footage';
 import type { View } from '@wax-fist/core/technique';
 import { defineStore } from 'pinia';
-import { defaultOptions, DetailedError, Upload } from 'tus-js-client';
+import { defaultOptions, Upload } from 'tus-js-client';
 import { v7 as uuid } from 'uuid';
 import { computed, reactive, ref } from 'vue';
 import { request } from '../../app/request.ts';
 import { fileHash } from './file-hash.ts';
+import { reasonOf, sendingOptions } from './send-file.ts';
 import { notWorthSending } from './worth-sending.ts';
 
 /** Looking: the file is compared with what is here already. Known: it is here, and the coach has to say. */
@@ -43,17 +44,6 @@ export interface HalfSent {
 interface Line {
   upload: Upload;
   stop: AbortController;
-}
-
-/** Tried again after a dropped line, for about twenty minutes; then the coach is asked. */
-const retryDelays = [0, 1000, 2000, 4000, ...Array.from({ length: 120 }, () => 10_000)];
-
-/** Why the server would not have it, in its own words where it has some. */
-function reasonOf(error: Error): { reason: string; again: boolean } {
-  const answer = error instanceof DetailedError ? error.originalResponse : undefined;
-  const words = answer?.getBody();
-  if (answer && [413, 507].includes(answer.getStatus()) && words) return { reason: words, again: answer.getStatus() === 507 };
-  return { reason: 'The upload stopped: the server cannot be reached. What was sent is kept; try again.', again: true };
 }
 
 /** Films being sent, whatever page is open meanwhile. */
@@ -109,12 +99,7 @@ export const useUploads = defineStore('uploads', () => {
     });
     if (failure) return;
     const upload = new Upload(file, {
-      endpoint: uploadPath,
-      retryDelays,
-      chunkSize: 16 * 1024 ** 2,
-      removeFingerprintOnSuccess: true,
-      metadata: { filename: fileName },
-      onShouldRetry: (error) => ![413, 507].includes(error.originalResponse?.getStatus() ?? 0),
+      ...sendingOptions(fileName),
       onProgress(sent) {
         const one = at(id);
         if (!one) return;

@@ -9,12 +9,14 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { rungName } from '@wax-fist/core/correction';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { archiveEndpoints } from '@wax-fist/contract/archives';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '@wax-fist/core/words';
+import { useAccount } from '../accounts/account-store.ts';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import CheckpointMap from './CheckpointMap.vue';
@@ -24,6 +26,7 @@ import TraineeDialog from './TraineeDialog.vue';
 
 const { traineeId } = defineProps<{ traineeId: string }>();
 const router = useRouter();
+const account = useAccount();
 const changing = ref(false);
 const adding = ref(false);
 
@@ -76,7 +79,13 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'block-report', params: { traineeId } }"
               >Report</VBtn
             >
-            <TakeAlong label="Take along" :files="files" />
+            <TakeAlong label="Take along" :files="files">
+              <VListItem
+                v-if="account.may(archiveEndpoints.makeArchive)"
+                :to="{ name: 'archives', query: { trainee: traineeId } }"
+                title="Everything, with films (archive)"
+              />
+            </TakeAlong>
             <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
             <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
           </span>

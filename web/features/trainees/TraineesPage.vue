@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiMagnify, mdiPlus } from '@mdi/js';
+import { mdiArchiveOutline, mdiMagnify, mdiPlus } from '@mdi/js';
 import {
   traineeColumns,
   traineeEndpoints,
@@ -10,14 +10,17 @@ import {
 import { useMediaQuery, watchDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { archiveEndpoints } from '@wax-fist/contract/archives';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '@wax-fist/core/words';
+import { useAccount } from '../accounts/account-store.ts';
 import TraineeDialog from './TraineeDialog.vue';
 
 const router = useRouter();
+const account = useAccount();
 const wanted = ref<string | null>('');
 /** As the head of the table says it; the server orders, as there may be more than are here. */
 const sorted = ref<{ key: TraineeColumn; order: 'asc' | 'desc' }[]>([]);
@@ -73,7 +76,16 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
         clearable
         class="find"
       />
-      <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
+      <span class="acts">
+        <VBtn
+          v-if="account.may(archiveEndpoints.makeArchive)"
+          variant="outlined"
+          :prepend-icon="mdiArchiveOutline"
+          :to="{ name: 'archives' }"
+          >Archives</VBtn
+        >
+        <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
+      </span>
     </div>
     <PageState :failure="failure" :ready="rows !== undefined" @again="again">
       <ul v-if="narrow" class="list">

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { mdiDelete, mdiDownload } from '@mdi/js';
+import { archiveEndpoints, type Archive } from '@wax-fist/contract/archives';
+import { filledPath } from '@wax-fist/contract/endpoint';
+import { percent } from '@wax-fist/core/words';
+import { computed } from 'vue';
+import { dayAndTime, fileSize } from '../../app/format.ts';
+
+/** An archive that was made, or is being made. */
+const { archive } = defineProps<{ archive: Archive }>();
+defineEmits<{ remove: [] }>();
+const url = computed(() => filledPath(archiveEndpoints.archiveFile.path, { archiveId: archive.id }));
+</script>
+
+<template>
+  <li class="row">
+    <b>{{ archive.name || 'The whole club' }}</b>
+    <span class="quiet">{{ dayAndTime(archive.askedAt) }}</span>
+    <span v-if="archive.state === 'working'" class="grow">
+      <VProgressLinear
+        :model-value="100 * archive.progress"
+        color="primary"
+        height="8"
+        :aria-label="`Made: ${percent(archive.progress)}`"
+      />
+    </span>
+    <span v-else-if="archive.state === 'failed'" class="grow failure">{{ archive.reason }}</span>
+    <span v-else class="grow number">{{ fileSize(archive.bytes ?? 0) }}</span>
+    <VBtn v-if="archive.state === 'ready'" variant="outlined" :prepend-icon="mdiDownload" :href="url" download>Download</VBtn>
+    <VBtn
+      v-if="archive.state !== 'working'"
+      :icon="mdiDelete"
+      variant="text"
+      size="small"
+      :aria-label="`Remove the archive of ${archive.name || 'the whole club'}`"
+      @click="$emit('remove')"
+    />
+  </li>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+  padding: 8px 14px;
+}
+.grow {
+  flex: 1 1 160px;
+}
+.failure {
+  color: rgb(var(--v-theme-error));
+}
+</style>

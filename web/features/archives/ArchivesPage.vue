@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { mdiArchiveArrowDownOutline } from '@mdi/js';
+import { everyRow } from '@wax-fist/contract/page';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { ref } from 'vue';
+import { useRoute } from 'vue-router';
+import { request } from '../../app/request.ts';
+import PageState from '../../app/PageState.vue';
+import { useAnswer } from '../../app/use-answer.ts';
+import ArchiveRow from './ArchiveRow.vue';
+import ReadArchive from './ReadArchive.vue';
+import { useArchives } from './use-archives.ts';
+
+/** Everything of a trainee, or of the whole club, as one file: made, taken along, and read in again, here or in another club. */
+const route = useRoute();
+const archives = useArchives();
+const { archives: made, failure, trouble, again } = archives;
+const traineeId = ref<string | null>(typeof route.query.trainee === 'string' ? route.query.trainee : null);
+const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeEndpoints.listTrainees, { query })));
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head"><h1>Archives</h1></div>
+    <PageState :failure="failure" :ready="made !== undefined" @again="again">
+      <p v-if="trouble" class="failure" role="alert">{{ trouble }}</p>
+      <section>
+        <h2>Make one</h2>
+        <p class="quiet">
+          One zip with films, marks, corrections, checklists, schools and call books, in open formats. It holds films of people:
+          give it only to whom they have agreed to.
+        </p>
+        <form class="make" @submit.prevent="archives.make(traineeId)">
+          <VAutocomplete
+            v-model="traineeId"
+            :items="[{ id: null, name: 'The whole club' }, ...(trainees ?? [])]"
+            item-value="id"
+            item-title="name"
+            label="Of whom"
+            density="comfortable"
+            hide-details
+          />
+          <VBtn type="submit" color="primary" :prepend-icon="mdiArchiveArrowDownOutline">Make it</VBtn>
+        </form>
+        <ul v-if="made!.length > 0" class="list">
+          <ArchiveRow v-for="one in made" :key="one.id" :archive="one" @remove="archives.remove(one.id)" />
+        </ul>
+      </section>
+      <ReadArchive :archives="archives" />
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.make {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+.make .v-input {
+  flex: 0 1 360px;
+}
+.failure {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { mdiDatabaseImportOutline } from '@mdi/js';
+import { percent } from '@wax-fist/core/words';
+import { computed, ref, watch } from 'vue';
+import ReadingTable from './ReadingTable.vue';
+import type { useArchives } from './use-archives.ts';
+
+/** An archive is sent, looked through, and then read in: nothing is written before somebody has seen what that comes to. */
+const { archives } = defineProps<{ archives: ReturnType<typeof useArchives> }>();
+const archiveWins = ref(false);
+const { sent, inHand, look, reading } = archives;
+const working = computed(() => [look.value, reading.value].some((one) => one?.state === 'working'));
+const shown = computed(() => reading.value ?? look.value);
+function chosen(files: File | File[] | null): void {
+  const file = Array.isArray(files) ? files[0] : files;
+  if (file) void archives.lookThrough(file, archiveWins.value);
+}
+watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.lookAgain(now)));
+</script>
+
+<template>
+  <section>
+    <h2>Read one in</h2>
+    <p class="quiet">It is looked through first. Nothing is written before you say so; then all of it is, or nothing.</p>
+    <VFileInput
+      label="Archive (zip)"
+      accept=".zip,application/zip"
+      density="comfortable"
+      hide-details
+      :disabled="sent !== undefined || working"
+      class="file"
+      @update:model-value="chosen"
+    />
+    <VProgressLinear v-if="sent !== undefined" :model-value="100 * sent" color="primary" height="8" class="my-2" />
+    <p v-if="sent !== undefined">Sending: {{ percent(sent) }}</p>
+    <template v-if="inHand && shown">
+      <h3>{{ inHand.fileName }}</h3>
+      <template v-if="shown.state === 'working'">
+        <VProgressLinear :model-value="100 * shown.progress" color="primary" height="8" />
+        <p>{{ reading ? 'Reading it in' : 'Looking through it' }}: {{ percent(shown.progress) }}</p>
+      </template>
+      <p v-else-if="shown.state === 'failed'" class="failure" role="alert">{{ shown.reason }}</p>
+      <template v-else-if="shown.reading">
+        <ReadingTable :reading="shown.reading" :looked="!reading" />
+        <template v-if="!reading">
+          <VCheckbox
+            v-model="archiveWins"
+            density="compact"
+            hide-details
+            label="Where something is here already and differs, take it from the archive"
+          />
+          <VBtn color="primary" :prepend-icon="mdiDatabaseImportOutline" @click="archives.readIn(archiveWins)">Read it in</VBtn>
+        </template>
+        <p v-else role="status"><b>It is read in.</b></p>
+      </template>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.file {
+  max-width: 520px;
+}
+h3 {
+  font-size: 17px;
+  margin: 14px 0 6px;
+}
+.failure {
+  color: rgb(var(--v-theme-error));
+}
+</style>
