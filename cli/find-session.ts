@@ -31,6 +31,19 @@ export function sessionNamed(sessions: readonly SessionRow[], wanted: string): S
   return found;
 }
 
+/** The trainee who is meant. @throws Error in words for the person */
+export const traineeOf = async (club: Club, wanted: string): Promise<TraineeRow> =>
+  traineeNamed(await everyRow((query) => askClub(club, traineeEndpoints.listTrainees, {}, { query })), wanted);
+
+/** The session of a trainee that is meant. @throws Error in words for the person */
+export async function sessionOf(club: Club, traineeId: string, wanted: string): Promise<SessionRow> {
+  const found = sessionNamed(await sessionsOf(club, traineeId), wanted);
+  if (!found) throw new Error(`There is no session on ${wanted}.`);
+  return found;
+}
+const sessionsOf = (club: Club, traineeId: string): Promise<SessionRow[]> =>
+  everyRow((query) => askClub(club, sessionEndpoints.listSessions, { traineeId }, { query }));
+
 export interface SessionWish {
   trainee: string;
   session?: string;
@@ -40,13 +53,9 @@ export interface SessionWish {
 
 /** The session that is meant; one is made where the trainee has none on that day. @throws Error in words for the person */
 export async function findSession(club: Club, wish: SessionWish): Promise<{ id: string; traineeName: string; heldOn: string }> {
-  const trainee = traineeNamed(
-    await everyRow((query) => askClub(club, traineeEndpoints.listTrainees, {}, { query })),
-    wish.trainee,
-  );
+  const trainee = await traineeOf(club, wish.trainee);
   const heldOn = wish.session ?? format(new Date(), 'yyyy-MM-dd');
-  const sessions = await everyRow((query) => askClub(club, sessionEndpoints.listSessions, { traineeId: trainee.id }, { query }));
-  const found = sessionNamed(sessions, heldOn);
+  const found = sessionNamed(await sessionsOf(club, trainee.id), heldOn);
   if (found) return { id: found.id, traineeName: trainee.name, heldOn: found.heldOn };
   const id = uuid();
   const draft = {

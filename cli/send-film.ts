@@ -31,14 +31,20 @@ export interface FilmWish {
   progress: (share: number) => void;
 }
 
-/** Sends a film by resumable upload and hands it to the import. @throws Error in words for the person */
-export async function sendFilm(club: Club, { path, sessionId, view, sha256, progress }: FilmWish): Promise<Film> {
+/** A file that has wholly arrived. */
+export interface Sent {
+  uploadId: string;
+  /** From then on it is forgotten that it was sent. */
+  forget: () => Promise<void>;
+}
+
+/** Sends a file by resumable upload; what an earlier run left half sent goes on from there. @throws Error in words for the person */
+export async function sendFile(club: Club, path: string, progress: (share: number) => void): Promise<Sent> {
   const storagePath = memory(process.env);
   await mkdir(dirname(storagePath), { recursive: true });
   const urlStorage = new FileUrlStorage(storagePath);
   const { size, mtimeMs } = await stat(path);
-  const fileName = basename(path);
-  // A film of the same name, length and age is the same film.
+  // A file of the same name, length and age is the same file.
   const fingerprint = [club.url, path, size, mtimeMs].join(' ');
   const upload = await new Promise<Upload>((resolve, reject) => {
     const sending: Upload = new Upload(createReadStream(path), {
@@ -49,7 +55,7 @@ export async function sendFilm(club: Club, { path, sessionId, view, sha256, prog
       urlStorage,
       fingerprint: () => Promise.resolve(fingerprint),
       headers: { Cookie: club.cookie },
-      metadata: { filename: fileName },
+      metadata: { filename: basename(path) },
       onShouldRetry: (error) => ![413, 507].includes(error.originalResponse?.getStatus() ?? 0),
       onProgress: (sent) => progress(sent / size),
       onError: (error) => reject(new Error(reasonOf(error))),
@@ -60,16 +66,22 @@ export async function sendFilm(club: Club, { path, sessionId, view, sha256, prog
       sending.start();
     });
   });
+  return {
+    uploadId: upload.url!.split('/').at(-1)!,
+    async forget() {
+      for (const { urlStorageKey } of await urlStorage.findUploadsByFingerprint(fingerprint))
+        await urlStorage.removeUpload(urlStorageKey);
+    },
+  };
+}
+
+/** Sends a film by resumable upload and hands it to the import. @throws Error in words for the person */
+export async function sendFilm(club: Club, { path, sessionId, view, sha256, progress }: FilmWish): Promise<Film> {
+  const { uploadId, forget } = await sendFile(club, path, progress);
   const id = uuid();
-  const uploadId = upload.url!.split('/').at(-1)!;
-  const film = await askClub(
-    club,
-    footageEndpoints.addFilm,
-    { filmId: id },
-    { body: { id, sessionId, uploadId, fileName, view, sha256 } },
-  );
+  const body = { id, sessionId, uploadId, fileName: basename(path), view, sha256 };
+  const film = await askClub(club, footageEndpoints.addFilm, { filmId: id }, { body });
   // Only now is it forgotten: were it cut off before, the next run would hand over what has arrived.
-  for (const { urlStorageKey } of await urlStorage.findUploadsByFingerprint(fingerprint))
-    await urlStorage.removeUpload(urlStorageKey);
+  await forget();
   return film;
 }

@@ -4,6 +4,9 @@ import { Command, CommanderError } from 'commander';
 /** Each loads what it needs when it is asked for: most commands answer in a blink, some know a club or a model. */
 const commands: Record<string, () => Promise<Command>> = {
   import: async () => (await import('./commands/import.ts')).importCommand(),
+  export: async () => (await import('./commands/export.ts')).exportCommand(),
+  read: async () => (await import('./commands/read.ts')).readCommand(),
+  report: async () => (await import('./commands/report.ts')).reportCommand(),
   hits: async () => (await import('./commands/hits.ts')).hitsCommand(),
   timeline: async () => (await import('./commands/timeline.ts')).timelineCommand(),
   strikes: async () => (await import('./commands/strikes.ts')).strikesCommand(),

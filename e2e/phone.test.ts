@@ -16,6 +16,8 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['a block report', async () => `/trainees/${(await someone()).id}/report?from=2020-01-01&to=2030-01-01`],
   ['filming', async () => `${await sessionOfMaren()}/film`],
   ['corrections', () => Promise.resolve('/corrections?list=open')],
+  ['archives', () => Promise.resolve('/archives')],
+  ['marks made elsewhere', async () => `/films/${await demoFilmId('maren-second-lead-side')}/marks`],
   ['how we review', () => Promise.resolve('/reviewing')],
   ['checklists', () => Promise.resolve('/checklists')],
   ['a technique', () => Promise.resolve('/checklists/jab')],

@@ -9,6 +9,7 @@ import { probe } from '../../server/media/probe.ts';
 import { sha256Of } from '../../server/storage/storage.ts';
 import { askClub, enterClub, type Club } from '../club.ts';
 import { findSession } from '../find-session.ts';
+import { percent, reporter } from '../report-line.ts';
 import { sendFilm } from '../send-film.ts';
 
 const rungs = [1, 2, 3, 4, 5, 6, 7] as const;
@@ -22,18 +23,6 @@ interface Wish {
   again?: boolean;
   wait: boolean;
 }
-
-/** Progress on one line where somebody watches, else only what is new. */
-function reporter(name: string): (what: string) => void {
-  let before = '';
-  return (what) => {
-    if (what === before) return;
-    if (process.stderr.isTTY) process.stderr.write(`\r\u001b[K${name}: ${what}`);
-    else if (what.replace(/\d+%/, '') !== before.replace(/\d+%/, '')) process.stderr.write(`${name}: ${what}\n`);
-    before = what;
-  };
-}
-const percent = (share: number): string => `${Math.floor(share * 100)}%`;
 
 /** Waits until a film can be reviewed. @throws Error with the reason when it cannot be */
 async function readyForReview(club: Club, film: Film, report: (what: string) => void): Promise<void> {

@@ -98,6 +98,13 @@ export const router = createRouter({
       meta: { title: 'Hits and rounds' },
     },
     {
+      path: '/films/:filmId/marks',
+      name: 'marks-elsewhere',
+      component: () => import('../features/marks-elsewhere/ReadMarksPage.vue'),
+      props: true,
+      meta: { title: 'Marks made elsewhere' },
+    },
+    {
       path: '/sessions/:sessionId/film',
       name: 'filming',
       component: () => import('../features/filming/FilmingPage.vue'),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiDatabaseImportOutline } from '@mdi/js';
+import { mdiDatabaseImportOutline, mdiPaperclip } from '@mdi/js';
 import { percent } from '@wax-fist/core/words';
 import { computed, ref, watch } from 'vue';
 import ReadingTable from './ReadingTable.vue';
@@ -24,6 +24,8 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
     <p class="quiet">It is looked through first. Nothing is written before you say so; then all of it is, or nothing.</p>
     <VFileInput
       label="Archive (zip)"
+      prepend-icon=""
+      :prepend-inner-icon="mdiPaperclip"
       accept=".zip,application/zip"
       density="comfortable"
       hide-details

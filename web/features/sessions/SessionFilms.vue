@@ -104,11 +104,13 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             >Rounds</VBtn
           >
           <TakeAlong
-            v-if="film.state === 'ready' && film.strikes > 0"
+            v-if="film.state === 'ready'"
             small
-            :label="`Take along what stands beside ${film.fileName}`"
-            :files="textsOf(film)"
-          />
+            :label="`Take along, or read in, what stands beside ${film.fileName}`"
+            :files="film.strikes > 0 ? textsOf(film) : []"
+          >
+            <VListItem :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }" title="Read in marks made elsewhere" />
+          </TakeAlong>
           <VBtn
             v-if="film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
             :icon="mdiAccountMultipleCheckOutline"

@@ -1,0 +1,48 @@
+import type { StrikeElsewhere } from '@wax-fist/core/marks-elsewhere';
+import type { View } from '@wax-fist/core/technique';
+import type { Mark } from './review.ts';
+
+/** From where the film was taken, by which checklists it is judged, and when marks made elsewhere are read into it. */
+export interface ReadInto {
+  view: View;
+  checklistVersion: number;
+  /** ISO 8601. */
+  saidAt: string;
+  freshId: () => string;
+}
+
+/** Strikes of a file as marks of the film’s log. A strike that the film has is not told again, only judged. No mark where all stands already. */
+export const marksElsewhere = (
+  strikes: readonly StrikeElsewhere[],
+  { view, checklistVersion, saidAt, freshId }: ReadInto,
+): Mark[] =>
+  strikes.flatMap(({ technique, strikeId: here, verdicts, ...moments }): Mark[] => {
+    const strikeId = here ?? freshId();
+    const { launchFrame, contactFrame, homeFrame, launchOrigin, contactOrigin, homeOrigin } = moments;
+    return [
+      ...(here
+        ? []
+        : [
+            {
+              ...{ kind: 'strike' as const, id: freshId(), strikeId, saidAt, technique, part: null, removed: false },
+              ...{ launchFrame, contactFrame, homeFrame, launchOrigin, contactOrigin, homeOrigin },
+            },
+          ]),
+      ...verdicts.map(({ checkpointId, verdict, note }) => ({
+        ...{ kind: 'observation' as const, strikeId, saidAt, checkpointId, verdict, note, view, checklistVersion },
+        id: freshId(),
+        ...{ anyway: true, proposed: null, blind: false },
+      })),
+    ];
+  });
+
+/** The marks that take it back: strikes that were new go, and what was said of others is unsaid. */
+export const takenBack = (marks: readonly Mark[], saidAt: string, freshId: () => string): Mark[] => {
+  const fresh = new Set(marks.flatMap((mark) => (mark.kind === 'strike' ? [mark.strikeId] : [])));
+  return marks.flatMap((mark): Mark[] => {
+    if (mark.kind === 'strike') return [{ ...mark, id: freshId(), saidAt, removed: true }];
+    if (mark.kind === 'observation' && !fresh.has(mark.strikeId))
+      return [{ ...mark, id: freshId(), saidAt, verdict: null, note: null }];
+    return [];
+  });
+};

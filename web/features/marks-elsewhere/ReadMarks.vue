@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { mdiDatabaseImportOutline, mdiPaperclip } from '@mdi/js';
+import type { KnownStrike } from '@wax-fist/core/marks-elsewhere';
+import { counted, percent } from '@wax-fist/core/words';
+import { computed } from 'vue';
+import type { BenchData } from '../review/use-bench-data.ts';
+import TableMapping from './TableMapping.vue';
+import { useMarksElsewhere } from './use-marks-elsewhere.ts';
+
+/** Marks that were made elsewhere are looked through, and then read into a film. */
+const { data, already, changed } = defineProps<{
+  data: BenchData;
+  /** What the film has. */
+  already: readonly KnownStrike[];
+  /** No event: the page is asked, and what it answers is waited for. */
+  changed: () => unknown;
+}>();
+const { file, table, mapping, failure, written, done, read, marks, choose, readIn } = useMarksElsewhere(
+  data,
+  () => already,
+  () => changed(),
+);
+const verdicts = computed(() => read.value.strikes.reduce((sum, one) => sum + one.verdicts.length, 0));
+const here = computed(() => read.value.strikes.filter(({ strikeId }) => strikeId).length);
+const chosen = (files: File | File[] | null): void => {
+  const [one] = [files].flat();
+  if (one) void choose(one);
+};
+/** Many problems are mostly one. */
+const shownProblems = 50;
+</script>
+
+<template>
+  <VFileInput
+    label="File (CSV, WebVTT, SubRip or JSON-LD)"
+    prepend-icon=""
+    :prepend-inner-icon="mdiPaperclip"
+    accept=".csv,.tsv,.txt,.vtt,.srt,.json,.jsonld,text/csv,text/vtt"
+    density="comfortable"
+    hide-details
+    class="file"
+    @update:model-value="chosen"
+  />
+  <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+  <template v-if="file">
+    <TableMapping v-if="table" v-model="mapping" :table="table" />
+    <p role="status">
+      <b>{{ counted(read.strikes.length, 'strike') }}, {{ counted(verdicts, 'verdict') }}</b
+      ><template v-if="here > 0">; {{ counted(here, 'strike') }} of them the film has already</template
+      ><template v-if="!done && read.strikes.length > 0 && marks.length === 0">, with all that is said of them</template>.
+    </p>
+    <details v-if="read.problems.length > 0" open>
+      <summary>{{ counted(read.problems.length, 'row') }} cannot be read</summary>
+      <ul>
+        <li v-for="{ place, says } in read.problems.slice(0, shownProblems)" :key="`${place} ${says}`">
+          {{ table ? 'Row' : 'No.' }} <span class="number">{{ place }}</span>: {{ says }}
+        </li>
+        <li v-if="read.problems.length > shownProblems">and {{ read.problems.length - shownProblems }} more</li>
+      </ul>
+    </details>
+    <p v-if="done" role="status">
+      Read in. <RouterLink :to="{ name: 'bench', params: { filmId: data.film.id } }">To the bench</RouterLink>
+    </p>
+    <VBtn
+      v-else
+      color="primary"
+      :prepend-icon="mdiDatabaseImportOutline"
+      :disabled="marks.length === 0"
+      :loading="written !== undefined"
+      @click="readIn"
+      >{{ read.problems.length > 0 ? 'Read in the rest' : 'Read them in' }}</VBtn
+    >
+    <span v-if="written !== undefined" class="number"> {{ percent(written) }}</span>
+  </template>
+</template>
+
+<style scoped>
+.file {
+  max-width: 520px;
+  margin-bottom: 14px;
+}
+.failure {
+  color: rgb(var(--v-theme-error));
+}
+ul {
+  padding-left: 18px;
+  max-height: 260px;
+  overflow: auto;
+}
+details {
+  margin-bottom: 14px;
+}
+</style>

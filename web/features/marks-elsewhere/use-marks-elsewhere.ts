@@ -1,0 +1,102 @@
+import { mostMarks, reviewEndpoints, type Mark } from '@wax-fist/contract/review';
+import { marksElsewhere, takenBack } from '@wax-fist/contract/marks-elsewhere';
+import {
+  likelyMapping,
+  readTable,
+  saidInAnnotations,
+  saidInTable,
+  saidInTimedText,
+  strikesElsewhere,
+  textOfBytes,
+  type KnownStrike,
+  type Mapping,
+  type ReadElsewhere,
+  type ReadTable,
+} from '@wax-fist/core/marks-elsewhere';
+import { messageOf } from '@wax-fist/core/message-of';
+import { counted } from '@wax-fist/core/words';
+import { v7 } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import { useNotice } from '../../app/notice-store.ts';
+import { request } from '../../app/request.ts';
+import type { BenchData } from '../review/use-bench-data.ts';
+
+/** No file of marks is larger. */
+const mostBytes = 20 * 1024 ** 2;
+
+/** A file of marks that were made elsewhere: what it says, what of it cannot be read, and reading it into a film. */
+export function useMarksElsewhere(data: BenchData, already: () => readonly KnownStrike[], changed: () => unknown) {
+  const notice = useNotice();
+  const file = shallowRef<{ name: string; text: string }>();
+  const table = shallowRef<ReadTable>();
+  const mapping = ref<Mapping>({ columns: {}, unit: 'seconds' });
+  const failure = ref<string>();
+  /** The share that is written; undefined while nothing is. */
+  const written = ref<number>();
+  const done = ref(false);
+
+  async function choose(chosen: File): Promise<void> {
+    [failure.value, table.value, file.value, done.value] = [undefined, undefined, undefined, false];
+    if (chosen.size > mostBytes) {
+      failure.value = `${chosen.name} is too large to be a file of marks.`;
+      return;
+    }
+    const text = textOfBytes(new Uint8Array(await chosen.arrayBuffer()));
+    file.value = { name: chosen.name, text };
+    if (/\.(vtt|srt|json|jsonld)$/i.test(chosen.name)) return;
+    table.value = readTable(text);
+    mapping.value = likelyMapping(table.value);
+  }
+
+  const said = computed((): ReadElsewhere => {
+    const { value: one } = file;
+    if (!one) return { said: [], problems: [] };
+    if (table.value) return saidInTable(table.value, mapping.value);
+    return /\.(vtt|srt)$/i.test(one.name) ? saidInTimedText(one.text) : saidInAnnotations(one.text);
+  });
+  const read = computed(() => {
+    const { strikes, problems } = strikesElsewhere(said.value.said, {
+      ...{ catalogue: data.catalogue, school: data.session.judgedBy, timeline: data.playable.timeline, strikes: already() },
+    });
+    return { strikes, problems: [...said.value.problems, ...problems].sort((a, b) => a.place - b.place) };
+  });
+  const marks = computed(() =>
+    marksElsewhere(read.value.strikes, {
+      ...{ view: data.film.view, checklistVersion: data.session.checklistVersion },
+      ...{ saidAt: new Date().toISOString(), freshId: v7 },
+    }),
+  );
+
+  async function write(all: readonly Mark[]): Promise<string[]> {
+    const refused: string[] = [];
+    for (let at = 0; at < all.length; at += mostMarks) {
+      written.value = at / all.length;
+      const some = all.slice(at, at + mostMarks);
+      const answer = await request(reviewEndpoints.writeMarks, { params: { filmId: data.film.id }, body: { marks: some } });
+      refused.push(...answer.refused.map(({ reason }) => reason));
+    }
+    return refused;
+  }
+  async function readIn(): Promise<void> {
+    failure.value = undefined;
+    const all = marks.value;
+    try {
+      const refused = await write(all);
+      if (refused.length > 0)
+        failure.value = `${counted(refused.length, 'mark')} were not taken: ${[...new Set(refused)].join(' ')}`;
+      done.value = true;
+      const strikes = counted(read.value.strikes.length, 'strike');
+      await changed();
+      notice.say(`${strikes} read in.`, async () => {
+        await write(takenBack(all, new Date().toISOString(), v7));
+        [done.value, written.value] = [false, undefined];
+        await changed();
+      });
+    } catch (error) {
+      failure.value = messageOf(error);
+    } finally {
+      written.value = undefined;
+    }
+  }
+  return { file, table, mapping, failure, written, done, read, marks, choose, readIn };
+}
