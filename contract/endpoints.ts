@@ -14,6 +14,7 @@ import { measureEndpoints } from './measures.ts';
 import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
+import { montageEndpoints } from './montages.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
@@ -37,6 +38,7 @@ export const endpoints = {
   ...reportEndpoints,
   ...cardEndpoints,
   ...archiveEndpoints,
+  ...montageEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

@@ -14,6 +14,7 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['a card', async () => `/corrections/${(await (await runningClub()).db.select().from(correction).limit(1))[0]!.id}/card`],
   ['a session report', async () => `${await sessionOfMaren()}/report`],
   ['a block report', async () => `/trainees/${(await someone()).id}/report?from=2020-01-01&to=2030-01-01`],
+  ['a montage', async () => `${await sessionOfMaren()}/montage?technique=jab&checkpoint=gd.return-line&which=clean`],
   ['filming', async () => `${await sessionOfMaren()}/film`],
   ['corrections', () => Promise.resolve('/corrections?list=open')],
   ['archives', () => Promise.resolve('/archives')],

@@ -18,6 +18,7 @@ import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
 import { measureRoutes } from './features/measures/routes.ts';
 import { reportRoutes } from './features/reports/routes.ts';
+import { montageRoutes } from './features/montages/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
@@ -79,6 +80,7 @@ export function appOf(services: Services, webFolder: string): Express {
   reportRoutes(router, services);
   cardRoutes(router, services);
   archiveRoutes(router, services, uploads);
+  montageRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

@@ -56,6 +56,13 @@ export const router = createRouter({
       meta: { title: 'Block report' },
     },
     {
+      path: '/sessions/:sessionId/montage',
+      name: 'montage',
+      component: () => import('../features/montages/MontagePage.vue'),
+      props: true,
+      meta: { title: 'Montage' },
+    },
+    {
       path: '/sessions/:sessionId/strikes',
       name: 'sheet',
       component: () => import('../features/measures/StrikeSheetPage.vue'),

@@ -12,6 +12,7 @@ const { source, timeline, from, to, height } = defineProps<{
   to: number;
   height: number;
 }>();
+const emit = defineEmits<{ around: [times: number] }>();
 const speed = 0.5;
 /** The last frame stands for a moment, in milliseconds, so that one sees where it begins again. */
 const rest = 600;
@@ -19,6 +20,7 @@ const canvas = ref<HTMLCanvasElement>();
 const shown = ref(-1);
 let pictures: ImageBitmap[] = [];
 let begun = 0;
+let around = 0;
 let loading = new AbortController();
 
 function letGo(): void {
@@ -30,7 +32,10 @@ const { pause, resume } = useRafFn(
   ({ timestamp }) => {
     begun ||= timestamp;
     const lasts = timeline[to]! - timeline[from]!;
-    const at = timeline[from]! + (((timestamp - begun) * speed) % (lasts + rest * speed));
+    const round = lasts + rest * speed;
+    const times = Math.floor(((timestamp - begun) * speed) / round);
+    if (times > around) emit('around', (around = times));
+    const at = timeline[from]! + (((timestamp - begun) * speed) % round);
     const index = range(from, to + 1).findLast((frame) => timeline[frame]! <= at) ?? from;
     const picture = pictures[index - from];
     if (!picture || index === shown.value || !canvas.value) return;
@@ -60,7 +65,7 @@ watch(
       }
       mine.push(picture);
     }
-    [pictures, begun] = [mine, 0];
+    [pictures, begun, around] = [mine, 0, 0];
     resume();
   },
   { immediate: true },

@@ -19,3 +19,4 @@ export * from './levels.ts';
 export * from './measures.ts';
 export * from './stills.ts';
 export * from './archives.ts';
+export * from './montages.ts';

@@ -3,6 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { archive, trainee } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
+import { sendDownload } from '../../http/send-download.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import type { Uploads } from '../footage/uploads.ts';
@@ -42,12 +43,7 @@ export function archiveRoutes(router: Router, services: Services, uploads: Uploa
     if (kind !== 'write') throw notFound('archive');
     if (state !== 'ready') throw new Refusal(409, 'This archive is not made yet.');
     const file = `Wax Fist archive, ${name || 'club'}, ${askedAt.toISOString().slice(0, 10)}.zip`;
-    // With parts of it for whoever goes on where it stopped.
-    await new Promise<void>((resolve, reject) =>
-      response.download(runs.pathOf(archiveId), file, { dotfiles: 'allow', cacheControl: false }, (error) =>
-        error && !response.headersSent ? reject(error) : resolve(),
-      ),
-    );
+    await sendDownload(response, runs.pathOf(archiveId), file);
   });
   serve(router, archiveEndpoints.removeArchive, async ({ params: { archiveId } }) => {
     const { state } = await one(archiveId);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { messageOf } from '@wax-fist/core/message-of';
 import { archive } from '../../db/schema/index.ts';
 import { Refusal } from '../../http/refusal.ts';
+import { oneAtATime, type OneAtATime } from '../../jobs/one-at-a-time.ts';
 import type { Services } from '../../services.ts';
 import type { Uploads } from '../footage/uploads.ts';
 import { readArchive } from './read-archive.ts';
@@ -15,13 +16,9 @@ type Job = typeof archive.$inferSelect;
 const toldEvery = 500;
 
 /** Archives that are being made and read, one at a time. */
-export interface ArchiveRuns {
-  /** Takes up what is to be done; what is under way already is not begun twice. */
-  start: () => void;
+export interface ArchiveRuns extends OneAtATime {
   pathOf: (archiveId: string) => string;
   remove: (archiveId: string) => Promise<void>;
-  /** Until nothing is under way any more. */
-  idle: () => Promise<void>;
 }
 
 export const asArchive = ({ askedAt, ...row }: Job): Archive => ({ ...row, askedAt: askedAt.toISOString() });
@@ -32,8 +29,6 @@ export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
   const folder = join(settings.home, 'archives');
   const pathOf = (id: string): string => join(folder, `${id}.zip`);
   const set = (id: string, change: Partial<Job>) => db.update(archive).set(change).where(eq(archive.id, id));
-  let running: Promise<void> | undefined;
-  let asked = false;
 
   async function doOne(job: Job): Promise<void> {
     let last = 0;
@@ -56,44 +51,26 @@ export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
     if (job.kind === 'read') await Promise.all([path, `${path}.json`].map((one) => rm(one, { force: true })));
   }
 
-  async function work(): Promise<void> {
-    for (;;) {
-      const [job] = await db.select().from(archive).where(eq(archive.state, 'working')).orderBy(asc(archive.askedAt)).limit(1);
-      if (!job) return;
-      await doOne(job).catch(async (error: unknown) => {
-        if (!(error instanceof Refusal)) log.error(error);
-        const reason = error instanceof Refusal ? messageOf(error) : 'Something went wrong on the server. Nothing was changed.';
-        await rm(`${pathOf(job.id)}.part`, { force: true });
-        await set(job.id, { state: 'failed', reason });
-      });
-    }
+  async function next(): Promise<boolean> {
+    const [job] = await db.select().from(archive).where(eq(archive.state, 'working')).orderBy(asc(archive.askedAt)).limit(1);
+    if (!job) return false;
+    await doOne(job).catch(async (error: unknown) => {
+      if (!(error instanceof Refusal)) log.error(error);
+      const reason = error instanceof Refusal ? messageOf(error) : 'Something went wrong on the server. Nothing was changed.';
+      await rm(`${pathOf(job.id)}.part`, { force: true });
+      await set(job.id, { state: 'failed', reason });
+    });
+    return true;
   }
 
-  /** Somebody may ask while the last look finds nothing. */
-  async function whileAsked(): Promise<void> {
-    while (asked) {
-      asked = false;
-      await work();
-    }
-  }
-
-  const runs: ArchiveRuns = {
-    start() {
-      asked = true;
-      running ??= whileAsked()
-        .catch((error: unknown) => log.warn(error))
-        .finally(() => (running = undefined));
-    },
+  return {
+    ...oneAtATime(next, (error) => log.warn(error)),
     pathOf,
     async remove(id) {
       await db.delete(archive).where(eq(archive.id, id));
       await rm(pathOf(id), { force: true });
     },
-    async idle() {
-      while (running) await running;
-    },
   };
-  return runs;
 }
 
 /** Newest first. */

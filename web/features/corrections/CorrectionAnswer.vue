@@ -109,6 +109,16 @@ const close = (): Promise<void> =>
         <VBtn v-else variant="outlined" :loading="busy" @click="recheck">Note this re-check</VBtn>
         <VBtn variant="outlined" :loading="busy" @click="close">Close it</VBtn>
       </template>
+      <VBtn
+        v-if="today"
+        variant="outlined"
+        :to="{
+          name: 'montage',
+          params: { sessionId },
+          query: { technique: correction.technique, checkpoint: correction.checkpointId, which: opened ? 'faults' : 'then-now' },
+        }"
+        >Montage</VBtn
+      >
       <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">Card</VBtn>
     </div>
   </article>

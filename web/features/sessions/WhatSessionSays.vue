@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiMovieOpenOutline } from '@mdi/js';
 import type { LevelAnswer } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionMeasures } from '@wax-fist/contract/measures';
@@ -128,7 +129,10 @@ const byTechnique = computed(() =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ checkpointId, family, name, now, byMeasure, measured, answer, correction } in rows" :key="checkpointId">
+        <tr
+          v-for="{ checkpointId, tally, family, name, now, byMeasure, measured, answer, correction } in rows"
+          :key="checkpointId"
+        >
           <td>
             <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
@@ -150,6 +154,19 @@ const byTechnique = computed(() =>
             <SinceOpening v-if="answer" :answer="answer" />
           </td>
           <td class="no-print act">
+            <VBtn
+              v-if="tally.fault + tally.clean > 0 && technique !== holdingTechnique"
+              :icon="mdiMovieOpenOutline"
+              size="small"
+              variant="text"
+              :aria-label="`Montage of ${name.toLowerCase()}`"
+              title="Montage"
+              :to="{
+                name: 'montage',
+                params: { sessionId: session.id },
+                query: { technique, checkpoint: checkpointId, which: tally.fault > 0 ? 'faults' : 'clean' },
+              }"
+            />
             <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
             <VBtn
               v-else
