@@ -16,7 +16,7 @@ import {
   textOfBytes,
   type ReadElsewhere,
 } from '@wax-fist/core/marks-elsewhere';
-import { catalogueOf, type ClubEdits } from '@wax-fist/core/technique';
+import { catalogueOf } from '@wax-fist/core/technique';
 import { readFile } from 'node:fs/promises';
 import { extname } from 'node:path';
 import { v7 as uuid } from 'uuid';
@@ -70,7 +70,7 @@ export async function readMarks(club: Club, path: string, filmId: string, dryRun
       ),
     }));
   const read = strikesElsewhere(said, {
-    ...{ catalogue: catalogueOf(edits as ClubEdits), school: session.judgedBy, timeline, strikes: known },
+    ...{ catalogue: catalogueOf(edits), school: session.judgedBy, timeline, strikes: known },
   });
   const told = [...problems, ...read.problems].map(({ place, says }) => `${path}:${place}: ${says}`);
   if (!dryRun) {

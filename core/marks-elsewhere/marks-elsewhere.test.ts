@@ -165,7 +165,7 @@ describe('marks made elsewhere', () => {
   });
 
   it('are read in Latin-1 as well as in UTF-8', () => {
-    const latin = Uint8Array.from([...'Zeit;\xdcbung'].map((letter) => letter.charCodeAt(0)));
+    const latin = Uint8Array.from(Array.from('Zeit;\xdcbung', (letter) => letter.charCodeAt(0)));
     expect(textOfBytes(latin)).to.equal('Zeit;Übung');
     expect(textOfBytes(new TextEncoder().encode('Zeit;Übung'))).to.equal('Zeit;Übung');
   });
