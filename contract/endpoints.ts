@@ -15,6 +15,7 @@ import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
 import { montageEndpoints } from './montages.ts';
+import { noteEndpoints } from './notes.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
@@ -39,6 +40,7 @@ export const endpoints = {
   ...cardEndpoints,
   ...archiveEndpoints,
   ...montageEndpoints,
+  ...noteEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

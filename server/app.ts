@@ -19,6 +19,7 @@ import { healthRoutes } from './features/health/routes.ts';
 import { measureRoutes } from './features/measures/routes.ts';
 import { reportRoutes } from './features/reports/routes.ts';
 import { montageRoutes } from './features/montages/routes.ts';
+import { noteRoutes } from './features/notes/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
@@ -81,6 +82,7 @@ export function appOf(services: Services, webFolder: string): Express {
   cardRoutes(router, services);
   archiveRoutes(router, services, uploads);
   montageRoutes(router, services);
+  noteRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

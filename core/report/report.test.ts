@@ -34,7 +34,15 @@ const correction = {
 const session: SessionInReport = {
   ...{ id: 'now', heldOn: '2026-03-15', madeOn: '2026-03-16', traineeName: 'Somebody', grade: 'improver', child: false },
   ...{ roundKind: 'heavy bag', rung: 3, place: 'Hall', kit: '', holderName: null, schoolName: 'Plain', schoolNote: '' },
-  ...{ checklistVersion: 2, catalogue: shippedCatalogue, judges: ['A coach'], verdicts: 40, together: [], order: null },
+  ...{
+    checklistVersion: 2,
+    catalogue: shippedCatalogue,
+    judges: ['A coach'],
+    verdicts: 40,
+    together: [],
+    order: null,
+    notes: [],
+  },
   films: [{ view: 'lead-side', duration: 125_400, rounds: 1, strikes: 20, done: true }],
   judged: [
     { ...about, tally: tally(3, 17) },
@@ -80,6 +88,17 @@ describe('a session report', () => {
     expect(textOf(report, 'Strengths')).to.include('0 of 20 were faults, very likely below').and.not.include('3 of 20');
     expect(textOf(report, 'What is next')).to.include('Looked at again on 29 March 2026.').and.include('Drill: Wall behind');
     expect(textOf(report, 'Mind this')).to.include('not medical advice').and.not.include('guardian');
+  });
+
+  it('holds what coaches have typed', () => {
+    const notes = [
+      { text: 'Breathes out late.', technique: null, saidBy: 'A coach' },
+      { text: 'This one!', technique: 'jab', saidBy: 'Another' },
+    ];
+    expect(sessionReport({ ...session, notes }).sections.find(({ heading }) => heading === 'Notes')!.items).to.deep.equal([
+      'Breathes out late. (A coach)',
+      'On a jab: This one! (Another)',
+    ]);
   });
 
   it('minds children, and what can hurt', () => {

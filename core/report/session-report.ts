@@ -51,6 +51,8 @@ export interface SessionInReport {
   judged: readonly JudgedInReport[];
   answers: readonly (AnswerInReport & { fell: number; settling: { sessions: number; strikes: number } | null })[];
   corrections: readonly (StandingInReport & { openedOn: string; openedIn: string })[];
+  /** What coaches have typed about it, or about its strikes. */
+  notes: readonly { text: string; technique: string | null; saidBy: string }[];
   together: readonly Together[];
   order: AskedNext['order'];
 }
@@ -140,6 +142,13 @@ export function sessionReport(one: SessionInReport): Report {
         }),
       ),
       section('What was worked on', { items: workedOn(one) }),
+      section('Notes', {
+        items: one.notes.map(({ text, technique, saidBy }) =>
+          [technique && `On a ${techniqueName(catalogue, technique).toLowerCase()}:`, text, `(${saidBy})`]
+            .filter(Boolean)
+            .join(' '),
+        ),
+      }),
       section('Strengths', { items: strengthsOf(catalogue, judged) }),
       whatNext({ ...one, corrections: open }),
       section('Mind this', { items: cautionsOf(catalogue, judged, one.child) }),

@@ -330,7 +330,7 @@ describe('what is put is what is got', function () {
       }));
   const pixels = fc.double({ min: -2000, max: 4000, noNaN: true }).map((one) => one || 0);
   /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
-  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm', 'askSecondCoach', 'linkCard', 'chooseStill'];
+  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm', 'askSecondCoach', 'linkCard', 'chooseStill', 'saveNote'];
 
   it('by every endpoint that puts', () => {
     const puts = Object.entries(endpoints).filter(([, { method }]) => method === 'PUT');

@@ -18,5 +18,6 @@ export * from './own-orders.ts';
 export * from './levels.ts';
 export * from './measures.ts';
 export * from './stills.ts';
+export * from './notes.ts';
 export * from './archives.ts';
 export * from './montages.ts';

@@ -3,10 +3,10 @@ import { blockReport, sessionReport, type JudgedInReport, type Report } from '@w
 import { isAbout } from '@wax-fist/core/correction';
 import { oneViewEach, tallySum } from '@wax-fist/core/review';
 import { holdingTechnique, shippedCatalogue } from '@wax-fist/core/technique';
-import { and, asc, eq, gte, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, lte, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
-import { account, correction, film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { account, correction, film, note, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sessionAnswers, traineeAnswers } from '../answers/of-corrections.ts';
 import { orderOf } from '../answers/own-order.ts';
@@ -14,6 +14,7 @@ import { faultsTogether } from '../answers/together.ts';
 import { catalogueAt, newestCatalogue } from '../checklists/versions.ts';
 import { correctionsOf } from '../corrections/queries.ts';
 import { talliesOfTrainee } from '../measures/counted-tallies.ts';
+import { notesOf } from '../notes/queries.ts';
 import { clubDay } from '../sessions/club-day.ts';
 
 const holder = alias(trainee, 'holder');
@@ -54,7 +55,7 @@ export async function reportOfSession(db: Database, sessionId: string): Promise<
     .leftJoin(holder, eq(holder.id, trainingSession.holderId))
     .where(eq(trainingSession.id, sessionId));
   const { session, person, holderName } = found(rows, 'session');
-  const [films, judges, tallies, corrections, answers, together, order, catalogue] = await Promise.all([
+  const [films, judges, tallies, corrections, answers, together, order, catalogue, notes] = await Promise.all([
     filmsIn(db, sessionId),
     judgesIn(db, sessionId),
     talliesOfTrainee(db, person.id, { sessionId }),
@@ -63,6 +64,7 @@ export async function reportOfSession(db: Database, sessionId: string): Promise<
     faultsTogether(db, sessionId),
     orderOf(db, sessionId),
     catalogueAt(db, session.checklistVersion),
+    notesOf(db, and(eq(note.sessionId, sessionId), ne(note.text, ''))!, person.id),
   ]);
   const strikes = ({ technique }: { technique: string }): boolean => technique !== holdingTechnique;
   return sessionReport({
@@ -72,6 +74,7 @@ export async function reportOfSession(db: Database, sessionId: string): Promise<
     ...{ films, answers, corrections: corrections.filter(strikes), together, order },
     child: isChild(person.ageGroup),
     catalogue: catalogue ?? shippedCatalogue,
+    notes: notes.map(({ text, strike: of, saidBy }) => ({ text, technique: of?.technique ?? null, saidBy })),
     judges: judges.map(({ name }) => name),
     verdicts: judges.reduce((sum, one) => sum + one.verdicts, 0),
     judged: oneViewEach(tallies).filter(strikes),

@@ -11,7 +11,7 @@ import type { OtherView } from './use-other-view.ts';
 
 const { other, undoing } = defineProps<{ other: OtherView; undoing: OneUndo }>();
 const { data, bench, keys } = useBenchContext();
-defineEmits<{ keys: []; undo: []; redo: []; compare: []; done: [] }>();
+defineEmits<{ keys: []; undo: []; redo: []; compare: []; note: []; done: [] }>();
 const nameOf = (id: string): string => termOf(data.session.judgedBy, id) ?? data.catalogue.techniques.get(id)?.name ?? id;
 const review = useReview();
 </script>
@@ -45,6 +45,9 @@ const review = useReview();
     </button>
     <button v-if="bench.strike.value" type="button" class="view" @click="$emit('compare')">
       Compare <kbd>{{ keys.drawn('compare') }}</kbd>
+    </button>
+    <button v-if="bench.strike.value" type="button" class="view" @click="$emit('note')">
+      Note <kbd>{{ keys.drawn('strike-note') }}</kbd>
     </button>
     <span v-if="bench.strike.value" class="which">
       {{ nameOf(thrownAs(data.catalogue, bench.strike.value)) }} <b class="number">{{ bench.place.value }}</b> of

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import FilmPicture from '../../player/FilmPicture.vue';
@@ -58,7 +58,8 @@ const desk = useBenchDesk({
   picture: () => picture.value,
   keysShown,
 });
-const { keys, writing, finding, reference, why, undoing } = desk;
+const { keys, writing, finding, noting, reference, why, undoing } = desk;
+const StrikeNotes = defineAsyncComponent(() => import('../notes/StrikeNotes.vue'));
 
 provideBench({ data, bench, keys });
 useEffort(data.film.id);
@@ -99,6 +100,7 @@ const shape = computed(() => ({
       @undo="desk.stepBack('undo')"
       @redo="desk.stepBack('redo')"
       @compare="desk.compare"
+      @note="noting = true"
       @done="desk.finish"
     />
     <section class="film" aria-label="Film">
@@ -137,6 +139,13 @@ const shape = computed(() => ({
       <TheWalk v-model:writing="writing" v-model:finding="finding" v-model:reference="reference" :at="player?.at.value ?? 0" />
       <OpenTally />
     </aside>
+    <StrikeNotes
+      v-if="noting && bench.strike.value"
+      v-model="noting"
+      :session-id="data.session.id"
+      :strike-id="bench.strike.value.strikeId"
+      :catalogue="data.catalogue"
+    />
     <KeyPanel v-if="whose.on.value" v-model="keysShown" :keys="whose.keys" />
     <KeyPanel v-else-if="pins.on.value" v-model="keysShown" :keys="pins.keys" />
     <KeyPanel v-else v-model="keysShown" :keys="keys" />

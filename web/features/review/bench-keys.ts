@@ -25,6 +25,7 @@ export type BenchKey =
   | 'to-body'
   | 'remove'
   | 'compare'
+  | 'strike-note'
   | 'see-launch'
   | 'see-contact'
   | 'see-home'
@@ -98,6 +99,7 @@ export const benchKeysFor = (
   { id: 'set-contact', group: 'Strike', name: 'It lands here', keys: ['Shift+i'] },
   { id: 'set-home', group: 'Strike', name: 'It is home here', keys: ['Shift+o'] },
   { id: 'remove', group: 'Strike', name: 'Remove this strike', keys: ['Delete', 'Backspace'] },
+  { id: 'strike-note', group: 'Strike', name: 'Note on it, typed or spoken', keys: ['Shift+n'] },
   { id: 'compare', group: 'Strike', name: 'Hold it against another one', keys: ['Shift+c'] },
   { id: 'other-view', group: 'Hits', name: 'Other view beside, instead, away', keys: ['v'] },
   { id: 'other-back', group: 'Hits', name: 'Other view one frame back', keys: ['Alt+ArrowLeft'] },

@@ -38,6 +38,8 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
   const { timeline } = data.playable;
   const writing = ref(false);
   const finding = ref(false);
+  /** Notes on the strike in hand are open. */
+  const noting = ref(false);
   /** Until a coach says otherwise, a short walk leaves room for how its row should look. */
   const reference = ref<boolean>();
   const failure = ref<string>();
@@ -118,6 +120,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     whose: whose.toggle,
     remove: bench.remove,
     compare,
+    'strike-note': () => (noting.value = bench.strike.value !== undefined),
     'see-launch': () => bench.see('launch'),
     'see-contact': () => bench.see('contact'),
     'see-home': () => bench.see('home'),
@@ -144,8 +147,8 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     benchKeysFor(data.book, (technique) => data.catalogue.techniques.get(technique)?.name ?? technique),
     'wax.bench-keys',
     (id) => doing[id](),
-    () => keysShown.value,
+    () => keysShown.value || noting.value,
   );
 
-  return { keys, writing, finding, reference, why, undoing, failure, loop, compare, finish, stepBack };
+  return { keys, writing, finding, noting, reference, why, undoing, failure, loop, compare, finish, stepBack };
 }

@@ -21,6 +21,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import SessionDialog from './SessionDialog.vue';
+import SessionNotes from '../notes/SessionNotes.vue';
 import SessionFilms from './SessionFilms.vue';
 import SessionHabits from './SessionHabits.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
@@ -145,6 +146,7 @@ whileTrue(working, lookAtWork, 1000);
           :answers="answers"
           @changed="allAgain"
         />
+        <SessionNotes :session-id="sessionId" :catalogue="page.checklists" />
         <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
         <SessionDialog v-model="changing" :trainee-id="page.session.traineeId" :session="page.session" @saved="again" />
       </template>
