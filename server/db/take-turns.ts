@@ -1,7 +1,8 @@
 import type { Database } from './connection.ts';
 
 const deadlock = '40P01';
-const isDeadlock = (error: unknown): boolean =>
+/** Whether PostgreSQL has ended something because it and others waited for each other in a ring. */
+export const isDeadlock = (error: unknown): boolean =>
   error instanceof Error &&
   ((error as { code?: string }).code === deadlock || (error.cause !== undefined && isDeadlock(error.cause)));
 const mostTries = 3;
