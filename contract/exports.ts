@@ -12,6 +12,7 @@ export const filmExports = [
   { file: 'strikes.vtt', name: 'Strikes with verdicts (WebVTT)', type: 'text/vtt' },
   { file: 'rounds.vtt', name: 'Rounds as chapters (WebVTT)', type: 'text/vtt' },
   { file: 'strikes.srt', name: 'Strikes with verdicts (SubRip)', type: 'application/x-subrip' },
+  { file: 'points.json', name: 'Points of the body (JSON)', type: 'application/json' },
 ] as const satisfies readonly Export[];
 export type FilmExport = (typeof filmExports)[number]['file'];
 

@@ -20,7 +20,12 @@ const ofTrainee: Readonly<Record<string, TraineeExport>> = {
   ics: 'rechecks.ics',
 };
 /** What stands beside each film of a session. */
-const ofFilm: Readonly<Record<string, FilmExport>> = { vtt: 'strikes.vtt', chapters: 'rounds.vtt', srt: 'strikes.srt' };
+const ofFilm: Readonly<Record<string, FilmExport>> = {
+  vtt: 'strikes.vtt',
+  chapters: 'rounds.vtt',
+  srt: 'strikes.srt',
+  points: 'points.json',
+};
 
 interface Wish {
   trainee?: string;
@@ -43,6 +48,9 @@ async function exportArchive(club: Club, { trainee, out }: Wish): Promise<void> 
   process.stdout.write(`${out}\n`);
 }
 
+/** What two files of a film with the same ending are told apart by. */
+const besides: Partial<Record<FilmExport, string>> = { 'rounds.vtt': '.chapters', 'points.json': '.points' };
+
 /** One file for each film of a session, in a folder. */
 async function exportFilms(club: Club, { trainee, session, format, out }: Wish): Promise<void> {
   if (session === undefined) throw new Error(`--format ${format} is of the films of a session: say which one with --session.`);
@@ -54,7 +62,7 @@ async function exportFilms(club: Club, { trainee, session, format, out }: Wish):
   const file = ofFilm[format]!;
   for (const film of ready) {
     // Beside the film under its own name, as players look for it.
-    const path = join(out, `${parse(film.fileName).name}${file === 'rounds.vtt' ? '.chapters' : ''}${parse(file).ext}`);
+    const path = join(out, `${parse(film.fileName).name}${besides[file] ?? ''}${parse(file).ext}`);
     await fetchFile(club, filmExportUrl(film.id, file), path);
     process.stdout.write(`${path}\n`);
   }
@@ -74,7 +82,7 @@ export const exportCommand = (): Command =>
     .requiredOption('--out <path>', 'the file; for what stands beside films, the folder')
     .addHelpText(
       'after',
-      '\nvtt, chapters, srt: beside each film of a session. csv: strikes with verdicts and measures; rates: by session; jsonld: web annotations; ics: days to look again. archive: everything, with films.\nSign-in: WAX_EMAIL and WAX_PASSWORD. Server: WAX_URL, or WAX_PORT on this computer.',
+      '\nvtt, chapters, srt, points: beside each film of a session. csv: strikes with verdicts and measures; rates: by session; jsonld: web annotations; ics: days to look again. archive: everything, with films.\nSign-in: WAX_EMAIL and WAX_PASSWORD. Server: WAX_URL, or WAX_PORT on this computer.',
     )
     .action(async (wish: Wish) => {
       if (wish.trainee === undefined && !(wish.club && wish.format === 'archive'))

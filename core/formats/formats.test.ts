@@ -3,11 +3,14 @@ import { parse as parseCsv } from 'csv-parse/sync';
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { WebVTTParser } from 'webvtt-parser';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames } from '../body/index.ts';
+import { timelineOf } from '../film/index.ts';
 import { verdicts } from '../review/index.ts';
 import {
   annotationPage,
   calendarOf,
   csvOf,
+  pointsDocument,
   readAnnotations,
   subRip,
   webVtt,
@@ -182,5 +185,24 @@ describe('annotations', () => {
         expect(readAnnotations(value).verdicts).to.deep.equal([]);
       }),
     );
+  });
+});
+
+describe('points of the body', () => {
+  it('stand in every frame at their places, and nobody stands as nothing', () => {
+    const track = emptyTrack(0, 3);
+    for (let point = 0; point < pointNames.length; point++)
+      track.values.set([point, 2 * point, -point, 0.5], numbersOfFrame + point * numbersOfPoint);
+    const timeline = timelineOf([0, 33.34, 71]);
+    const told = pointsDocument(track, timeline, { film: 'round.mp4', width: 640, height: 360 });
+    const read = JSON.parse(JSON.stringify(told)) as typeof told;
+    expect(read).to.deep.equal(told);
+    expect(read.frames.map(({ time, points }) => [time, points?.length])).to.deep.equal([
+      [0, undefined],
+      [33.3, 4 * pointNames.length],
+      [71, undefined],
+    ]);
+    const at = read.points.indexOf('leftWrist');
+    expect(read.frames[1]!.points!.slice(4 * at, 4 * at + 4)).to.deep.equal([at, 2 * at, -at, 0.5]);
   });
 });

@@ -3,3 +3,4 @@ export * from './table.ts';
 export * from './calendar.ts';
 export * from './annotations.ts';
 export * from './archive.ts';
+export * from './points.ts';

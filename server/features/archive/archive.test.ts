@@ -55,6 +55,8 @@ describe('an archive', function () {
     const coach = await first.server.as('coach');
     await db.insert(checklistVersion).values({ version: 2, edits: { ...emptyEdits, techniques: [] }, note: 'ours' });
     await db.update(trainingSession).set({ checklistVersion: 2 }).where(eq(trainingSession.id, scene.sessionId));
+    // Taken back, and made again: two numbers for the same.
+    await db.insert(checklistVersion).values({ version: 3, edits: { ...emptyEdits, techniques: [] }, note: 'ours again' });
     const marks = roundOfMarks(['fault', 'clean', 'clean', 'watch'], { checklistVersion: 2 });
     await coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks });
     const draft = { technique: 'jab', checkpointId: 'gd.return-line', cue: 'Touch home', target: 0.15, topRung: 6 };

@@ -176,11 +176,14 @@ export async function takeChecklists(rows: readonly JsonRow[], { db, versions }:
   const taken: Taken = { added: 0, changed: 0, same: 0, refused: 0 };
   const here = await db.select({ version: checklistVersion.version, edits: checklistVersion.edits }).from(checklistVersion);
   const byEdits = new Map(here.map(({ version, edits }) => [settled(edits), version]));
+  const byNumber = new Map(here.map(({ version, edits }) => [version, settled(edits)]));
   const [last] = await db.select({ version: max(checklistVersion.version) }).from(checklistVersion);
   let next = Math.max(firstBorrowed, (last?.version ?? 0) + 1);
   for (const row of rows) {
     const number = row.version as number;
-    const own = byEdits.get(settled(row.edits));
+    const edits = settled(row.edits);
+    // Checklists that were taken back are the same as earlier ones: of those with the same number here, that is the one.
+    const own = byNumber.get(number) === edits ? number : byEdits.get(edits);
     if (own !== undefined) {
       versions.set(number, own);
       taken.same++;
@@ -192,7 +195,7 @@ export async function takeChecklists(rows: readonly JsonRow[], { db, versions }:
       note: String(row.note),
       savedAt: new Date(String(row.savedAt)),
     });
-    byEdits.set(settled(row.edits), next);
+    byEdits.set(edits, next);
     versions.set(number, next++);
     taken.added++;
   }

@@ -1,9 +1,11 @@
 import type { FilmExport } from '@wax-fist/contract/exports';
-import { subRip, webVtt, type Cue } from '@wax-fist/core/formats';
+import { pointsDocument, subRip, webVtt, type Cue } from '@wax-fist/core/formats';
+import { emptyTrack, joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { verdictNames, type Verdict } from '@wax-fist/core/review';
 import { checkpointName, shippedCatalogue, techniqueName, thrownAs } from '@wax-fist/core/technique';
 import { asc, eq, sql } from 'drizzle-orm';
+import { packedFilm } from '../../db/packed-film.ts';
 import type { Database } from '../../db/connection.ts';
 import { film, observation, round, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
@@ -79,6 +81,13 @@ async function roundCues(db: Database, filmId: string): Promise<{ cues: Cue[]; t
   return { cues, title: `${traineeName}, ${heldOn}` };
 }
 
+async function pointsText(db: Database, filmId: string): Promise<string> {
+  const { timeline, fileName } = await filmWithStrikes(db, filmId);
+  const { pieces, frames, picture } = await packedFilm(db, filmId);
+  const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : emptyTrack(0, frames);
+  return `${JSON.stringify(pointsDocument(track, timeline, { film: fileName, ...picture }))}\n`;
+}
+
 /** How each text of a film is written. */
 export const filmTexts: Readonly<Record<FilmExport, (db: Database, filmId: string) => Promise<string>>> = {
   'strikes.vtt': async (db, filmId) => {
@@ -90,4 +99,5 @@ export const filmTexts: Readonly<Record<FilmExport, (db: Database, filmId: strin
     return webVtt(cues, title);
   },
   'strikes.srt': async (db, filmId) => subRip((await strikeCues(db, filmId)).cues),
+  'points.json': pointsText,
 };
