@@ -42,6 +42,8 @@ export async function enterClub(environment: NodeJS.ProcessEnv): Promise<Club> {
   } = environment;
   if (!email || !password) throw new Error('Set WAX_EMAIL and WAX_PASSWORD to a coach’s sign-in.');
   const response = await request(url, accountEndpoints.signIn, accountEndpoints.signIn.path, { email, password }, '');
+  // The cookie comes first; that one is signed in is written down before the answer has ended.
+  await response.arrayBuffer();
   const cookie = response.headers
     .getSetCookie()
     .map((one) => one.split(';')[0])
