@@ -282,7 +282,9 @@ describe('review log', () => {
         const query = client.query.bind(client) as (...words: unknown[]) => unknown;
         client.query = ((...words: unknown[]) => {
           const [text] = words as [string | { text: string }];
-          asked.push(typeof text === 'string' ? text : text.text);
+          const said = typeof text === 'string' ? text : text.text;
+          // Now and then this process looks whether a step of an import has been left.
+          if (!said.startsWith('update "film_step"')) asked.push(said);
           return query(...words);
         }) as typeof client.query;
       });

@@ -106,6 +106,12 @@ h1 {
   border: 1px solid var(--line);
   border-radius: 3px;
 }
+/* A tablet has no keys to be reminded of, and no room for them. */
+@media (max-width: 1100px) {
+  .view kbd {
+    display: none;
+  }
+}
 .view[aria-pressed='true'] {
   border-color: rgb(var(--v-theme-primary));
 }
