@@ -1,7 +1,7 @@
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { filledPath } from '@wax-fist/contract/endpoint';
 import { footageEndpoints } from '@wax-fist/contract/footage';
-import { marksElsewhere } from '@wax-fist/contract/marks-elsewhere';
+import { knownStrikes, marksElsewhere } from '@wax-fist/contract/marks-elsewhere';
 import { mostMarks, reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { unpackTimeline } from '@wax-fist/core/film';
@@ -9,24 +9,21 @@ import {
   likelyMapping,
   neededFields,
   readTable,
-  saidInAnnotations,
+  saidByItself,
   saidInTable,
-  saidInTimedText,
   strikesElsewhere,
   textOfBytes,
   type ReadElsewhere,
 } from '@wax-fist/core/marks-elsewhere';
 import { catalogueOf } from '@wax-fist/core/technique';
 import { readFile } from 'node:fs/promises';
-import { extname } from 'node:path';
 import { v7 as uuid } from 'uuid';
 import { askClub, type Club } from './club.ts';
 
 /** What a file of marks says. @throws Error in words for the person */
 function saidIn(path: string, text: string): ReadElsewhere {
-  const ending = extname(path).toLowerCase();
-  if (ending === '.vtt' || ending === '.srt') return saidInTimedText(text);
-  if (ending === '.json' || ending === '.jsonld') return saidInAnnotations(text);
+  const read = saidByItself(path, text);
+  if (read) return read;
   const table = readTable(text);
   const mapping = likelyMapping(table);
   const missing = neededFields.filter((field) => mapping.columns[field] === undefined);
@@ -61,16 +58,8 @@ export async function readMarks(club: Club, path: string, filmId: string, dryRun
   ]);
   const version = String(session.checklistVersion);
   const { edits } = await askClub(club, checklistEndpoints.showChecklistVersion, { version });
-  const known = review.strikes
-    .filter(({ removed }) => !removed)
-    .map(({ strikeId, technique, contactFrame }) => ({
-      ...{ strikeId, technique, contactFrame },
-      verdicts: review.observations.flatMap(({ strikeId: of, checkpointId, verdict, note }) =>
-        of === strikeId && verdict ? [{ checkpointId, verdict, note: note ?? null }] : [],
-      ),
-    }));
   const read = strikesElsewhere(said, {
-    ...{ catalogue: catalogueOf(edits), school: session.judgedBy, timeline, strikes: known },
+    ...{ catalogue: catalogueOf(edits), school: session.judgedBy, timeline, strikes: knownStrikes(review) },
   });
   const told = [...problems, ...read.problems].map(({ place, says }) => `${path}:${place}: ${says}`);
   if (!dryRun) {

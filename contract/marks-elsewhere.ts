@@ -1,6 +1,6 @@
-import type { StrikeElsewhere } from '@wax-fist/core/marks-elsewhere';
+import type { KnownStrike, StrikeElsewhere } from '@wax-fist/core/marks-elsewhere';
 import type { View } from '@wax-fist/core/technique';
-import type { Mark } from './review.ts';
+import type { Mark, Review } from './review.ts';
 
 /** From where the film was taken, by which checklists it is judged, and when marks made elsewhere are read into it. */
 export interface ReadInto {
@@ -10,6 +10,17 @@ export interface ReadInto {
   saidAt: string;
   freshId: () => string;
 }
+
+/** The strikes that a film has, with what is said of them. */
+export const knownStrikes = ({ strikes, observations }: Pick<Review, 'strikes' | 'observations'>): KnownStrike[] =>
+  strikes
+    .filter(({ removed }) => !removed)
+    .map(({ strikeId, technique, contactFrame }) => ({
+      ...{ strikeId, technique, contactFrame },
+      verdicts: observations.flatMap(({ strikeId: of, checkpointId, verdict, note }) =>
+        of === strikeId && verdict ? [{ checkpointId, verdict, note: note ?? null }] : [],
+      ),
+    }));
 
 /** Strikes of a file as marks of the film’s log. A strike that the film has is not told again, only judged. No mark where all stands already. */
 export const marksElsewhere = (

@@ -42,7 +42,7 @@ async function exportArchive(club: Club, { trainee, out }: Wish): Promise<void> 
   await waitForArchive(club, id, 'made');
   const report = reporter(out);
   const path = filledPath(archiveEndpoints.archiveFile.path, { archiveId: id });
-  await fetchFile(club, path, out, { progress: (bytes, all) => report(all ? percent(bytes / all) : `${bytes} bytes`) });
+  await fetchFile(club, path, out, (bytes, all) => report(all ? percent(bytes / all) : `${bytes} bytes`));
   // It is with the one who asked; the server need not keep it.
   await askClub(club, archiveEndpoints.removeArchive, { archiveId: id });
   process.stdout.write(`${out}\n`);

@@ -6,6 +6,7 @@ import {
   counted,
   eventInWords,
   faultsOfSeen,
+  minutes,
   levelInWords,
   percent,
   settlingInWords,
@@ -57,7 +58,6 @@ export interface SessionInReport {
   order: AskedNext['order'];
 }
 
-const minutes = (time: Ms): string => `${Math.floor(time / 60_000)}:${String(Math.floor(time / 1000) % 60).padStart(2, '0')}`;
 const filmInWords = ({ view, duration, rounds, strikes, done }: FilmInReport): string =>
   [
     viewNames[view],

@@ -1,4 +1,5 @@
 import { format, parseISO } from 'date-fns';
+import type { Ms } from '../units.ts';
 
 /** “Tue 17 Nov” in the year we are in, with the year otherwise. @param day ISO 8601 */
 export function shortDay(day: string, now = new Date()): string {
@@ -13,3 +14,7 @@ export const wholeDay = (day: string): string => format(parseISO(day), 'd MMMM y
 export function localDay(daysOn = 0, now = new Date()): string {
   return format(new Date(now.getFullYear(), now.getMonth(), now.getDate() + daysOn), 'yyyy-MM-dd');
 }
+
+/** “2:05”, in minutes and seconds. */
+export const minutes = (time: Ms): string =>
+  `${Math.floor(time / 60_000)}:${String(Math.floor(time / 1000) % 60).padStart(2, '0')}`;

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { faultRate } from '../correction/index.ts';
-import { counted, faultsOfSeen, localDay, percent, rateInWords, shortDay, wholeDay } from './index.ts';
+import { counted, faultsOfSeen, localDay, minutes, percent, rateInWords, shortDay, wholeDay } from './index.ts';
 
 const rate = (fault: number, watch: number, clean: number) => faultRate({ fault, watch, clean, cantSee: 3 });
 
@@ -20,6 +20,7 @@ describe('words', () => {
     ['a share', () => percent(0.155), '16%'],
     ['one strike', () => counted(1, 'strike'), '1 strike'],
     ['no strike', () => counted(0, 'strike'), '0 strikes'],
+    ['a time in minutes', () => minutes(125_999), '2:05'],
     ['a day on paper', () => wholeDay('2026-11-07'), '7 November 2026'],
   ];
   for (const [what, got, expected] of table) it(`${what}: “${expected}”`, () => expect(got()).to.equal(expected));

@@ -1,9 +1,10 @@
 import { unpackTrack, type Track } from '@wax-fist/core/body';
-import { frameAt, gapAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
+import { frameAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
 import { availableParallelism } from 'node:os';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import { justBefore } from '../media/just-before.ts';
 import { Stopped } from '../media/program.ts';
 import type { PoseSize } from './pose-size.ts';
 import type { Place, PoseTask } from './pose-work.ts';
@@ -77,9 +78,6 @@ export const inThread =
       throw signal?.aborted ? new Stopped() : error;
     }
   };
-/** When a frame is shown by the film's own clock, half of a gap sooner, so that rounding leaves the frame itself in. */
-export const justBefore = ({ timeline, firstFrameAt }: FilmToWatch, frame: FrameIndex): Ms =>
-  firstFrameAt + timeOf(timeline, frame) - gapAt(timeline, Math.max(0, frame - 1)) / 2;
 export const taskIn = (film: FilmToWatch, { from, frames }: FilmPiece): PoseTask => ({
   ...{ film: film.path, size: film.size, width: film.width, height: film.height },
   ...{ from, frames, at: justBefore(film, from) },

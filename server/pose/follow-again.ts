@@ -1,7 +1,8 @@
 import { hipsAt, isSameBody, joinPacked, unpackTrack, type Square } from '@wax-fist/core/body';
 import { frameAt, timeOf } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
-import { inThread, justBefore, pieceFor, taskIn, type FilmPiece, type FilmToWatch, type WatchOptions } from './film-points.ts';
+import { justBefore } from '../media/just-before.ts';
+import { inThread, pieceFor, taskIn, type FilmPiece, type FilmToWatch, type WatchOptions } from './film-points.ts';
 import type { Place } from './pose-work.ts';
 
 /** A body that a coach has pointed out in a frame. */

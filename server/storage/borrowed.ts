@@ -22,3 +22,16 @@ export async function borrowed<T>(
     }
   }
 }
+
+/** The same with a file of each of several films. @param use is told their paths, by film */
+export const allBorrowed = <T>(
+  storage: Storage,
+  [filmId, ...others]: readonly string[],
+  file: FilmFile,
+  use: (paths: ReadonlyMap<string, string>) => Promise<T>,
+): Promise<T> =>
+  filmId === undefined
+    ? use(new Map())
+    : borrowed(storage, filmId, file, (path) =>
+        allBorrowed(storage, others, file, (paths) => use(new Map([...paths, [filmId, path]]))),
+      );

@@ -3,7 +3,6 @@ import {
   bigint,
   boolean,
   check,
-  customType,
   doublePrecision,
   index,
   integer,
@@ -17,10 +16,9 @@ import {
 import { filmStates, importSteps, stepStates } from '@wax-fist/contract/footage';
 import { stances, views } from '@wax-fist/core/technique';
 import { account } from './accounts.ts';
+import { bytes } from './bytes.ts';
 import { isListed, listed } from './listed.ts';
 import { trainingSession } from './sessions.ts';
-
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** A filmed round from one view. Its bytes lie in storage, its frame times and loudness here as packed columns. */
 export const film = pgTable(

@@ -1,12 +1,11 @@
 import { sql } from 'drizzle-orm';
-import { check, customType, doublePrecision, index, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { check, doublePrecision, index, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { voiceTypes } from '@wax-fist/contract/notes';
 import { account } from './accounts.ts';
+import { bytes } from './bytes.ts';
 import { listed } from './listed.ts';
 import { strike } from './review.ts';
 import { trainingSession } from './sessions.ts';
-
-const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** What a coach has typed or spoken about a session, or about one of its strikes. */
 export const note = pgTable(

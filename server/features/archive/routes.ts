@@ -1,5 +1,5 @@
 import { archiveEndpoints } from '@wax-fist/contract/archives';
-import { eq } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { archive, trainee } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
@@ -7,7 +7,7 @@ import { sendDownload } from '../../http/send-download.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import type { Uploads } from '../footage/uploads.ts';
-import { archiveRuns, asArchive, newestFirst } from './runs.ts';
+import { archiveRuns, asArchive } from './runs.ts';
 
 const listed = 50;
 
@@ -19,7 +19,7 @@ export function archiveRoutes(router: Router, services: Services, uploads: Uploa
   runs.start();
 
   serve(router, archiveEndpoints.listArchives, async () =>
-    (await db.select().from(archive).orderBy(newestFirst).limit(listed)).map(asArchive),
+    (await db.select().from(archive).orderBy(desc(archive.askedAt)).limit(listed)).map(asArchive),
   );
   serve(router, archiveEndpoints.showArchive, async ({ params }) => asArchive(await one(params.archiveId)));
   serve(router, archiveEndpoints.makeArchive, async ({ body: { id, traineeId }, account }) => {

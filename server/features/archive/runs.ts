@@ -1,5 +1,5 @@
 import type { Archive } from '@wax-fist/contract/archives';
-import { asc, eq, sql } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import { mkdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { messageOf } from '@wax-fist/core/message-of';
@@ -72,6 +72,3 @@ export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
     },
   };
 }
-
-/** Newest first. */
-export const newestFirst = sql`${archive.askedAt} desc`;

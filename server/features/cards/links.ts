@@ -9,9 +9,14 @@ const lasts = sql`now() + interval '12 weeks'`;
 /** Nobody guesses 72 bits. */
 const bytesOfCode = 9;
 
+/** @throws Refusal when there is no such correction */
+export async function requireCorrection(db: Database, correctionId: string): Promise<void> {
+  found(await db.select({ id: correction.id }).from(correction).where(eq(correction.id, correctionId)), 'correction');
+}
+
 /** Makes the link of a card; one that there is lasts again, under its old address. @throws Refusal when there is no such correction */
 export async function linkCard(db: Database, correctionId: string, madeBy: string): Promise<void> {
-  found(await db.select({ id: correction.id }).from(correction).where(eq(correction.id, correctionId)), 'correction');
+  await requireCorrection(db, correctionId);
   await db
     .insert(cardLink)
     .values({ correctionId, madeBy, code: randomBytes(bytesOfCode).toString('base64url'), endsAt: lasts as never })

@@ -9,7 +9,7 @@ import { serve } from '../../http/serve.ts';
 import { cardsPdf, type CardOnPaper } from '../../pdf/card-pdf.ts';
 import type { Services } from '../../services.ts';
 import { cardOf } from './card.ts';
-import { cardBehind, linkCard, withdrawLink } from './links.ts';
+import { cardBehind, linkCard, requireCorrection, withdrawLink } from './links.ts';
 import { stillPicture } from './still-picture.ts';
 
 const roleNamed = (name: string): StillRole => {
@@ -39,7 +39,7 @@ export function cardRoutes(router: Router, services: Services): void {
   serve(router, cardEndpoints.cardStill, ({ params, response }) => sendStill(response, params.correctionId, params.role));
   serve(router, cardEndpoints.chooseStill, async ({ params: { correctionId, role: name }, body: { strikeId, frame } }) => {
     const role = roleNamed(name);
-    await cardOf(db, correctionId);
+    await requireCorrection(db, correctionId);
     const [known] = await db
       .select({ frames: film.frames })
       .from(strike)

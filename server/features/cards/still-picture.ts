@@ -1,14 +1,15 @@
 import type { CardStillOfFilm } from '@wax-fist/contract/cards';
-import { gapAt, timeOf, unpackTimeline } from '@wax-fist/core/film';
+import { unpackTimeline } from '@wax-fist/core/film';
 import { eq } from 'drizzle-orm';
 import { film } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { justBefore } from '../../media/just-before.ts';
 import { frameJpeg } from '../../media/still.ts';
 import type { Services } from '../../services.ts';
 import { borrowed } from '../../storage/borrowed.ts';
 
 /** High enough for paper: 480 by 360 pixels. */
-export const stillHeight = 480;
+const stillHeight = 480;
 
 /** The picture of a still: a part of one frame, as a JPEG. */
 export async function stillPicture(
@@ -19,9 +20,7 @@ export async function stillPicture(
     .select({ timeline: film.timeline, firstFrameAt: film.firstFrameAt })
     .from(film)
     .where(eq(film.id, filmId));
-  const { timeline: packed, firstFrameAt } = found(rows, 'film');
-  const timeline = unpackTimeline(packed!);
-  // Half way to the frame before: rounding of times must not show the next one.
-  const at = (firstFrameAt ?? 0) + timeOf(timeline, frame) - gapAt(timeline, Math.max(0, frame - 1)) / 2;
+  const { timeline, firstFrameAt } = found(rows, 'film');
+  const at = justBefore({ timeline: unpackTimeline(timeline!), firstFrameAt: firstFrameAt ?? 0 }, frame);
   return borrowed(storage, filmId, 'film.mp4', (path) => frameJpeg(path, Math.max(0, at), part, stillHeight));
 }

@@ -1,14 +1,15 @@
 import type { MontageFilm } from '@wax-fist/contract/montages';
-import { gapAt, timeOf, unpackTimeline } from '@wax-fist/core/film';
+import { unpackTimeline } from '@wax-fist/core/film';
 import { viewNames } from '@wax-fist/core/technique';
 import { asc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { film, montage } from '../../db/schema/index.ts';
 import { oneAtATime, type OneAtATime } from '../../jobs/one-at-a-time.ts';
+import { justBefore } from '../../media/just-before.ts';
 import { writeMontage, type MontageCut } from '../../media/write-montage.ts';
 import type { Services } from '../../services.ts';
-import { borrowed } from '../../storage/borrowed.ts';
+import { allBorrowed } from '../../storage/borrowed.ts';
 import { montageOf } from './pieces.ts';
 
 type Job = typeof montage.$inferSelect;
@@ -34,29 +35,26 @@ export function montageRuns({ db, storage, settings, log }: Services): MontageRu
       .select({ id: film.id, timeline: film.timeline, firstFrameAt: film.firstFrameAt })
       .from(film)
       .where(inArray(film.id, ids));
-    const known = new Map(films.map((one) => [one.id, { ...one, timeline: unpackTimeline(one.timeline!) }]));
+    const known = new Map(
+      films.map(({ id: filmId, timeline, firstFrameAt }) => [
+        filmId,
+        { timeline: unpackTimeline(timeline!), firstFrameAt: firstFrameAt ?? 0 },
+      ]),
+    );
+    const cutsOf = (paths: ReadonlyMap<string, string>): MontageCut[] =>
+      pieces.map(({ filmId, fromFrame, contactFrame, toFrame, label, view }, place) => ({
+        film: paths.get(filmId)!,
+        from: Math.max(0, justBefore(known.get(filmId)!, fromFrame)),
+        frames: toFrame - fromFrame + 1,
+        contact: contactFrame - fromFrame,
+        heading: [`${place + 1} of ${pieces.length}`, label || viewNames[view].toLowerCase()].join(' · '),
+        cue,
+      }));
+    const told = (progress: number): void => void set(id, { progress }).catch(() => undefined);
     const drafts = join(folder, id);
     await mkdir(drafts, { recursive: true, mode: 0o700 });
-    /** All films are at hand until the last is used. */
-    const withFilms = async (left: readonly string[], paths: Map<string, string>): Promise<void> => {
-      const [next, ...rest] = left;
-      if (next === undefined) {
-        const cuts = pieces.map(({ filmId, fromFrame, contactFrame, toFrame, label, view }, place): MontageCut => {
-          const { timeline, firstFrameAt } = known.get(filmId)!;
-          const from = (firstFrameAt ?? 0) + timeOf(timeline, fromFrame) - gapAt(timeline, Math.max(0, fromFrame - 1)) / 2;
-          return {
-            ...{ film: paths.get(filmId)!, from: Math.max(0, from), frames: toFrame - fromFrame + 1 },
-            contact: contactFrame - fromFrame,
-            heading: [`${place + 1} of ${pieces.length}`, label || viewNames[view].toLowerCase()].join(' · '),
-            cue,
-          };
-        });
-        return writeMontage(cuts, drafts, pathOf(id), (progress) => void set(id, { progress }).catch(() => undefined));
-      }
-      return borrowed(storage, next, 'film.mp4', (path) => withFilms(rest, paths.set(next, path)));
-    };
     try {
-      await withFilms(ids, new Map());
+      await allBorrowed(storage, ids, 'film.mp4', (paths) => writeMontage(cutsOf(paths), drafts, pathOf(id), told));
     } finally {
       await rm(drafts, { recursive: true, force: true });
     }

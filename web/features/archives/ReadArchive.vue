@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { mdiDatabaseImportOutline, mdiPaperclip } from '@mdi/js';
+import { mdiDatabaseImportOutline } from '@mdi/js';
 import { percent } from '@wax-fist/core/words';
 import { computed, ref, watch } from 'vue';
+import OneFile from '../../app/OneFile.vue';
 import ReadingTable from './ReadingTable.vue';
 import type { useArchives } from './use-archives.ts';
 
@@ -11,10 +12,6 @@ const archiveWins = ref(false);
 const { sent, inHand, look, reading } = archives;
 const working = computed(() => [look.value, reading.value].some((one) => one?.state === 'working'));
 const shown = computed(() => reading.value ?? look.value);
-function chosen(files: File | File[] | null): void {
-  const file = Array.isArray(files) ? files[0] : files;
-  if (file) void archives.lookThrough(file, archiveWins.value);
-}
 watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.lookAgain(now)));
 </script>
 
@@ -22,16 +19,11 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
   <section>
     <h2>Read one in</h2>
     <p class="quiet">It is looked through first. Nothing is written before you say so; then all of it is, or nothing.</p>
-    <VFileInput
+    <OneFile
       label="Archive (zip)"
-      prepend-icon=""
-      :prepend-inner-icon="mdiPaperclip"
       accept=".zip,application/zip"
-      density="comfortable"
-      hide-details
       :disabled="sent !== undefined || working"
-      class="file"
-      @update:model-value="chosen"
+      @choose="archives.lookThrough($event, archiveWins)"
     />
     <VProgressLinear v-if="sent !== undefined" :model-value="100 * sent" color="primary" height="8" class="my-2" />
     <p v-if="sent !== undefined">Sending: {{ percent(sent) }}</p>
@@ -60,9 +52,6 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
 </template>
 
 <style scoped>
-.file {
-  max-width: 520px;
-}
 h3 {
   font-size: 17px;
   margin: 14px 0 6px;

@@ -3,8 +3,8 @@ import { mdiAlertOctagonOutline } from '@mdi/js';
 import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { counted } from '@wax-fist/core/words';
-import { clock, fileSize, timeLeft } from '../../app/format.ts';
+import { counted, minutes } from '@wax-fist/core/words';
+import { fileSize, timeLeft } from '../../app/format.ts';
 import { lacking, stepNames, workOf } from './film-work.ts';
 
 const { film, blind = false } = defineProps<{
@@ -49,7 +49,7 @@ const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : fi
       >
       <span class="quiet">
         <slot name="view">{{ viewNames[film.view] }}</slot><template v-if="film.duration">
-          · <span class="number">{{ clock(film.duration).slice(0, -3) }}</span></template
+          · <span class="number">{{ minutes(film.duration) }}</span></template
         >
         · {{ fileSize(film.bytes) }}
       </span>

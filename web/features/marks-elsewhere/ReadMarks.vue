@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { mdiDatabaseImportOutline, mdiPaperclip } from '@mdi/js';
+import { mdiDatabaseImportOutline } from '@mdi/js';
 import type { KnownStrike } from '@wax-fist/core/marks-elsewhere';
 import { counted, percent } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import type { BenchData } from '../review/use-bench-data.ts';
+import OneFile from '../../app/OneFile.vue';
 import TableMapping from './TableMapping.vue';
 import { useMarksElsewhere } from './use-marks-elsewhere.ts';
 
@@ -22,24 +23,16 @@ const { file, table, mapping, failure, written, done, read, marks, choose, readI
 );
 const verdicts = computed(() => read.value.strikes.reduce((sum, one) => sum + one.verdicts.length, 0));
 const here = computed(() => read.value.strikes.filter(({ strikeId }) => strikeId).length);
-const chosen = (files: File | File[] | null): void => {
-  const [one] = [files].flat();
-  if (one) void choose(one);
-};
 /** Many problems are mostly one. */
 const shownProblems = 50;
 </script>
 
 <template>
-  <VFileInput
+  <OneFile
     label="File (CSV, WebVTT, SubRip or JSON-LD)"
-    prepend-icon=""
-    :prepend-inner-icon="mdiPaperclip"
     accept=".csv,.tsv,.txt,.vtt,.srt,.json,.jsonld,text/csv,text/vtt"
-    density="comfortable"
-    hide-details
-    class="file"
-    @update:model-value="chosen"
+    class="mb-4"
+    @choose="choose"
   />
   <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
   <template v-if="file">
@@ -75,10 +68,6 @@ const shownProblems = 50;
 </template>
 
 <style scoped>
-.file {
-  max-width: 520px;
-  margin-bottom: 14px;
-}
 .failure {
   color: rgb(var(--v-theme-error));
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { knownStrikes } from '@wax-fist/contract/marks-elsewhere';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { shortDay } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
@@ -14,15 +15,7 @@ const {
   again,
 } = useAnswer(async () => {
   const [data, review] = await Promise.all([benchData(filmId), request(reviewEndpoints.showReview, { params: { filmId } })]);
-  const already = review.strikes
-    .filter(({ removed }) => !removed)
-    .map(({ strikeId, technique, contactFrame }) => ({
-      ...{ strikeId, technique, contactFrame },
-      verdicts: review.observations.flatMap((one) =>
-        one.strikeId === strikeId && one.verdict ? [{ ...one, verdict: one.verdict, note: one.note ?? null }] : [],
-      ),
-    }));
-  return { data, already };
+  return { data, already: knownStrikes(review) };
 });
 </script>
 

@@ -3,9 +3,8 @@ import { marksElsewhere, takenBack } from '@wax-fist/contract/marks-elsewhere';
 import {
   likelyMapping,
   readTable,
-  saidInAnnotations,
+  saidByItself,
   saidInTable,
-  saidInTimedText,
   strikesElsewhere,
   textOfBytes,
   type KnownStrike,
@@ -27,7 +26,9 @@ const mostBytes = 20 * 1024 ** 2;
 /** A file of marks that were made elsewhere: what it says, what of it cannot be read, and reading it into a film. */
 export function useMarksElsewhere(data: BenchData, already: () => readonly KnownStrike[], changed: () => unknown) {
   const notice = useNotice();
-  const file = shallowRef<{ name: string; text: string }>();
+  const file = shallowRef<{ name: string }>();
+  /** What a file says that is no table. */
+  const byItself = shallowRef<ReadElsewhere>();
   const table = shallowRef<ReadTable>();
   const mapping = ref<Mapping>({ columns: {}, unit: 'seconds' });
   const failure = ref<string>();
@@ -36,24 +37,22 @@ export function useMarksElsewhere(data: BenchData, already: () => readonly Known
   const done = ref(false);
 
   async function choose(chosen: File): Promise<void> {
-    [failure.value, table.value, file.value, done.value] = [undefined, undefined, undefined, false];
+    [failure.value, table.value, byItself.value, file.value, done.value] = [undefined, undefined, undefined, undefined, false];
     if (chosen.size > mostBytes) {
       failure.value = `${chosen.name} is too large to be a file of marks.`;
       return;
     }
     const text = textOfBytes(new Uint8Array(await chosen.arrayBuffer()));
-    file.value = { name: chosen.name, text };
-    if (/\.(vtt|srt|json|jsonld)$/i.test(chosen.name)) return;
+    byItself.value = saidByItself(chosen.name, text);
+    file.value = { name: chosen.name };
+    if (byItself.value) return;
     table.value = readTable(text);
     mapping.value = likelyMapping(table.value);
   }
 
-  const said = computed((): ReadElsewhere => {
-    const { value: one } = file;
-    if (!one) return { said: [], problems: [] };
-    if (table.value) return saidInTable(table.value, mapping.value);
-    return /\.(vtt|srt)$/i.test(one.name) ? saidInTimedText(one.text) : saidInAnnotations(one.text);
-  });
+  const said = computed(
+    (): ReadElsewhere => (table.value ? saidInTable(table.value, mapping.value) : byItself.value) ?? { said: [], problems: [] },
+  );
   const read = computed(() => {
     const { strikes, problems } = strikesElsewhere(said.value.said, {
       ...{ catalogue: data.catalogue, school: data.session.judgedBy, timeline: data.playable.timeline, strikes: already() },

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { minutes } from '@wax-fist/core/words';
 import { mdiClose, mdiMicrophone, mdiStop } from '@mdi/js';
 import { noteEndpoints } from '@wax-fist/contract/notes';
 import { messageOf } from '@wax-fist/core/message-of';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
-import { clock } from '../../app/format.ts';
 import { request } from '../../app/request.ts';
 import { useVoice } from './use-voice.ts';
 
@@ -36,7 +36,7 @@ async function save(): Promise<void> {
 <template>
   <form class="note" @submit.prevent="save">
     <VTextarea v-model="text" label="Note" rows="1" auto-grow density="compact" hide-details maxlength="2000" class="text" />
-    <span v-if="speaking || voice" class="number" role="status">{{ clock(lasts).slice(0, -3) }}</span>
+    <span v-if="speaking || voice" class="number" role="status">{{ minutes(lasts) }}</span>
     <VBtn v-if="speaking" variant="outlined" :prepend-icon="mdiStop" @click="stop">Stop</VBtn>
     <VBtn v-else-if="voice" :icon="mdiClose" variant="text" size="small" aria-label="Forget what was spoken" @click="forget" />
     <VBtn v-else variant="outlined" :prepend-icon="mdiMicrophone" @click="start">Speak</VBtn>

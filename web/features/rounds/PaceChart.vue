@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { minutes } from '@wax-fist/core/words';
 import type { RoundFigures } from '@wax-fist/core/rounds';
 import { BarChart, LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
@@ -8,7 +9,6 @@ import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
 import { useFontsReady } from '../../app/fonts-ready.ts';
-import { clock } from '../../app/format.ts';
 
 use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
@@ -42,7 +42,7 @@ const option = computed<EChartsCoreOption>(() => {
         description: `${name}: ${stretches
           .map(
             ({ from: start, pace, level, snap }) =>
-              `${clock(start - from).slice(0, -3)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`,
+              `${minutes(start - from)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`,
           )
           .join('; ')}`,
       },
@@ -57,7 +57,7 @@ const option = computed<EChartsCoreOption>(() => {
     xAxis: tops.map((_, gridIndex) => ({
       type: 'category',
       gridIndex,
-      data: stretches.map((stretch) => clock(stretch.from - from).slice(0, -3)),
+      data: stretches.map((stretch) => minutes(stretch.from - from)),
       axisTick: { show: false },
       axisLabel: { ...axisLabel, show: gridIndex === 2 },
     })),
