@@ -36,7 +36,8 @@ describe('many films that wait for one worker', function () {
     const done: { id: string; step: ImportStep }[] = [];
     for (const { step } of runs) {
       importRules[step].run = ({ film: { id } }) => {
-        done.push({ id, step });
+        // The scene's own film can be reviewed from the start: whatever it lacks is added when its turn comes, early or late.
+        if (id !== scene) done.push({ id, step });
         return Promise.resolve();
       };
     }
@@ -59,7 +60,7 @@ describe('many films that wait for one worker', function () {
       280_000,
     ).finally(() => clearInterval(rescuing));
     ending.abort();
-    expect(done.filter(({ id }) => id !== scene)).to.have.length(300 * importSteps.length);
+    expect(done).to.have.length(300 * importSteps.length);
     const lastReview = done.findLastIndex(({ step }) => importRules[step].essential);
     const firstRest = done.findIndex(({ step }) => !importRules[step].essential);
     expect(lastReview, 'all can be reviewed before anything is added to one').to.be.below(firstRest + 1);
