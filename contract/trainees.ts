@@ -1,15 +1,9 @@
 import { stances } from '@wax-fist/core/technique';
+import { ageGroups, grades } from '@wax-fist/core/trainee';
 import { number, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, id, note, shortText, text } from './shapes.ts';
-
-/** How far somebody has come; what is proposed to them depends on it. */
-export const grades = ['beginner', 'improver', 'advanced'] as const;
-
-/** How old somebody is, as far as it matters for what is asked of them. */
-export const ageGroups = ['child', 'youth', 'adult'] as const;
-export type AgeGroup = (typeof ageGroups)[number];
 
 /** Centimetres of a body, or nothing. @param what it is called where it is wrong */
 const centimetres = (what: string, least: number, most: number) => {

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, pgTable, real, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import { ageGroups, grades } from '@wax-fist/contract/trainees';
+import { ageGroups, grades } from '@wax-fist/core/trainee';
 import { isListed, listed } from './listed.ts';
 import { school } from './schools.ts';
 import { stances } from '@wax-fist/core/technique';

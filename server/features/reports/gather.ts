@@ -1,4 +1,4 @@
-import type { AgeGroup } from '@wax-fist/contract/trainees';
+import type { AgeGroup } from '@wax-fist/core/trainee';
 import { blockReport, sessionReport, type JudgedInReport, type Report } from '@wax-fist/core/report';
 import { isAbout } from '@wax-fist/core/correction';
 import { oneViewEach, tallySum } from '@wax-fist/core/review';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { grades, traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { grades } from '@wax-fist/core/trainee';
 import { stances } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { watch } from 'vue';
