@@ -16,6 +16,9 @@ import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
 import { montageEndpoints } from './montages.ts';
 import { noteEndpoints } from './notes.ts';
+import { drillEndpoints } from './drills.ts';
+import { limitEndpoints } from './limits.ts';
+import { planEndpoints } from './plans.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
@@ -41,6 +44,9 @@ export const endpoints = {
   ...archiveEndpoints,
   ...montageEndpoints,
   ...noteEndpoints,
+  ...drillEndpoints,
+  ...limitEndpoints,
+  ...planEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

@@ -2,6 +2,7 @@ import { checklistEndpoints } from '@wax-fist/contract/checklists';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { Endpoint } from '@wax-fist/contract/endpoint';
 import { everyRow, type Page } from '@wax-fist/contract/page';
+import { planEndpoints } from '@wax-fist/contract/plans';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { todayEndpoints } from '@wax-fist/contract/today';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -15,6 +16,7 @@ interface Row {
   sessions: number;
   lastSession: string | null;
   heldOn: string;
+  plannedOn: string;
   recheckOn: string | null;
   version: number;
   film?: { id: string };
@@ -43,6 +45,8 @@ describe('long lists', function () {
         from trainee one, generate_series(1, length(one.name) - 8) n, (select judged_by from training_session limit 1) usual
         where one.name like 'Trainee %';
       insert into correction_event (id, correction_id, kind, note) select gen_random_uuid(), id, 'closed', '' from correction;
+      insert into plan (id, trainee_id, planned_on, length, impact, says)
+        select gen_random_uuid(), trainee_id, date '2026-01-01' + n % 9, 3600, 1, '{"parts": []}' from (select trainee_id from training_session limit 1) one, generate_series(1, 70) n;
       insert into checklist_version (version, edits) select n, '{"checkpoints": [], "techniques": [], "checklists": {}}' from generate_series(2, 120) n;
     end $$`);
   });
@@ -94,6 +98,7 @@ describe('long lists', function () {
       true,
       { state: 'closed' },
     ],
+    ['plans', planEndpoints.traineePlans, 70, ({ plannedOn, id }) => `${plannedOn} ${id}`, false],
     ['versions', checklistEndpoints.listChecklistVersions, 120, ({ version }) => String(version).padStart(4, '0'), false],
   ];
   for (const [what, endpoint, count, by, up, query] of lists) {

@@ -2,9 +2,12 @@ import { answerEndpoints } from '@wax-fist/contract/answers';
 import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { drillEndpoints } from '@wax-fist/contract/drills';
 import { endpoints } from '@wax-fist/contract/endpoints';
 import { footageEndpoints } from '@wax-fist/contract/footage';
+import { limitEndpoints } from '@wax-fist/contract/limits';
 import { measureEndpoints } from '@wax-fist/contract/measures';
+import { planEndpoints } from '@wax-fist/contract/plans';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { pointNames } from '@wax-fist/core/body';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
@@ -12,7 +15,9 @@ import { schoolEndpoints } from '@wax-fist/contract/schools';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { stillEndpoints, stillKinds } from '@wax-fist/contract/stills';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
-import { ageGroups, grades } from '@wax-fist/core/trainee';
+import { shippedDrills } from '@wax-fist/core/drills';
+import { leadShares, makePlan } from '@wax-fist/core/plan';
+import { ageGroups, bodyParts, grades } from '@wax-fist/core/trainee';
 import { readyBooks } from '@wax-fist/core/calls';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
@@ -154,6 +159,66 @@ describe('what is put is what is got', function () {
         }),
       params: ({ id }) => ({ schoolId: String(id) }),
       read: ({ id }) => listed(schoolEndpoints.listSchools, id),
+    },
+    saveDrill: {
+      bodies: () =>
+        fc
+          .record({ id: newId, name: words(120), how: words(300), cue: words(80), pick: fc.nat(shippedDrills.length - 1) })
+          .map(({ pick, ...own }) => ({ ...shippedDrills[pick]!, easier: null, harder: 'touch-home', ...own })),
+      params: ({ id }) => ({ drillId: String(id) }),
+      read: ({ id }) => listed(drillEndpoints.listDrills, id),
+    },
+    saveLimit: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          traineeId: fc.constant(scene.traineeId),
+          part: fc.constantFrom(...bodyParts),
+          since: pastDay,
+          until: fc.constantFrom(null, '2026-02-01'),
+          note: text(300),
+          clearedBy: words(120),
+        }),
+      params: ({ id }) => ({ limitId: String(id) }),
+      read: ({ id }) => listed(limitEndpoints.traineeLimits, id),
+    },
+    savePlan: {
+      bodies: () =>
+        fc
+          .record({
+            id: newId,
+            plannedOn: someDay,
+            minutes: fc.integer({ min: 15, max: 120 }),
+            leads: fc.constantFrom(...leadShares),
+          })
+          .map(({ minutes, ...plan }) => {
+            const who = {
+              grade: 'improver',
+              ageGroup: 'adult',
+              limits: [],
+              kit: ['heavy bag'],
+              holder: true,
+              partner: false,
+            } as const;
+            const length = minutes * 60;
+            const made = makePlan({
+              ...{ length, who, leads: plan.leads, corrections: [], technique: { id: 'jab', name: 'Jab' } },
+              ...{ impactThisWeek: 0, drills: shippedDrills },
+            });
+            const { kit, holder: held, partner } = who;
+            return {
+              ...plan,
+              ...made,
+              traineeId: scene.traineeId,
+              length,
+              kit: [...kit],
+              holder: held,
+              partner,
+              technique: 'jab',
+            };
+          }),
+      params: ({ id }) => ({ planId: String(id) }),
+      read: async ({ id }) => (await coach.ask(planEndpoints.showPlan, { planId: String(id) })).body,
     },
     saveReferenceStill: {
       bodies: () =>
@@ -331,7 +396,16 @@ describe('what is put is what is got', function () {
       }));
   const pixels = fc.double({ min: -2000, max: 4000, noNaN: true }).map((one) => one || 0);
   /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
-  const wishes = ['makeClubDefault', 'judgeSessionBy', 'addFilm', 'askSecondCoach', 'linkCard', 'chooseStill', 'saveNote'];
+  const wishes = [
+    'makeClubDefault',
+    'judgeSessionBy',
+    'addFilm',
+    'askSecondCoach',
+    'linkCard',
+    'chooseStill',
+    'saveNote',
+    'logPlan',
+  ];
 
   it('by every endpoint that puts', () => {
     const puts = Object.entries(endpoints).filter(([, { method }]) => method === 'PUT');

@@ -21,3 +21,6 @@ export * from './stills.ts';
 export * from './notes.ts';
 export * from './archives.ts';
 export * from './montages.ts';
+export * from './drills.ts';
+export * from './limits.ts';
+export * from './plans.ts';

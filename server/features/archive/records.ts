@@ -70,6 +70,10 @@ export const recordKinds: readonly RecordKind[] = [
   kind(schema.ownOrder, inSessions(schema.ownOrder.sessionId), log),
   kind(schema.cardStill, inCorrections(schema.cardStill.correctionId)),
   kind(schema.referenceStill, inFilms(schema.referenceStill.filmId)),
+  kind(schema.drill),
+  kind(schema.bodyLimit, (trainees) => sql`${schema.bodyLimit.traineeId} in ${trainees}`),
+  kind(schema.plan, (trainees) => sql`${schema.plan.traineeId} in ${trainees}`),
+  kind(schema.planSession, inSessions(schema.planSession.sessionId)),
 ];
 
 /** A column with the name that it has in rows. */

@@ -26,5 +26,9 @@ const names: Readonly<Record<string, string>> = {
   own_order: 'Own orders',
   card_still: 'Stills of cards',
   reference_still: 'Reference stills',
+  drill: 'Drills',
+  body_limit: 'Limits of trainees',
+  plan: 'Planned sessions',
+  plan_session: 'Sessions of plans',
 };
 export const recordName = (kind: string): string => names[kind] ?? kind.replaceAll('_', ' ');
