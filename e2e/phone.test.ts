@@ -24,6 +24,9 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['a technique', () => Promise.resolve('/checklists/jab')],
   ['schools', () => Promise.resolve('/schools')],
   ['call books', () => Promise.resolve('/call-books')],
+  ['the floor', () => Promise.resolve('/floor')],
+  ['drills', () => Promise.resolve('/drills?drill=touch-home')],
+  ['a plan', async () => `/trainees/${(await someone()).id}/plan`],
   ['nowhere', () => Promise.resolve('/no/such/page')],
 ];
 async function someone() {
@@ -116,7 +119,7 @@ describe('in the hand', function () {
     await settled(page, '/');
     const menu = page.getByRole('navigation', { name: 'Main' });
     expect((await menu.boundingBox())!.y).to.be.above(600);
-    for (const name of ['Trainees', 'Checklists', 'Schools', 'Call books', 'Today']) {
+    for (const name of ['Trainees', 'Corrections', 'Floor', 'Checklists', 'Today']) {
       await menu.getByRole('link', { name }).click();
       await page.locator('main h1').first().waitFor();
       await menu.locator(`[aria-current="page"]`, { hasText: name }).waitFor();

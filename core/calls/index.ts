@@ -4,3 +4,5 @@ export * from './parse.ts';
 export * from './in-words.ts';
 export * from './match.ts';
 export * from './recipe.ts';
+export * from './recipe-in-words.ts';
+export * from './called-out.ts';

@@ -1,16 +1,10 @@
-import { counted } from '../words/index.ts';
+import { clockTime, counted } from '../words/index.ts';
 import type { Seconds } from '../units.ts';
 import type { Dose } from './drill.ts';
 
 /** How long it takes, without a rest after the last round. */
 export const doseLength = ({ rounds, work, rest }: Pick<Dose, 'rounds' | 'work' | 'rest'>): Seconds =>
   rounds * work + Math.max(0, rounds - 1) * rest;
-
-/** Minutes and seconds as on a clock: `2:30`. */
-export const clockTime = (time: Seconds): string => {
-  const whole = Math.max(0, Math.round(time));
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-};
 
 /** A dose in words: `2 rounds of 1:30, 0:30 between, 10 with each lead`. */
 export function doseInWords({ each, rounds, work, rest }: Dose): string {

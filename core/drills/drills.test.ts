@@ -1,9 +1,10 @@
 import { expect } from 'chai';
-import { clockTime, doseInWords, doseLength, drillProblems, drillsFor, findDrills, shippedDrills, whyNot } from './index.ts';
+import { doseInWords, doseLength, drillProblems, drillsFor, findDrills, shippedDrills, whyNot } from './index.ts';
 import { checkpoints, shippedCatalogue, techniques } from '../technique/index.ts';
 import { roundKinds } from '../rounds/index.ts';
 import { bodyParts } from '../trainee/index.ts';
 import { rungs } from '../correction/index.ts';
+import { clockTime } from '../words/index.ts';
 
 const byId = new Map(shippedDrills.map((drill) => [drill.id, drill]));
 const ids = new Set(byId.keys());

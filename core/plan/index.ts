@@ -6,3 +6,4 @@ export { lastThird, makePlan, type MadePlan } from './make-plan.ts';
 export * from './plan-problems.ts';
 export * from './stretches.ts';
 export * from './stations.ts';
+export * from './floor-events.ts';

@@ -1,6 +1,5 @@
-import { clockTime } from '../drills/index.ts';
 import type { Seconds } from '../units.ts';
-import { counted } from '../words/index.ts';
+import { clockTime, counted } from '../words/index.ts';
 import { candidatesFor, type Candidate, type LeftOut } from './candidates.ts';
 import { learning, partLength, partsLength, type PlanPart } from './part.ts';
 import { rulesFor, type FloorRules } from './rules.ts';

@@ -1,6 +1,6 @@
-import { clockTime, whyNot, type Circumstances, type Drill } from '../drills/index.ts';
+import { whyNot, type Circumstances, type Drill } from '../drills/index.ts';
 import type { Seconds } from '../units.ts';
-import { counted } from '../words/index.ts';
+import { clockTime, counted } from '../words/index.ts';
 import { beginsTooLate } from './make-plan.ts';
 import { hasLeads, impactRounds, partsLength, workOfLeads, type PlanPart } from './part.ts';
 import { rulesFor } from './rules.ts';

@@ -7,6 +7,8 @@ import { ageGroups, bodyParts, grades } from '../trainee/index.ts';
 import {
   doneParts,
   elapsedOn,
+  eventsBetween,
+  eventsOf,
   hasLeads,
   impactRounds,
   lapsWithin,
@@ -15,6 +17,7 @@ import {
   learning,
   makePlan,
   movedTo,
+  noteWork,
   partLength,
   partsLength,
   partStarts,
@@ -292,6 +295,39 @@ describe('the clock of the floor', () => {
       { part: 0, rounds: 1, worked: 300 },
       { part: 1, rounds: 1, worked: 80 },
     ]);
+  });
+});
+
+describe('what is heard on the floor', () => {
+  const { parts, change } = makePlan(wish());
+  const stretches = stretchesOf(parts, change);
+  const work = stretches.find(({ kind, leadChangesAt: at }) => kind === 'work' && at !== null)!;
+  const rest = stretches.find(({ kind }) => kind === 'change')!;
+  const call = { at: 5000, combination: [] };
+
+  it('is a bell, a warning, the other lead, calls in their order, and a bell', () => {
+    expect(eventsOf(work, [call]).map(({ kind }) => kind)).to.deep.equal(['begins', 'call', 'other lead', 'warns', 'ends']);
+    expect(eventsOf(rest, []).map(({ kind }) => kind)).to.deep.equal(['warns']);
+    expect(eventsOf({ ...rest, to: rest.from + 15_000 }, [])).to.deep.equal([]);
+  });
+
+  it('is heard once, and not at all by who comes back later', () => {
+    const events = eventsOf(work, [call]);
+    const heard = (before: number, now: number) => eventsBetween(events, before, now).map(({ kind }) => kind);
+    expect(heard(work.from - 50, work.from + 50)).to.deep.equal(['begins']);
+    expect(heard(work.from + 50, work.from + 150)).to.deep.equal([]);
+    expect(heard(work.from - 50, work.to)).to.deep.equal([]);
+  });
+
+  it('and what was worked is noted, whoever looks, but for what was skipped', () => {
+    const [first, second] = stretches.filter(({ kind }) => kind === 'work');
+    const some = noteWork([], stretches, first!.from, first!.from + 30_000);
+    expect(some).to.deep.equal([{ part: 0, round: 1, worked: 30_000, whole: false }]);
+    const gone = noteWork(some, stretches, first!.from + 30_000, second!.from + 1000);
+    expect(gone.map(({ whole }) => whole)).to.deep.equal([true, false]);
+    const skipped = noteWork(some, stretches, second!.from, second!.from + 1000);
+    expect(skipped[0]).to.deep.equal(some[0]);
+    expect(noteWork(gone, stretches, first!.from, first!.from + 5)[0]!.worked).to.equal(first!.to - first!.from);
   });
 });
 

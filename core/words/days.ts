@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import type { Ms } from '../units.ts';
+import type { Ms, Seconds } from '../units.ts';
 
 /** “Tue 17 Nov” in the year we are in, with the year otherwise. @param day ISO 8601 */
 export function shortDay(day: string, now = new Date()): string {
@@ -18,3 +18,6 @@ export function localDay(daysOn = 0, now = new Date()): string {
 /** “2:05”, in minutes and seconds. */
 export const minutes = (time: Ms): string =>
   `${Math.floor(time / 60_000)}:${String(Math.floor(time / 1000) % 60).padStart(2, '0')}`;
+
+/** The same of seconds, to the nearest one. */
+export const clockTime = (time: Seconds): string => minutes(Math.max(0, Math.round(time)) * 1000);

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiAccountGroup,
-  mdiCalendarToday,
-  mdiFormatListChecks,
-  mdiLogout,
-  mdiNumeric,
-  mdiSourceBranch,
-  mdiStairs,
-} from '@mdi/js';
+import { mdiAccountGroup, mdiCalendarToday, mdiFormatListChecks, mdiLogout, mdiStairs, mdiTimerOutline } from '@mdi/js';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -23,9 +15,13 @@ const places = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
   { to: '/corrections', name: 'Corrections', icon: mdiStairs },
-  { to: '/checklists', name: 'Checklists', icon: mdiFormatListChecks },
-  { to: '/schools', name: 'Schools', icon: mdiSourceBranch },
-  { to: '/call-books', name: 'Call books', icon: mdiNumeric },
+  { to: '/floor', name: 'Floor', icon: mdiTimerOutline, also: ['/drills', '/plans', '/set-up'] },
+  {
+    to: '/checklists',
+    name: 'Checklists',
+    icon: mdiFormatListChecks,
+    also: ['/schools', '/call-books', '/measures', '/reviewing'],
+  },
 ];
 
 const shell = computed(() => account.me !== undefined && !route.meta.bench && !route.meta.open);

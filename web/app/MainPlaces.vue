@@ -1,10 +1,18 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router';
 
+interface Place {
+  to: string;
+  name: string;
+  icon: string;
+  /** What else belongs to it. */
+  also?: readonly string[];
+}
 /** The main menu: above on a wide window, below at the thumb on a phone. */
-defineProps<{ places: readonly { to: string; name: string; icon: string }[]; below?: boolean }>();
+defineProps<{ places: readonly Place[]; below?: boolean }>();
 const route = useRoute();
-const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
+const isHere = ({ to, also = [] }: Place): boolean =>
+  to === '/' ? route.path === '/' : [to, ...also].some((one) => route.path.startsWith(one));
 </script>
 
 <template>
@@ -14,8 +22,8 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       :key="place.to"
       :to="place.to"
       class="place"
-      :class="{ here: isHere(place.to) }"
-      :aria-current="isHere(place.to) ? 'page' : undefined"
+      :class="{ here: isHere(place) }"
+      :aria-current="isHere(place) ? 'page' : undefined"
     >
       <VIcon :icon="place.icon" :size="below ? 24 : 20" /> {{ place.name }}
     </RouterLink>

@@ -1,7 +1,7 @@
 import type { Page } from '@wax-fist/contract/page';
 import { mostDays, type Plan, type PlanDraft, type PlanLog, type PlanOfDay, type PlanRow } from '@wax-fist/contract/plans';
 import { daysBetween } from '@wax-fist/core/days';
-import { impactRounds, type PlanPart } from '@wax-fist/core/plan';
+import { impactRounds } from '@wax-fist/core/plan';
 import { and, asc, between, desc, eq, isNull, ne, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../../db/connection.ts';
@@ -88,7 +88,7 @@ export async function weekImpact(db: Database, traineeId: string, day: string, w
 export async function savePlan(db: Database, draft: PlanDraft, madeBy: string): Promise<Plan> {
   const { id, traineeId, plannedOn, length, ...says } = draft;
   found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, traineeId)), 'trainee');
-  const fields = { plannedOn, length, says, impact: impactRounds(draft.parts as PlanPart[]) };
+  const fields = { plannedOn, length, says, impact: impactRounds(draft.parts) };
   const saved = await db
     .insert(plan)
     .values({ id, traineeId, madeBy, ...fields })
@@ -122,7 +122,7 @@ export async function logPlan(db: Database, id: string, { doneOn, done }: PlanLo
     const [person] = await tx.select({ schoolId: trainee.schoolId }).from(trainee).where(eq(trainee.id, traineeId));
     const filmed = filmedOf(says.parts, done);
     if (filmed.length === 0) return;
-    const standard = await standardFor(tx as unknown as Database, person!.schoolId);
+    const standard = await standardFor(tx, person!.schoolId);
     const sessions = filmed.map((one) => ({ id: uuid(), traineeId, heldOn: doneOn, ...one, ...standard }));
     await tx.insert(trainingSession).values(sessions);
     await tx.insert(planSession).values(sessions.map((session) => ({ sessionId: session.id, planId: id })));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
 import { checklistEndpoints } from '@wax-fist/contract/checklists';
-import { mdiAccountMultipleCheckOutline, mdiMagnify, mdiPlus, mdiRulerSquare } from '@mdi/js';
+import { mdiAccountMultipleCheckOutline, mdiMagnify, mdiNumeric, mdiPlus, mdiRulerSquare, mdiSourceBranch } from '@mdi/js';
 import {
   chosen,
   findInCatalogue,
@@ -75,6 +75,8 @@ const first = (): void => {
         class="find"
         @keydown.enter="first"
       />
+      <VBtn variant="outlined" :prepend-icon="mdiSourceBranch" :to="{ name: 'schools' }">Schools</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiNumeric" :to="{ name: 'call-books' }">Call books</VBtn>
       <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheckOutline" :to="{ name: 'reviewing' }">How we review</VBtn>
       <VBtn variant="outlined" :prepend-icon="mdiRulerSquare" :to="{ name: 'measures' }">Measures</VBtn>
       <VBtn v-if="mayChange" variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">A technique of our own</VBtn>

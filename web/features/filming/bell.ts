@@ -9,13 +9,19 @@ const between = 0.32;
 
 let context: AudioContext | undefined;
 
-/** Rings so many times. Does nothing where the browser makes no sound. */
-export function ring(times: number): void {
+/** Two blocks of wood struck together: what warns, and cannot be taken for the bell. */
+const wood = [
+  [820, 0.6, 0.07],
+  [1710, 0.4, 0.05],
+] as const;
+type Partial = readonly [hertz: number, loudness: number, fade: number];
+
+function strike(sound: readonly Partial[], times: number, apart: number): void {
   try {
     context ??= new AudioContext();
     for (let stroke = 0; stroke < times; stroke++) {
-      const at = context.currentTime + stroke * between;
-      for (const [hertz, loudness, fade] of partials) {
+      const at = context.currentTime + stroke * apart;
+      for (const [hertz, loudness, fade] of sound) {
         const tone = new OscillatorNode(context, { frequency: hertz });
         const level = new GainNode(context, { gain: 0 });
         level.gain.setValueAtTime(loudness, at);
@@ -29,3 +35,8 @@ export function ring(times: number): void {
     // A timer without a bell is still a timer.
   }
 }
+
+/** Rings so many times. Does nothing where the browser makes no sound. */
+export const ring = (times: number): void => strike(partials, times, between);
+/** Claps wood so many times. */
+export const clap = (times: number): void => strike(wood, times, 0.14);

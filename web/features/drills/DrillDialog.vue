@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { drillEndpoints, ownDrillShape, type OwnDrill } from '@wax-fist/contract/drills';
+import { companies, companyNames, impactNames, impacts } from '@wax-fist/core/drills';
+import { asWords } from '@wax-fist/core/calls';
+import { rungs } from '@wax-fist/core/correction';
+import { roundKinds } from '@wax-fist/core/rounds';
+import { ageGroupNames, ageGroups, bodyParts, gradeNames, grades } from '@wax-fist/core/trainee';
+import { v7 as uuid } from 'uuid';
+import { computed, watch } from 'vue';
+import FormDialog from '../../app/FormDialog.vue';
+import { useNotice } from '../../app/notice-store.ts';
+import { request } from '../../app/request.ts';
+import { useForm } from '../../app/use-form.ts';
+import CombinationField from '../calls/CombinationField.vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { useDrills } from './drill-store.ts';
+
+/** A drill of the club’s own: new, changed, or begun from one that ships. */
+const open = defineModel<boolean>({ required: true });
+const { from = undefined } = defineProps<{ from?: OwnDrill | undefined }>();
+const emit = defineEmits<{ saved: [id: string] }>();
+const drills = useDrills();
+const catalogue = useCatalogue();
+const notice = useNotice();
+
+const empty = (): OwnDrill => ({
+  ...{ id: uuid(), name: '', how: '', trains: [], techniques: [], rung: 3, on: ['heavy bag'], needs: [], company: 'alone' },
+  ...{ recipe: null, dose: { each: null, rounds: 2, work: 120, rest: 60 }, cue: '', film: null, easier: null, harder: null },
+  ...{ caution: '', loads: [], impact: 'full', contact: false, ages: [...ageGroups], grade: 'beginner' },
+});
+const { draft, problems, failure, busy, send } = useForm(ownDrillShape, empty());
+watch(open, (now) => {
+  if (!now) return;
+  const begun = from ? structuredClone({ ...from, dose: { ...from.dose } }) : empty();
+  Object.assign(draft, from && !drills.isOwn(from.id) ? { ...begun, id: uuid(), name: `${begun.name}, our way` } : begun);
+});
+const byName = (all: Iterable<{ id: string; name: string }>) => [...all].map(({ id, name }) => ({ value: id, title: name }));
+const checkpointItems = computed(() => byName(catalogue.newest.checkpoints.values()));
+const techniqueItems = computed(() => byName(catalogue.newest.techniques.values()));
+const drillItems = computed(() => [{ value: null, title: 'None' }, ...byName(drills.drills.filter(({ id }) => id !== draft.id))]);
+const named = <Key extends string>(names: Record<Key, string>, keys: readonly Key[]) =>
+  keys.map((value) => ({ value, title: names[value] }));
+const recipe = computed({
+  get: () => draft.recipe ?? '',
+  set: (typed: string) => (draft.recipe = typed.trim() || null),
+});
+
+/** By the club’s own book it is typed; in words it is kept, so that it means the same by every book. */
+const book = computed(() => catalogue.book(catalogue.schools.find(({ clubDefault }) => clubDefault)?.bookId ?? ''));
+
+const save = (): Promise<void> =>
+  send(async (checked) => {
+    const reading = { book: book.value, catalogue: catalogue.newest };
+    const body = { ...checked, recipe: checked.recipe && asWords(checked.recipe, reading) };
+    await request(drillEndpoints.saveDrill, { params: { drillId: body.id }, body });
+    await drills.again();
+    open.value = false;
+    notice.say(`“${body.name}” is saved.`);
+    emit('saved', body.id);
+  });
+</script>
+
+<template>
+  <FormDialog v-model="open" title="A drill of our own" :failure="failure" :busy="busy" @save="save">
+    <VTextField v-model="draft.name" label="Name" :error-messages="problems.name" />
+    <VTextarea v-model="draft.how" label="How it is done" rows="2" auto-grow :error-messages="problems.how" />
+    <VTextField v-model="draft.cue" label="Cue" maxlength="80" :error-messages="problems.cue" />
+    <VAutocomplete
+      v-model="draft.trains"
+      label="Trains"
+      :items="checkpointItems"
+      multiple
+      chips
+      :error-messages="problems.trains"
+    />
+    <VAutocomplete
+      v-model="draft.techniques"
+      label="Throws (nothing: whatever is thrown)"
+      :items="techniqueItems"
+      multiple
+      chips
+      :error-messages="problems.techniques"
+    />
+    <div class="two">
+      <VSelect
+        v-model="draft.rung"
+        label="Rung"
+        :items="rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }))"
+      />
+      <VSelect v-model="draft.company" label="Who is there" :items="named(companyNames, companies)" />
+      <VSelect v-model="draft.on" label="On" :items="[...roundKinds]" multiple :error-messages="problems.on" />
+      <VSelect v-model="draft.impact" label="Impact" :items="named(impactNames, impacts)" />
+      <VNumberInput v-model="draft.dose.rounds" label="Rounds" :min="1" :max="12" control-variant="stacked" />
+      <VNumberInput v-model="draft.dose.work" label="Work" suffix="s" :min="10" :max="600" :step="10" control-variant="stacked" />
+      <VNumberInput v-model="draft.dose.rest" label="Rest" suffix="s" :min="0" :max="300" :step="5" control-variant="stacked" />
+      <VNumberInput v-model="draft.dose.each" label="With each lead" suffix="times" control-variant="hidden" clearable />
+      <VSelect v-model="draft.easier" label="One step easier" :items="drillItems" :error-messages="problems.easier" />
+      <VSelect v-model="draft.harder" label="One step harder" :items="drillItems" :error-messages="problems.harder" />
+      <VSelect
+        v-model="draft.ages"
+        label="For"
+        :items="named(ageGroupNames, ageGroups)"
+        multiple
+        :error-messages="problems.ages"
+      />
+      <VSelect v-model="draft.grade" label="From" :items="named(gradeNames, grades)" />
+    </div>
+    <CombinationField
+      v-model="recipe"
+      label="Called (nothing: nothing is)"
+      :book="book"
+      :catalogue="catalogue.newest"
+      recipe
+      class="mb-4"
+    />
+    <VSelect v-model="draft.loads" label="Loads: whoever is hurt there leaves it" :items="[...bodyParts]" multiple />
+    <VTextField v-model="draft.caution" label="Caution" :error-messages="problems.caution" />
+    <VCheckbox v-model="draft.contact" label="Somebody strikes, pushes or catches back" density="compact" hide-details />
+  </FormDialog>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 12px;
+}
+</style>

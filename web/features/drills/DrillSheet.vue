@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { mdiAlertOutline } from '@mdi/js';
+import { companyNames, doseInWords, impactNames, throwsInWords, trainsInWords, type Drill } from '@wax-fist/core/drills';
+import { rungName } from '@wax-fist/core/correction';
+import { viewNames } from '@wax-fist/core/technique';
+import { ageGroupNames, ageGroups, gradeNames } from '@wax-fist/core/trainee';
+import { computed } from 'vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { useDrills } from './drill-store.ts';
+
+/** A drill on one sheet: how it is done, how much, what is shouted, and what can hurt. */
+const { drill } = defineProps<{ drill: Drill }>();
+const catalogue = useCatalogue();
+const drills = useDrills();
+const forWhom = computed(() => {
+  const ages = ageGroups.every((one) => drill.ages.includes(one))
+    ? 'Everybody'
+    : drill.ages.map((one) => ageGroupNames[one]).join(', ');
+  return drill.grade === 'beginner' ? ages : `${ages}, from ${gradeNames[drill.grade].toLowerCase()} on`;
+});
+const facts = computed(() =>
+  [
+    ['Trains', trainsInWords(drill, catalogue.newest).join(', ')],
+    ['Throws', throwsInWords(drill, catalogue.newest).join(', ')],
+    ['Rung', `${drill.rung}. ${rungName(drill.rung)}`],
+    ['On', drill.on.map((on) => (on === 'shadowboxing' ? 'nothing, in the air' : on)).join(' or ')],
+    ['Lies ready', drill.needs.join(', ')],
+    ['Who', companyNames[drill.company]],
+    ['For', forWhom.value],
+    ['Loads', drill.loads.join(', ')],
+    ['Impact', impactNames[drill.impact]],
+    ['Film it', drill.film ? `${viewNames[drill.film.view]}: ${drill.film.what}` : ''],
+  ].filter(([, says]) => says),
+);
+const steps = computed(() => [
+  { name: 'Easier', to: drills.named(drill.easier) },
+  { name: 'Harder', to: drills.named(drill.harder) },
+]);
+</script>
+
+<template>
+  <article :aria-label="drill.name">
+    <h2>{{ drill.name }}</h2>
+    <p class="cue">“{{ drill.cue }}”</p>
+    <p>{{ drill.how }}</p>
+    <p class="dose number">{{ doseInWords(drill.dose) }}</p>
+    <p v-if="drill.recipe" class="calls">
+      <span class="quiet">Called:</span> <b>{{ drill.recipe }}</b>
+    </p>
+    <p v-if="drill.caution" class="caution"><VIcon :icon="mdiAlertOutline" size="20" /> {{ drill.caution }}</p>
+    <dl>
+      <template v-for="[name, says] in facts" :key="name">
+        <dt>{{ name }}</dt>
+        <dd>{{ says }}</dd>
+      </template>
+    </dl>
+    <p class="steps no-print">
+      <template v-for="{ name, to } in steps" :key="name">
+        <RouterLink v-if="to" :to="{ name: 'drills', query: { drill: to.id } }">{{ name }}: {{ to.name }}</RouterLink>
+      </template>
+    </p>
+    <slot />
+  </article>
+</template>
+
+<style scoped>
+article {
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+  padding: 18px 22px;
+}
+h2 {
+  margin: 0 0 2px;
+  font-size: 24px;
+}
+.cue {
+  font-size: 20px;
+  margin-bottom: 10px;
+}
+.dose {
+  font-size: 19px;
+  margin: 12px 0 4px;
+}
+.caution {
+  display: flex;
+  gap: 8px;
+  margin: 10px 0;
+  padding: 8px 12px;
+  background: var(--watch-ground);
+}
+dl {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  gap: 4px 12px;
+  margin: 12px 0;
+}
+dt {
+  color: var(--quiet);
+}
+.steps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+}
+</style>

@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import {
+  mdiArrowLeft,
+  mdiFullscreen,
+  mdiPause,
+  mdiPlay,
+  mdiPlusCircleOutline,
+  mdiSkipNext,
+  mdiSkipPrevious,
+  mdiVideoOutline,
+  mdiVolumeHigh,
+  mdiVolumeOff,
+} from '@mdi/js';
+import type { Plan } from '@wax-fist/contract/plans';
+import { leadChangesAt, type FloorEvent } from '@wax-fist/core/plan';
+import { useEventListener, useFullscreen } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { keyName } from '../../app/keys/key-name.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { clap, ring } from '../filming/bell.ts';
+import { shotInWords } from '../plans/shot-words.ts';
+import { clockTime } from '@wax-fist/core/words';
+import { useFloorLogs } from './floor-log-store.ts';
+import type { FloorState } from './floor-state.ts';
+import { useSpeech } from './spoken.ts';
+import { useFloorTimer } from './use-floor-timer.ts';
+
+/** The clock of the floor: read from five metres, worked with gloves on. */
+const { begun } = defineProps<{ begun: FloorState | Plan }>();
+const router = useRouter();
+const logs = useFloorLogs();
+const speech = useSpeech();
+const { toggle: fullScreen, isSupported: mayFill } = useFullscreen();
+
+const sounds: Record<FloorEvent['kind'], (words: string) => void> = {
+  begins: () => ring(1),
+  ends: () => ring(3),
+  warns: () => clap(2),
+  'other lead': () => {
+    clap(3);
+    speech.say('Other lead');
+  },
+  call: (words) => speech.say(words),
+};
+// Begun once, from what was there when the page was opened.
+const timer = useFloorTimer(begun, useCatalogue().newest, ({ kind }, words) => sounds[kind](words));
+const { stretch, left, parts, running, over, call, elapsed } = timer;
+
+const part = computed(() => (stretch.value ? parts.value[stretch.value.part] : undefined));
+const next = computed(() => {
+  const at = stretch.value;
+  if (!at) return undefined;
+  return at.kind === 'change' || at.kind === 'ready' ? undefined : parts.value[at.part + 1];
+});
+const phases = { ready: 'Get ready', work: 'Work', rest: 'Rest', change: 'Next' } as const;
+const phase = computed(() => (stretch.value ? phases[stretch.value.kind] : 'Done'));
+const digits = computed(() => clockTime(Math.ceil(left.value / 1000)));
+const lead = computed(() => {
+  const at = stretch.value;
+  const changes = part.value && leadChangesAt(part.value);
+  if (at?.kind !== 'work' || changes === null || changes === undefined) return '';
+  return elapsed.value - at.from < changes * 1000 ? 'Usual lead' : 'Other lead';
+});
+const ending = ref(false);
+
+async function end(): Promise<void> {
+  if (running.value) timer.toggle();
+  ending.value = true;
+  timer.stopLooking();
+  const { id } = timer.state.value.plan;
+  const known = await logs.write(id, timer.log());
+  await router.push(known ? { name: 'plan', params: { planId: id } } : { name: 'floor' });
+}
+/** Hands in gloves: the space bar, arrows, and what remotes for slides and music send. */
+const keys: Record<string, () => unknown> = {
+  ' ': timer.toggle,
+  MediaPlayPause: timer.toggle,
+  ArrowRight: timer.skip,
+  PageDown: timer.skip,
+  ArrowLeft: timer.back,
+  PageUp: timer.back,
+  '+': timer.oneMore,
+  f: fullScreen,
+};
+useEventListener(window, 'keydown', (event) => {
+  const act = keys[keyName(event)];
+  if (!act || event.repeat) return;
+  event.preventDefault();
+  void act();
+});
+</script>
+
+<template>
+  <main class="floor" :data-phase="stretch?.kind ?? 'over'" :class="{ standing: !running }">
+    <header>
+      <VBtn
+        :icon="mdiArrowLeft"
+        variant="text"
+        :to="{ name: 'plan', params: { planId: timer.state.value.plan.id } }"
+        aria-label="Back to the plan"
+        title="Back to the plan"
+      />
+      <p class="round">
+        <template v-if="part && stretch">
+          <b>{{ part.title }}</b>
+          <span v-if="part.rounds > 1" class="number"> {{ stretch.round }} of {{ part.rounds }}</span>
+        </template>
+        <b v-else>All done</b>
+      </p>
+      <VBtn
+        v-if="speech.can"
+        :icon="speech.on.value ? mdiVolumeHigh : mdiVolumeOff"
+        variant="text"
+        :aria-pressed="speech.on.value"
+        aria-label="Calls are spoken"
+        title="Calls are spoken"
+        @click="speech.on.value = !speech.on.value"
+      />
+      <VBtn
+        v-if="mayFill"
+        :icon="mdiFullscreen"
+        variant="text"
+        aria-label="Full screen"
+        title="Full screen (F)"
+        @click="fullScreen"
+      />
+    </header>
+
+    <p class="phase" aria-live="polite">
+      {{ phase }}<template v-if="lead">, {{ lead.toLowerCase() }}</template>
+    </p>
+    <p class="clock number" role="timer">{{ digits }}</p>
+    <p class="call" aria-live="assertive">
+      <template v-if="stretch?.kind === 'work'">{{ call ?? part?.cue }}</template>
+      <template v-else-if="stretch?.kind === 'rest'">{{ part?.cue }}</template>
+    </p>
+    <div v-if="part && stretch?.kind !== 'work'" class="coming">
+      <p>{{ part.says }}</p>
+      <p v-if="part.shot" class="shot"><VIcon :icon="mdiVideoOutline" size="24" /> {{ shotInWords(part.shot) }}</p>
+      <p v-if="part.caution" class="caution">{{ part.caution }}</p>
+    </div>
+    <p v-else-if="next" class="quiet next">Then: {{ next.title }}</p>
+    <p v-if="over" class="coming">Write it down, and it stands in the session.</p>
+
+    <div class="hands">
+      <button type="button" aria-label="Back (←)" @click="timer.back"><VIcon :icon="mdiSkipPrevious" size="44" /></button>
+      <button v-if="!over" type="button" class="main" @click="timer.toggle">
+        <VIcon :icon="running ? mdiPause : mdiPlay" size="52" /> {{ running ? 'Pause' : elapsed === 0 ? 'Start' : 'Go on' }}
+      </button>
+      <button v-if="over || (!running && elapsed > 0)" type="button" class="main end" :disabled="ending" @click="end">
+        Write it down
+      </button>
+      <button type="button" aria-label="Skip (→)" :disabled="over" @click="timer.skip">
+        <VIcon :icon="mdiSkipNext" size="44" />
+      </button>
+      <button type="button" aria-label="One more round (+)" @click="timer.oneMore">
+        <VIcon :icon="mdiPlusCircleOutline" size="40" /><small>One more</small>
+      </button>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.floor {
+  display: grid;
+  grid-template-rows: 56px auto minmax(0, 1fr) auto auto auto;
+  justify-items: center;
+  height: 100dvh;
+  padding: 4px 16px 16px;
+  background: #101314;
+  color: #f3f1ea;
+  text-align: center;
+  overflow: hidden;
+}
+.floor[data-phase='work'] {
+  background: #3d130c;
+}
+.floor[data-phase='rest'],
+.floor[data-phase='change'] {
+  background: #0c2c30;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+}
+.round {
+  flex: 1;
+  font-size: clamp(18px, 3.2vw, 34px);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.phase {
+  font-size: clamp(24px, 5vw, 56px);
+  font-weight: 700;
+}
+.clock {
+  align-self: center;
+  font-size: min(46vh, 33vw);
+  line-height: 0.9;
+  font-weight: 600;
+}
+.standing .clock {
+  opacity: 0.55;
+}
+.call {
+  min-height: 1.2em;
+  font-size: clamp(30px, 7vw, 88px);
+  line-height: 1.1;
+  font-weight: 700;
+}
+.coming {
+  max-width: 900px;
+  font-size: clamp(18px, 2.4vw, 26px);
+}
+.shot {
+  color: #f58e6d;
+  font-weight: 700;
+}
+.caution {
+  color: #f0c060;
+}
+.next {
+  font-size: clamp(16px, 2.2vw, 24px);
+}
+.hands {
+  display: flex;
+  gap: 12px;
+  width: 100%;
+  max-width: 1000px;
+  margin-top: 12px;
+}
+.hands button {
+  flex: 1 1 0;
+  min-width: 0;
+  min-height: 96px;
+  border-radius: 8px;
+  background: #ffffff1f;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  font-size: 22px;
+  font-weight: 700;
+}
+.hands .main {
+  flex-grow: 2.4;
+  background: #f3f1ea;
+  color: #101314;
+}
+.hands .end {
+  background: #9fc9cc;
+}
+.hands button:disabled {
+  opacity: 0.35;
+}
+small {
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { planEndpoints, type Plan } from '@wax-fist/contract/plans';
+import { useRouter } from 'vue-router';
+import { request } from '../../app/request.ts';
+import PageState from '../../app/PageState.vue';
+import { useAnswer } from '../../app/use-answer.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import FloorTimer from './FloorTimer.vue';
+import { keptFloor } from './floor-state.ts';
+
+/** The floor timer of a planned session; one that was begun here goes on, with or without a server. */
+const { planId } = defineProps<{ planId: string }>();
+const router = useRouter();
+const catalogue = useCatalogue();
+const { value, failure, again } = useAnswer(async () => {
+  const kept = keptFloor(planId);
+  if (kept) return kept;
+  const [plan] = await Promise.all([request(planEndpoints.showPlan, { params: { planId } }), catalogue.ready()]);
+  if (plan.log) await router.replace({ name: 'plan', params: { planId } });
+  return plan as Plan;
+});
+</script>
+
+<template>
+  <PageState :failure="value ? undefined : failure" :ready="value !== undefined" class="ma-6" @again="again">
+    <FloorTimer v-if="value" :key="planId" :begun="value" />
+  </PageState>
+</template>

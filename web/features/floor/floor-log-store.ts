@@ -1,0 +1,43 @@
+import { planEndpoints, type Plan, type PlanLog } from '@wax-fist/contract/plans';
+import { messageOf } from '@wax-fist/core/message-of';
+import { useEventListener } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { Refused, request } from '../../app/request.ts';
+import { useNotice } from '../../app/notice-store.ts';
+import { forgetFloor, keepWaitingLogs, waitingLogs } from './floor-state.ts';
+
+/** What was done on the floor, on its way to the server: kept here until it is answered, sent once more whenever there is a line. */
+export const useFloorLogs = defineStore('floor-logs', () => {
+  const notice = useNotice();
+  const waiting = ref(waitingLogs().length);
+  let sending: Promise<Plan | undefined> | undefined;
+
+  async function sendAll(): Promise<Plan | undefined> {
+    let last: Plan | undefined;
+    for (const { planId, log } of waitingLogs()) {
+      try {
+        last = await request(planEndpoints.logPlan, { params: { planId }, body: log });
+      } catch (error) {
+        // What the server will never take is not kept for ever; without a line, or not signed in, it waits.
+        const lost = error instanceof Refused && [404, 422].includes(error.status);
+        if (!lost) break;
+        notice.say(`What was done could not be written down: ${messageOf(error)}`);
+      }
+      forgetFloor(planId);
+      keepWaitingLogs(waitingLogs().filter((one) => one.planId !== planId));
+    }
+    waiting.value = waitingLogs().length;
+    return last;
+  }
+  const send = (): Promise<Plan | undefined> => (sending ??= sendAll().finally(() => (sending = undefined)));
+  useEventListener(window, 'online', () => void send());
+
+  /** @returns the plan as the server has it now; undefined while there is no line */
+  async function write(planId: string, log: PlanLog): Promise<Plan | undefined> {
+    keepWaitingLogs([...waitingLogs().filter((one) => one.planId !== planId), { planId, log }]);
+    waiting.value = waitingLogs().length;
+    return send();
+  }
+  return { waiting, send, write };
+});

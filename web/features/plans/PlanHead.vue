@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import type { Trainee } from '@wax-fist/contract/trainees';
+import { gradeNames } from '@wax-fist/core/trainee';
+import { shortDay } from '@wax-fist/core/words';
+
+/** For whom a session is planned, and for when. */
+defineProps<{ trainee: Trainee; day?: string }>();
+</script>
+
+<template>
+  <div class="page-head">
+    <div>
+      <p class="quiet">
+        <RouterLink :to="{ name: 'trainee', params: { traineeId: trainee.id } }">{{ trainee.name }}</RouterLink>,
+        {{ trainee.stance }}, {{ gradeNames[trainee.grade].toLowerCase()
+        }}<template v-if="trainee.ageGroup">, {{ trainee.ageGroup }}</template
+        ><template v-else>: no age is entered, planned as for a youth</template>
+      </p>
+      <h1>{{ day ? `Session of ${shortDay(day)}` : 'Plan a session' }}</h1>
+    </div>
+    <span class="acts"><slot /></span>
+  </div>
+</template>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { leadShares, type LeadShare } from '@wax-fist/core/plan';
+import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
+import { computed } from 'vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import type { PlanDesk } from './use-plan-desk.ts';
+
+/** What a session is planned from: day and minutes, what and who is there, both leads, the technique of the week. */
+const { desk } = defineProps<{ desk: PlanDesk }>();
+// A reactive object of the desk, not of this component.
+const { asked } = desk;
+const catalogue = useCatalogue();
+const leadNames: Record<LeadShare, string> = {
+  'both alike': 'Both leads alike',
+  'other more': 'The other lead more (40 : 60)',
+  'usual only': 'The usual lead only',
+};
+const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
+const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
+const techniqueItems = computed(() => [
+  { value: null, title: 'None' },
+  ...[...catalogue.newest.techniques.values()]
+    .filter(({ kind }) => kind !== 'holding')
+    .map(({ id, name }) => ({ value: id, title: name })),
+]);
+</script>
+
+<template>
+  <form class="inputs no-print" aria-label="What it is planned from" @submit.prevent>
+    <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
+    <VNumberInput
+      v-model="asked.minutes"
+      label="Minutes"
+      :min="5"
+      :max="240"
+      :step="5"
+      control-variant="stacked"
+      density="compact"
+      hide-details
+    />
+    <VSelect v-model="asked.kit" label="What is there" :items="kitItems" multiple density="compact" hide-details class="wide" />
+    <VCheckbox v-model="asked.holder" label="Somebody holds" density="compact" hide-details />
+    <VCheckbox v-model="asked.partner" label="A partner" density="compact" hide-details />
+    <VSelect v-model="asked.leads" label="Leads" :items="leadItems" density="compact" hide-details class="wide" />
+    <VAutocomplete
+      v-model="asked.technique"
+      label="Technique of the week"
+      :items="techniqueItems"
+      density="compact"
+      hide-details
+      class="wide"
+    />
+  </form>
+</template>
+
+<style scoped>
+.inputs {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+</style>

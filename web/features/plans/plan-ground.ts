@@ -1,0 +1,65 @@
+import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
+import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
+import { limitEndpoints, type Limit } from '@wax-fist/contract/limits';
+import { everyRow } from '@wax-fist/contract/page';
+import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import { inDueOrder } from '@wax-fist/core/correction';
+import type { PlannedCorrection } from '@wax-fist/core/plan';
+import { checkpointName, techniqueName, views, type Catalogue } from '@wax-fist/core/technique';
+import type { BodyPart } from '@wax-fist/core/trainee';
+import { request } from '../../app/request.ts';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { useDrills } from '../drills/drill-store.ts';
+import { adviceFor } from '../sessions/session-advice.ts';
+
+/** What a session of somebody is planned from. */
+export interface PlanGround {
+  trainee: Trainee;
+  corrections: readonly Correction[];
+  answers: readonly LevelAnswer[];
+  limits: readonly Limit[];
+}
+
+export async function groundOf(traineeId: string): Promise<PlanGround> {
+  const params = { traineeId };
+  const [trainee, corrections, limits, answers] = await Promise.all([
+    request(traineeEndpoints.showTrainee, { params }),
+    everyRow((query) => request(correctionEndpoints.traineeCorrections, { params, query: { ...query, state: 'open' } })),
+    request(limitEndpoints.traineeLimits, { params }),
+    request(answerEndpoints.traineeAnswers, { params, query: {} }),
+    useDrills().ready(),
+    useCatalogue().ready(),
+  ]);
+  return { trainee, corrections, limits, answers };
+}
+
+/** Where somebody is hurt on a day. */
+export const limitsOn = (limits: readonly Limit[], day: string): BodyPart[] => [
+  ...new Set(limits.filter(({ since, until }) => since <= day && (!until || until >= day)).map(({ part }) => part)),
+];
+
+/** A trainee’s corrections as a session takes them up on a day: those that are due first, by why they are; then the others. */
+export function correctionsOn(
+  { trainee, corrections, answers }: PlanGround,
+  catalogue: Catalogue,
+  school: Parameters<typeof adviceFor>[0]['judgedBy'],
+  day: string,
+): PlannedCorrection[] {
+  const severity = ({ checkpointId }: Correction) => catalogue.checkpoints.get(checkpointId)?.severity;
+  const isDue = ({ recheckOn, state }: Correction): boolean => state === 'relapsed' || (recheckOn !== null && recheckOn <= day);
+  const due = inDueOrder(corrections.filter(isDue), severity, day).map(({ one }) => one);
+  const others = corrections.filter((one) => !isDue(one) && one.state !== 'kept');
+  const { questions } = adviceFor({ trainee, judgedBy: school, films: [], heldOn: day }, catalogue, [...corrections]);
+  return [...due, ...others].map((one): PlannedCorrection => {
+    const better = questions.find(({ correction }) => correction.id === one.id)?.better;
+    const answer = answers.find(({ correctionId, rung }) => correctionId === one.id && rung === one.rung);
+    return {
+      ...{ id: one.id, technique: one.technique, checkpointId: one.checkpointId, cue: one.cue, rung: one.rung, due: isDue(one) },
+      techniqueName: techniqueName(catalogue, one.technique),
+      checkpointName: checkpointName(catalogue, one.checkpointId),
+      strikes: answer?.settling?.strikes ?? null,
+      view: better?.from[0] ?? views.find((view) => catalogue.checkpoints.get(one.checkpointId)?.views.includes(view)) ?? null,
+      rate: catalogue.checkpoints.get(one.checkpointId)?.leastRate ?? 0,
+    };
+  });
+}
