@@ -1,12 +1,12 @@
 import { dayAfter } from '@wax-fist/core/days';
 import type { Page } from 'playwright-core';
-import { coachEmail, password, runningClub } from './running-club.ts';
+import { coachEmail, password, runningClub, type RunningClub } from './running-club.ts';
 
 /** What a coach does at the keyboard, in the words of the pages. */
-export const signedIn = (change: { forget?: 'VideoDecoder' } = {}): Promise<Page> => signedInAs(coachEmail, change);
+export const signedIn = (change: Parameters<RunningClub['page']>[0] = {}): Promise<Page> => signedInAs(coachEmail, change);
 
 /** Whoever has this address. */
-export async function signedInAs(email: string, change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
+export async function signedInAs(email: string, change: Parameters<RunningClub['page']>[0] = {}): Promise<Page> {
   const page = await (await runningClub()).page(change);
   await page.goto('/sign-in');
   await throughTheDoor(page, email);

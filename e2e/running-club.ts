@@ -26,7 +26,11 @@ export interface RunningClub {
   db: Database;
   home: string;
   /** A page of a fresh browser profile; whatever goes wrong in it is remembered and told by `problems`. */
-  page: (change?: { forget?: 'VideoDecoder' }) => Promise<Page>;
+  page: (change?: {
+    forget?: 'VideoDecoder';
+    /** Lets the page be kept for when there is no server; else every page comes from it. */
+    worksOffline?: boolean;
+  }) => Promise<Page>;
   /** Errors of pages since the last time asked, without those that a stopped server causes. */
   problems: () => string[];
   /** Where every open page stands and what can be read on it: what one wants to know when a test has failed. */
@@ -154,8 +158,12 @@ async function start(): Promise<RunningClub> {
     base,
     db: connection.db,
     home,
-    async page({ forget } = {}) {
-      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
+    async page({ forget, worksOffline = false } = {}) {
+      const context = await browser.newContext({
+        viewport: { width: 1280, height: 800 },
+        baseURL: base,
+        serviceWorkers: worksOffline ? 'allow' : 'block',
+      });
       const page = await context.newPage();
       // The TypeScript loader gives functions their names through this helper, also those that run in the page.
       await page.addInitScript('globalThis.__name ??= (value) => value');

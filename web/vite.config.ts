@@ -1,14 +1,23 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
+import { precached, workerFile } from './offline/precached.ts';
 
 const server = `http://127.0.0.1:${process.env.WAX_PORT ?? 4310}`;
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [vue(), vuetify()],
+  plugins: [vue(), vuetify(), precached()],
   html: { cspNonce: 'nonce-of-this-answer' },
   worker: { format: 'es' },
-  build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      input: { index: 'index.html', worker: 'offline/service-worker.ts' },
+      output: { entryFileNames: ({ name }) => (name === 'worker' ? workerFile : 'assets/[name]-[hash].js') },
+    },
+  },
   server: { proxy: { '/api': server } },
 });

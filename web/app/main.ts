@@ -5,6 +5,7 @@ import App from './App.vue';
 import { whenSignedOut } from './request.ts';
 import { router } from './router.ts';
 import './style.css';
+import { keepForOffline } from '../offline/register.ts';
 import { vuetify } from './theme.ts';
 
 const app = createApp(App).use(createPinia()).use(router).use(vuetify);
@@ -16,3 +17,4 @@ whenSignedOut(() => {
   void router.push({ name: 'sign-in', query: { to: router.currentRoute.value.fullPath } });
 });
 app.mount('#app');
+keepForOffline();

@@ -44,11 +44,11 @@ const plan = (id: string | null): void => void (id && router.push({ name: 'new-p
       <h1>Floor</h1>
       <span class="acts"><VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn></span>
     </div>
+    <p v-if="logs.waiting > 0" class="waits" role="status">
+      {{ counted(logs.waiting, 'session') }} that {{ logs.waiting === 1 ? 'was' : 'were' }} done
+      {{ logs.waiting === 1 ? 'waits' : 'wait' }} here for a connection. Nothing is lost.
+    </p>
     <PageState :failure="failure" :ready="value !== undefined" @again="again">
-      <p v-if="logs.waiting > 0" class="waits" role="status">
-        {{ counted(logs.waiting, 'session') }} that {{ logs.waiting === 1 ? 'was' : 'were' }} done
-        {{ logs.waiting === 1 ? 'waits' : 'wait' }} here for a connection. Nothing is lost.
-      </p>
       <section class="new">
         <VIcon :icon="mdiCalendarPlus" size="28" />
         <VAutocomplete

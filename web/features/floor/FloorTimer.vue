@@ -103,8 +103,9 @@ useEventListener(window, 'keydown', (event) => {
       />
       <p class="round">
         <template v-if="part && stretch">
-          <b>{{ part.title }}</b>
-          <span v-if="part.rounds > 1" class="number"> {{ stretch.round }} of {{ part.rounds }}</span>
+          <b>{{ part.title }}</b><template v-if="part.rounds > 1"
+            >, round <span class="number">{{ stretch.round }}</span> of <span class="number">{{ part.rounds }}</span></template
+          >
         </template>
         <b v-else>All done</b>
       </p>

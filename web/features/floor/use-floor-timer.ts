@@ -65,29 +65,29 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
   }
   /** What is due, and what was worked, since the clock was last read. */
   let read = elapsed.value;
-  function look(): void {
+  function look(heardUpTo = read): void {
     now.value = Date.now();
     if (!running.value) return;
     const at = elapsed.value;
-    const events = stretches.value
-      .filter(({ from, to }) => from <= at && to >= read)
-      .flatMap((one) => eventsOf(one, callsOf(one)));
-    for (const event of eventsBetween(events, read, at)) heard(event, event.kind === 'call' ? inWords(event.call) : '');
+    const near = stretches.value.filter(({ from, to }) => from <= at && to >= heardUpTo);
+    const events = near.flatMap((one) => eventsOf(one, callsOf(one)));
+    for (const event of eventsBetween(events, heardUpTo, at)) heard(event, event.kind === 'call' ? inWords(event.call) : '');
     const done = noteWork(state.value.done, stretches.value, read, at);
     read = at;
     const end = stretches.value.at(-1)?.to ?? 0;
     put(at >= end ? { done, clock: { ran: end, since: null } } : { done });
     if (at >= end) void wake.release();
   }
-  const { pause: stopLooking } = useIntervalFn(look, everyMs);
-  useEventListener(document, 'visibilitychange', look);
+  const { pause: stopLooking } = useIntervalFn(() => look(), everyMs);
+  useEventListener(document, 'visibilitychange', () => look());
 
   /** @param there where the clock goes to; what lies between was not done */
   function goTo(there: Ms): void {
     look();
     put({ clock: movedTo(state.value.clock, there, now.value) });
-    read = there - 1;
-    look();
+    read = there;
+    // What begins there is heard; what ends there was left.
+    look(there - 1);
   }
   return {
     ...{ state, parts, stretches, stretch, elapsed, running, call, stopLooking },

@@ -30,7 +30,7 @@ const {
 }>();
 /** How it is done is for whoever asks: a session is seen as a whole. */
 const open = ref(false);
-const instead = computed(() => (desk && (part.checkpointId || part.technique) ? desk.drillsInstead(part) : []));
+const instead = computed(() => (desk && !part.shot && (part.checkpointId || part.technique) ? desk.drillsInstead(part) : []));
 const rounds = computed({ get: () => part.rounds, set: (now) => now >= 1 && desk?.changed(part, { rounds: now }) });
 const works = Array.from({ length: 20 }, (_, place) => (place + 1) * 30);
 const work = computed({ get: () => part.work, set: (now) => desk?.changed(part, { work: now }) });

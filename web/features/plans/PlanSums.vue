@@ -34,8 +34,8 @@ const free = computed(() => desk.length.value - desk.takes.value);
         <VIcon :icon="mdiAlertOutline" size="18" /> {{ says }}
       </li>
       <li v-if="free > 300 && desk.parts.value.length > 0">
-        <VIcon :icon="mdiClockOutline" size="18" /> {{ clockTime(free) }} are left: a technique of the week, somebody who holds or
-        a drill more would use them.
+        <VIcon :icon="mdiClockOutline" size="18" /> {{ clockTime(free) }} of it stay free: add a drill, or a technique of the
+        week.
       </li>
       <li v-if="desk.problems.value.length === 0" class="fine"><VIcon :icon="mdiCheck" size="18" /> It keeps every rule.</li>
     </ul>

@@ -68,6 +68,8 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
     parts.value = made.parts;
     leftOut.value = made.leftOut;
     byHand.value = false;
+    // Where a hand begins is no step to go back to.
+    commit();
     clear();
   }
   watch(wish, () => !byHand.value && planAnew());

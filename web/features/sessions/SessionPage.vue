@@ -20,6 +20,7 @@ import { inWork } from '../footage/film-work.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
+import ShotSlots from '../plans/ShotSlots.vue';
 import SessionDialog from './SessionDialog.vue';
 import SessionNotes from '../notes/SessionNotes.vue';
 import SessionFilms from './SessionFilms.vue';
@@ -122,6 +123,7 @@ whileTrue(working, lookAtWork, 1000);
           >
         </div>
         <SessionFilms :session="page.session" @changed="again" />
+        <ShotSlots :session="page.session" @added="again" />
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
         <FilmAdvice :session="page.session" :checklists="page.checklists" :corrections="page.corrections" />

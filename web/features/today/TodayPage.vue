@@ -10,6 +10,7 @@ import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import PlannedToday from './PlannedToday.vue';
 import FilmRow from '../footage/FilmRow.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CorrectionLine from '../corrections/CorrectionLine.vue';
@@ -59,6 +60,7 @@ const sentence = computed(() => {
     <h1>{{ shortDay(now) }}</h1>
     <PageState :failure="failure" :ready="films.rows.value !== undefined && corrections.rows.value !== undefined" @again="again">
       <p class="quiet">{{ sentence }}</p>
+      <PlannedToday />
       <h2>Footage to review</h2>
       <ul v-if="films.rows.value!.length > 0" class="list">
         <FilmRow v-for="{ film, traineeId, traineeName, heldOn, answers } in waiting" :key="film.id" :film="film">

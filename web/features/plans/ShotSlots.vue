@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { mdiCheck, mdiVideoPlus } from '@mdi/js';
+import type { Film } from '@wax-fist/contract/footage';
+import { planEndpoints } from '@wax-fist/contract/plans';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import type { Shot } from '@wax-fist/core/plan';
+import { computed, ref } from 'vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { useUploads } from '../footage/uploads-store.ts';
+import { shotInWords } from './shot-words.ts';
+
+/** What was planned to be filmed in a session: a film that is put into its place knows from where it was taken. */
+const { session } = defineProps<{ session: SessionDetail }>();
+const emit = defineEmits<{ added: [] }>();
+const uploads = useUploads();
+const over = ref<string>();
+const { value: plan } = useAnswer(() => request(planEndpoints.sessionPlan, { params: { sessionId: session.id } }));
+
+/** Frames a second of a film; a little less than asked is what cameras that say 60 do. */
+const rateOf = ({ frames, duration }: Film): number => (frames && duration ? ((frames - 1) * 1000) / duration : Infinity);
+const tolerated = 0.97;
+const said = (shot: Shot, film: Film | undefined): string => {
+  if (!film) return '';
+  const rate = rateOf(film);
+  return rate < shot.rate * tolerated
+    ? `Filmed at ${Math.round(rate)} frames a second: too few to settle it. Next time at ${shot.rate} or more.`
+    : '';
+};
+const slots = computed(() =>
+  (plan.value?.parts ?? [])
+    .filter(({ shot, on, rung }) => shot && on === session.roundKind && rung === session.rung)
+    .map(({ id, title, shot }) => {
+      const film = session.films.find(({ view }) => view === shot!.view);
+      return { id, title, shot: shot!, film, trouble: said(shot!, film) };
+    }),
+);
+function add(shot: Shot, files: FileList | null | undefined): void {
+  over.value = undefined;
+  for (const file of files ?? []) uploads.send(file, session.id, shot.view, () => emit('added'));
+}
+</script>
+
+<template>
+  <section v-if="slots.length > 0" class="slots no-print" aria-labelledby="planned-shots">
+    <h2 id="planned-shots">
+      Planned here
+      <RouterLink :to="{ name: 'plan', params: { planId: plan!.id } }" class="to-plan">the whole session</RouterLink>
+    </h2>
+    <ul>
+      <li
+        v-for="{ id, title, shot, film, trouble } in slots"
+        :key="id"
+        :class="{ over: over === id, there: film }"
+        @dragover.prevent="over = id"
+        @dragleave="over = undefined"
+        @drop.prevent="add(shot, $event.dataTransfer?.files)"
+      >
+        <VIcon :icon="film ? mdiCheck : mdiVideoPlus" size="24" />
+        <span class="words">
+          <b>{{ title }}</b> {{ shotInWords(shot) }}.
+          <span v-if="trouble" class="trouble">{{ trouble }}</span>
+        </span>
+        <label class="choose">
+          {{ film ? 'Another film' : 'Choose its film' }}
+          <input
+            type="file"
+            accept="video/*"
+            :aria-label="`Film for ${title}`"
+            @change="add(shot, ($event.target as HTMLInputElement).files)"
+          />
+        </label>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin: 16px 0 6px;
+}
+.to-plan {
+  font-size: 15px;
+  font-weight: 400;
+  margin-left: 10px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+  padding: 8px 14px;
+  border: 2px dashed #a9a493;
+  background: rgb(var(--v-theme-surface));
+}
+li + li {
+  margin-top: 6px;
+}
+.there {
+  border-style: solid;
+}
+.over {
+  border-color: rgb(var(--v-theme-primary));
+  background: #dfeceb;
+}
+.words {
+  flex: 1 1 260px;
+}
+.trouble {
+  display: block;
+  color: var(--fault);
+}
+.choose {
+  position: relative;
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 16px;
+  border: 1px solid currentcolor;
+  border-radius: 4px;
+  font-weight: 700;
+  font-size: 15px;
+}
+.choose:focus-within {
+  outline: 3px solid #e08a00;
+}
+input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { mdiTimerPlay } from '@mdi/js';
+import { planEndpoints } from '@wax-fist/contract/plans';
+import { clockTime, counted, localDay } from '@wax-fist/core/words';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+
+/** Who comes today, and with what plan. */
+const today = localDay();
+const { value: plans } = useAnswer(() => request(planEndpoints.plansBetween, { query: { from: today, to: today } }));
+</script>
+
+<template>
+  <section v-if="plans && plans.length > 0" aria-labelledby="on-the-floor">
+    <h2 id="on-the-floor">On the floor today</h2>
+    <ul class="list">
+      <li v-for="one in plans" :key="one.id">
+        <RouterLink :to="{ name: 'plan', params: { planId: one.id } }">{{ one.traineeName }}</RouterLink>
+        <span class="quiet number">{{ clockTime(one.length) }}, {{ counted(one.parts, 'part') }}</span>
+        <span v-if="one.doneOn" class="quiet">done</span>
+        <VBtn v-else variant="outlined" :prepend-icon="mdiTimerPlay" :to="{ name: 'floor-timer', params: { planId: one.id } }"
+          >To the floor</VBtn
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 16px;
+  padding: 8px 14px;
+}
+a {
+  flex: 1 1 200px;
+  font-weight: 700;
+}
+</style>
