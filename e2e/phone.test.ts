@@ -26,6 +26,11 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['call books', () => Promise.resolve('/call-books')],
   ['the floor', () => Promise.resolve('/floor')],
   ['drills', () => Promise.resolve('/drills?drill=touch-home')],
+  ['set-up, bags', () => Promise.resolve('/set-up')],
+  ['set-up, floor', () => Promise.resolve('/set-up?sheet=floor')],
+  ['set-up, camera', () => Promise.resolve('/set-up?sheet=camera')],
+  ['set-up, rounds', () => Promise.resolve('/set-up?sheet=rounds')],
+  ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
   ['a plan', async () => `/trainees/${(await someone()).id}/plan`],
   ['nowhere', () => Promise.resolve('/no/such/page')],
 ];

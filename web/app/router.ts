@@ -176,6 +176,12 @@ export const router = createRouter({
       meta: { title: 'Floor' },
     },
     {
+      path: '/set-up',
+      name: 'set-up',
+      component: () => import('../features/setup/SetUpPage.vue'),
+      meta: { title: 'Set-up' },
+    },
+    {
       path: '/drills',
       name: 'drills',
       component: () => import('../features/drills/DrillsPage.vue'),

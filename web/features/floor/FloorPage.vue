@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCalendarPlus, mdiDumbbell, mdiTimerPlay } from '@mdi/js';
+import { mdiCalendarPlus, mdiDumbbell, mdiRuler, mdiTimerPlay } from '@mdi/js';
 import { everyRow } from '@wax-fist/contract/page';
 import { planEndpoints, type PlanOfDay } from '@wax-fist/contract/plans';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
@@ -42,7 +42,10 @@ const plan = (id: string | null): void => void (id && router.push({ name: 'new-p
   <div class="page">
     <div class="page-head">
       <h1>Floor</h1>
-      <span class="acts"><VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn></span>
+      <span class="acts"
+        ><VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">Set-up</VBtn></span
+      >
     </div>
     <p v-if="logs.waiting > 0" class="waits" role="status">
       {{ counted(logs.waiting, 'session') }} that {{ logs.waiting === 1 ? 'was' : 'were' }} done
@@ -66,7 +69,7 @@ const plan = (id: string | null): void => void (id && router.push({ name: 'new-p
         <h2>{{ dayName(day) }}</h2>
         <ul class="list">
           <li v-for="one in plans" :key="one.id">
-            <RouterLink :to="{ name: 'plan', params: { planId: one.id } }">
+            <RouterLink :to="{ name: 'plan', params: { planId: one.id } }" class="planned">
               <b>{{ one.traineeName }}</b>
               <span class="quiet number"
                 >{{ clockTime(one.length) }}, {{ counted(one.parts, 'part') }}, {{ counted(one.impact, 'hard round') }}</span
@@ -104,7 +107,7 @@ li {
   gap: 12px;
   padding-right: 12px;
 }
-a {
+.planned {
   flex: 1;
   display: grid;
   grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) auto;
@@ -119,7 +122,7 @@ a {
   background: var(--watch-ground);
 }
 @media screen and (max-width: 899px) {
-  a {
+  .planned {
     grid-template-columns: minmax(0, 1fr);
   }
 }

@@ -15,7 +15,7 @@ const { value: plans } = useAnswer(() => request(planEndpoints.plansBetween, { q
     <h2 id="on-the-floor">On the floor today</h2>
     <ul class="list">
       <li v-for="one in plans" :key="one.id">
-        <RouterLink :to="{ name: 'plan', params: { planId: one.id } }">{{ one.traineeName }}</RouterLink>
+        <RouterLink :to="{ name: 'plan', params: { planId: one.id } }" class="who">{{ one.traineeName }}</RouterLink>
         <span class="quiet number">{{ clockTime(one.length) }}, {{ counted(one.parts, 'part') }}</span>
         <span v-if="one.doneOn" class="quiet">done</span>
         <VBtn v-else variant="outlined" :prepend-icon="mdiTimerPlay" :to="{ name: 'floor-timer', params: { planId: one.id } }"
@@ -34,7 +34,7 @@ li {
   gap: 4px 16px;
   padding: 8px 14px;
 }
-a {
+.who {
   flex: 1 1 200px;
   font-weight: 700;
 }

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import {
+  blurOf,
+  cameraDistance,
+  frameRates,
+  lengthInWords,
+  lenses,
+  lightFor,
+  rateSays,
+  roomFor,
+  shutters,
+  smallLengthInWords,
+  tellMeasure,
+  widthSeen,
+} from '@wax-fist/core/setup';
+import { computed, ref } from 'vue';
+import BodyFigure from './BodyFigure.vue';
+import { toldInWords } from './told-words.ts';
+import type { SetUp } from './use-set-up.ts';
+
+/** Where a camera stands, what its frames tell, how it blurs, and the light it takes. */
+const { setUp } = defineProps<{ setUp: SetUp }>();
+const units = computed(() => setUp.units.value);
+const lensAt = ref(0);
+const held = ref<'upright' | 'across'>('across');
+const angle = computed(() => lenses[lensAt.value]![held.value]);
+const other = computed(() => lenses[lensAt.value]![held.value === 'upright' ? 'across' : 'upright']);
+const stature = computed(() => setUp.body.value.stature);
+const navel = computed(() => tellMeasure(setUp.body.value, 'navel'));
+const distance = computed(() => cameraDistance(stature.value, navel.value.value, angle.value));
+/** Half of what is seen, above the lens and below it. */
+const half = computed(() => widthSeen(distance.value, angle.value) / 2);
+const floor = 245;
+const x = 60;
+</script>
+
+<template>
+  <div class="asked no-print">
+    <VSelect
+      v-model="lensAt"
+      :items="lenses.map(({ name }, value) => ({ value, title: name }))"
+      label="Camera"
+      density="compact"
+      hide-details
+    />
+    <VSelect
+      v-model="held"
+      :items="[
+        { value: 'across', title: 'On its side' },
+        { value: 'upright', title: 'Upright' },
+      ]"
+      label="Held"
+      density="compact"
+      hide-details
+    />
+  </div>
+  <figure>
+    <svg
+      :viewBox="`0 0 ${Math.max(420, x + distance + 60)} 290`"
+      role="img"
+      aria-label="Trainee and camera, from the side and to scale"
+    >
+      <line x1="0" :x2="x + distance + 60" :y1="floor" :y2="floor" class="floor" />
+      <path
+        :d="`M${x + distance} ${floor - navel.value} L${x} ${floor - navel.value - half} L${x} ${floor - navel.value + half} Z`"
+        class="cone"
+      />
+      <g :transform="`translate(${x} ${floor})`"><BodyFigure :stature="stature" /></g>
+      <rect :x="x + distance" :y="floor - navel.value - 6" width="16" height="12" class="board" />
+      <line :x1="x + distance + 8" :x2="x + distance + 8" :y1="floor - navel.value + 6" :y2="floor" class="chain" />
+      <line :x1="x" :x2="x + distance" :y1="floor + 8" :y2="floor + 8" class="measure" />
+      <text :x="x + distance / 2" :y="floor - 4" text-anchor="middle">{{ lengthInWords(distance, units) }}</text>
+    </svg>
+    <figcaption>
+      {{ lengthInWords(distance, units) }} away at the least, so that the whole body is in it and a seventh more; its lens at the
+      navel, {{ toldInWords(navel, units) }}. For a side view square to the line of attack:
+      {{ lengthInWords(widthSeen(distance, other), units) }}
+      of the room are in the picture.
+    </figcaption>
+  </figure>
+  <div class="tables">
+    <table class="told">
+      <thead>
+        <tr>
+          <th>Frames a second</th>
+          <th>of a jab</th>
+          <th>a moment</th>
+          <th>a time</th>
+        </tr>
+      </thead>
+      <tbody class="number">
+        <tr v-for="{ rate, frames, moment, duration } in frameRates.map(rateSays)" :key="rate">
+          <td>{{ rate }}</td>
+          <td>{{ frames[0] }}–{{ frames[1] }} frames</td>
+          <td>± {{ Math.round(moment) }} ms</td>
+          <td>± {{ Math.round(duration) }} ms</td>
+        </tr>
+      </tbody>
+    </table>
+    <table class="told">
+      <thead>
+        <tr>
+          <th>Shutter</th>
+          <th>a fist blurs</th>
+          <th>light</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="shutter in shutters" :key="shutter">
+          <td class="number">1/{{ shutter }} s</td>
+          <td class="number">
+            {{ smallLengthInWords(blurOf(shutter)[0], units) }} – {{ smallLengthInWords(blurOf(shutter)[1], units) }}
+          </td>
+          <td>
+            <span class="number">{{ Math.round(lightFor(shutter)) }}</span> lux: {{ roomFor(shutter)?.name ?? 'sun' }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+  <p class="quiet">
+    A jab flies for 100 to 200 ms; a fist is 7 to 10 m a second quick. A moment is told no better than half of the gap between two
+    frames. Light after the meter’s constant of 250 (ISO 2720), for a lens of f/1.8 at a sensitivity of 800.
+  </p>
+</template>
+
+<style scoped>
+.asked,
+.tables {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 28px;
+  max-width: 860px;
+}
+.asked {
+  max-width: 460px;
+  margin-top: 12px;
+}
+.cone {
+  fill: #e9b44c55;
+}
+@media screen and (max-width: 699px) {
+  .tables {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

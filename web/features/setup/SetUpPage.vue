@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { mdiPrinter } from '@mdi/js';
+import { computed, type Component } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import BagSheet from './BagSheet.vue';
+import CameraSheet from './CameraSheet.vue';
+import FloorSheet from './FloorSheet.vue';
+import PadSheet from './PadSheet.vue';
+import RoundSheet from './RoundSheet.vue';
+import { useSetUp } from './use-set-up.ts';
+
+/** How a room is set up for somebody: drawn to scale, to be printed and taped. */
+const route = useRoute();
+const router = useRouter();
+const setUp = useSetUp(typeof route.query.trainee === 'string' ? route.query.trainee : undefined);
+const { typed, problems, units, whom, trainees, trainee } = setUp;
+const sheets: readonly { id: string; name: string; sheet: Component; body: boolean }[] = [
+  { id: 'bags', name: 'Bags', sheet: BagSheet, body: true },
+  { id: 'floor', name: 'Floor marks', sheet: FloorSheet, body: true },
+  { id: 'camera', name: 'Camera', sheet: CameraSheet, body: true },
+  { id: 'rounds', name: 'Rounds', sheet: RoundSheet, body: false },
+  { id: 'pads', name: 'Pads', sheet: PadSheet, body: false },
+];
+const open = computed(() => sheets.find(({ id }) => id === route.query.sheet) ?? sheets[0]!);
+const to = (query: Record<string, string | null>) => void router.replace({ name: 'set-up', query: { ...route.query, ...query } });
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div class="page set-up">
+    <div class="page-head">
+      <h1>
+        Set-up<template v-if="trainee && open.body"> for {{ trainee.name }}</template>
+      </h1>
+      <span class="acts no-print"><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn></span>
+    </div>
+    <VTabs :model-value="open.id" class="no-print" color="primary" @update:model-value="(id) => to({ sheet: id as string })">
+      <VTab v-for="{ id, name } in sheets" :key="id" :value="id">{{ name }}</VTab>
+    </VTabs>
+    <form v-if="open.body" class="asked no-print" aria-label="For whom" @submit.prevent>
+      <VAutocomplete
+        v-model="whom"
+        :items="trainees ?? []"
+        item-value="id"
+        item-title="name"
+        label="Trainee"
+        clearable
+        density="compact"
+        hide-details
+        @update:model-value="(id: string | null) => to({ trainee: id })"
+      />
+      <VTextField
+        v-model="typed.stature"
+        label="Stature"
+        density="compact"
+        :error-messages="problems.stature"
+        hide-details="auto"
+      />
+      <VTextField
+        v-model="typed.reach"
+        label="Reach, shoulder to knuckles"
+        placeholder="from the stature"
+        density="compact"
+        :error-messages="problems.reach"
+        hide-details="auto"
+      />
+      <VTextField
+        v-if="open.id === 'bags'"
+        v-model="typed.opponent"
+        label="Opponent’s stature"
+        placeholder="the same"
+        density="compact"
+        :error-messages="problems.opponent"
+        hide-details="auto"
+      />
+      <VTextField
+        v-if="open.id === 'bags'"
+        v-model="typed.bellyToTop"
+        label="Speed bag, belly to top"
+        density="compact"
+        :error-messages="problems.bellyToTop"
+        hide-details="auto"
+      />
+      <VBtnToggle v-model="units" mandatory density="compact" color="primary" variant="outlined" divided aria-label="Units">
+        <VBtn value="metric">cm</VBtn>
+        <VBtn value="imperial">ft, in</VBtn>
+      </VBtnToggle>
+    </form>
+    <component :is="open.sheet" :set-up="setUp" />
+  </div>
+</template>
+
+<style>
+.set-up figure {
+  margin: 14px 0;
+}
+.set-up svg {
+  display: block;
+  width: 100%;
+  max-height: 400px;
+  background: rgb(var(--v-theme-surface));
+}
+.set-up figcaption {
+  padding: 8px 0;
+  max-width: 70ch;
+}
+.set-up text {
+  font-family: var(--numbers);
+  font-size: 8px;
+  fill: var(--ink);
+}
+.set-up .floor {
+  stroke: #8a8574;
+  stroke-width: 2;
+}
+.set-up .bag {
+  fill: #6b3a2a;
+}
+.set-up .forbidden {
+  fill: #00000055;
+}
+.set-up .board {
+  fill: #17393d;
+}
+.set-up .chain {
+  stroke: #8a8574;
+}
+.set-up .measure {
+  stroke: #b03a1c;
+  stroke-width: 0.8;
+}
+.set-up .mark {
+  stroke: #b03a1c;
+  stroke-width: 1.6;
+}
+.set-up .foot {
+  fill: #17393d;
+}
+.set-up .told {
+  border-collapse: collapse;
+  width: 100%;
+  background: rgb(var(--v-theme-surface));
+}
+.set-up .told :is(th, td) {
+  text-align: left;
+  vertical-align: top;
+  padding: 5px 14px 5px 10px;
+  border-bottom: 1px solid var(--line);
+}
+</style>
+
+<style scoped>
+.asked {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 10px;
+  margin-top: 14px;
+  align-items: start;
+}
+</style>
