@@ -7,3 +7,4 @@ export * from './plan-problems.ts';
 export * from './stretches.ts';
 export * from './stations.ts';
 export * from './floor-events.ts';
+export * from './filming-plan.ts';

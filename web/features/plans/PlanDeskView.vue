@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import { keyName } from '../../app/keys/key-name.ts';
 import AddDrill from './AddDrill.vue';
+import CameraPlaces from './CameraPlaces.vue';
 import PlanInputs from './PlanInputs.vue';
 import PlanPartRow from './PlanPartRow.vue';
 import type { PlanGround } from './plan-ground.ts';
@@ -90,6 +91,7 @@ useEventListener(window, 'keydown', (event) => {
     <aside>
       <PlanInputs :desk="desk" />
       <PlanSums :desk="desk" />
+      <CameraPlaces :taken="desk.taken.value" :parts="desk.parts.value" />
       <TraineeLimits :trainee-id="ground.trainee.id" :limits="ground.limits" @changed="emit('ground')" />
     </aside>
   </div>

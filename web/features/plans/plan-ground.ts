@@ -4,7 +4,7 @@ import { limitEndpoints, type Limit } from '@wax-fist/contract/limits';
 import { everyRow } from '@wax-fist/contract/page';
 import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
 import { inDueOrder } from '@wax-fist/core/correction';
-import type { PlannedCorrection } from '@wax-fist/core/plan';
+import { filmingPlan, placeOf, type FilmingPlan, type FilmQuestion, type PlannedCorrection } from '@wax-fist/core/plan';
 import { checkpointName, techniqueName, views, type Catalogue } from '@wax-fist/core/technique';
 import type { BodyPart } from '@wax-fist/core/trainee';
 import { request } from '../../app/request.ts';
@@ -38,28 +38,50 @@ export const limitsOn = (limits: readonly Limit[], day: string): BodyPart[] => [
   ...new Set(limits.filter(({ since, until }) => since <= day && (!until || until >= day)).map(({ part }) => part)),
 ];
 
-/** A trainee’s corrections as a session takes them up on a day: those that are due first, by why they are; then the others. */
-export function correctionsOn(
+/** A trainee’s corrections as a session takes them up on a day, and where cameras stand for those that are looked at again. */
+export interface Taken {
+  corrections: PlannedCorrection[];
+  filming: FilmingPlan;
+}
+
+/** Those that are due first, by why they are; then the others. */
+export function takenUpOn(
   { trainee, corrections, answers }: PlanGround,
   catalogue: Catalogue,
   school: Parameters<typeof adviceFor>[0]['judgedBy'],
   day: string,
-): PlannedCorrection[] {
-  const severity = ({ checkpointId }: Correction) => catalogue.checkpoints.get(checkpointId)?.severity;
+): Taken {
+  const row = ({ checkpointId }: Correction) => catalogue.checkpoints.get(checkpointId);
   const isDue = ({ recheckOn, state }: Correction): boolean => state === 'relapsed' || (recheckOn !== null && recheckOn <= day);
-  const due = inDueOrder(corrections.filter(isDue), severity, day).map(({ one }) => one);
-  const others = corrections.filter((one) => !isDue(one) && one.state !== 'kept');
-  const { questions } = adviceFor({ trainee, judgedBy: school, films: [], heldOn: day }, catalogue, [...corrections]);
-  return [...due, ...others].map((one): PlannedCorrection => {
-    const better = questions.find(({ correction }) => correction.id === one.id)?.better;
-    const answer = answers.find(({ correctionId, rung }) => correctionId === one.id && rung === one.rung);
-    return {
-      ...{ id: one.id, technique: one.technique, checkpointId: one.checkpointId, cue: one.cue, rung: one.rung, due: isDue(one) },
-      techniqueName: techniqueName(catalogue, one.technique),
-      checkpointName: checkpointName(catalogue, one.checkpointId),
-      strikes: answer?.settling?.strikes ?? null,
-      view: better?.from[0] ?? views.find((view) => catalogue.checkpoints.get(one.checkpointId)?.views.includes(view)) ?? null,
-      rate: catalogue.checkpoints.get(one.checkpointId)?.leastRate ?? 0,
-    };
-  });
+  const due = inDueOrder(corrections.filter(isDue), (one) => row(one)?.severity, day).map(({ one }) => one);
+  const all = [...due, ...corrections.filter((one) => !isDue(one) && one.state !== 'kept')];
+  const { questions } = adviceFor({ trainee, judgedBy: school, films: [], heldOn: day }, catalogue, all);
+  const filming = filmingPlan(
+    questions.map(({ correction, everywhere }) => ({
+      id: correction.id,
+      from: Object.fromEntries(views.map((view) => [view, everywhere[view].settles])) as FilmQuestion['from'],
+      rate: row(correction)?.leastRate ?? 0,
+    })),
+  );
+  return {
+    filming,
+    corrections: all.map((one): PlannedCorrection => {
+      const answer = answers.find(({ correctionId, rung }) => correctionId === one.id && rung === one.rung);
+      return {
+        ...{
+          id: one.id,
+          technique: one.technique,
+          checkpointId: one.checkpointId,
+          cue: one.cue,
+          rung: one.rung,
+          due: isDue(one),
+        },
+        techniqueName: techniqueName(catalogue, one.technique),
+        checkpointName: checkpointName(catalogue, one.checkpointId),
+        strikes: answer?.settling?.strikes ?? null,
+        view: placeOf(filming, one.id)?.view ?? null,
+        rate: row(one)?.leastRate ?? 0,
+      };
+    }),
+  };
 }

@@ -20,7 +20,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from '../drills/drill-store.ts';
-import { correctionsOn, limitsOn, type PlanGround } from './plan-ground.ts';
+import { limitsOn, takenUpOn, type PlanGround } from './plan-ground.ts';
 import { rememberedKit, rememberKit } from './plan-kit.ts';
 
 /** A session on the desk: planned anew whenever something changes that it is planned from, until a hand has changed it. */
@@ -54,10 +54,10 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
       catalogue.schools.find((one) => (trainee.schoolId ? one.id === trainee.schoolId : one.clubDefault)) ??
       catalogue.schools[0]!,
   );
-  const corrections = computed(() => correctionsOn(ground, catalogue.newest, school.value, asked.plannedOn));
+  const taken = computed(() => takenUpOn(ground, catalogue.newest, school.value, asked.plannedOn));
   const length = computed(() => asked.minutes * 60);
   const wish = computed<PlanWish>(() => ({
-    ...{ length: length.value, who: who.value, leads: asked.leads, corrections: corrections.value },
+    ...{ length: length.value, who: who.value, leads: asked.leads, corrections: taken.value.corrections },
     technique: asked.technique ? { id: asked.technique, name: techniqueName(catalogue.newest, asked.technique) } : null,
     ...{ impactThisWeek: impactThisWeek.value, drills: drills.drills },
   }));
@@ -97,7 +97,7 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
     change(parts.value.map((one) => (one.id === part.id ? { ...one, ...by } : one)));
 
   return {
-    ...{ id, asked, parts, leftOut, byHand, rules, who, school, corrections },
+    ...{ id, asked, parts, leftOut, byHand, rules, who, taken },
     ...{ undo, redo, canUndo, canRedo, planAnew, change, changed },
     remove: (part: PlanPart): void => change(parts.value.filter(({ id: one }) => one !== part.id)),
     move(place: number, by: 1 | -1): void {

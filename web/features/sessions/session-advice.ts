@@ -21,6 +21,8 @@ export interface OpenQuestion {
   films: { film: Film; advice: FilmAdvice }[];
   /** From where it would be settled better, and how far; undefined where it would not. */
   better: ReturnType<typeof betterPlaces>;
+  /** What each place settles of it. */
+  everywhere: Readonly<Record<View, FilmAdvice>>;
 }
 export interface SessionAdvice {
   questions: OpenQuestion[];
@@ -59,6 +61,7 @@ export function adviceFor(
   return {
     questions: asked.map(({ of, ...question }) => ({
       ...question,
+      everywhere: of,
       better: betterPlaces(of, bestSettled(question.films.map(({ advice }) => advice))),
     })),
     places: cameraPlaces(asked.map(({ of }) => of)),

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import type { PlanPart } from '@wax-fist/core/plan';
+import { viewNames, type View } from '@wax-fist/core/technique';
+import { computed } from 'vue';
+import { settledSigns } from '../sessions/session-advice.ts';
+import type { Taken } from './plan-ground.ts';
+
+/** Where a camera stands for what is filmed in this session: the fewest places, from above and in words. */
+const { taken, parts } = defineProps<{ taken: Taken; parts: readonly PlanPart[] }>();
+/** Of somebody who faces the bag to the right and leads with the left: where a camera of each view stands. */
+const stands: Record<View, readonly [x: number, y: number]> = {
+  front: [128, 34],
+  rear: [12, 50],
+  'lead-side': [62, 10],
+  'rear-side': [62, 90],
+  quarter: [112, 14],
+};
+const checked = computed(() => new Set(parts.flatMap(({ kind, correctionId }) => (kind === 're-check' ? [correctionId] : []))));
+const nameOf = (id: string): string => {
+  const one = taken.corrections.find((correction) => correction.id === id);
+  return one ? `${one.techniqueName}: ${one.checkpointName.toLowerCase()}` : '';
+};
+const places = computed(() =>
+  taken.filming.places
+    .map((place) => ({ ...place, answers: place.answers.filter(({ id }) => checked.value.has(id)) }))
+    .filter(({ answers }) => answers.length > 0),
+);
+const never = computed(() => taken.filming.unanswered.filter((id) => checked.value.has(id)));
+</script>
+
+<template>
+  <section v-if="places.length > 0 || never.length > 0" aria-labelledby="camera-places">
+    <h2 id="camera-places">Where the camera stands</h2>
+    <svg
+      v-if="places.length > 0"
+      viewBox="0 0 150 100"
+      role="img"
+      :aria-label="places.map(({ view }) => viewNames[view]).join(', ')"
+    >
+      <circle cx="98" cy="50" r="10" class="bag" />
+      <ellipse cx="56" cy="45" rx="7" ry="3" class="foot" />
+      <ellipse cx="44" cy="56" rx="7" ry="3" class="foot" transform="rotate(45 44 56)" />
+      <g v-for="({ view }, place) in places" :key="view">
+        <path :d="`M${stands[view][0]} ${stands[view][1]} L54 44 L54 56 Z`" class="cone" />
+        <circle :cx="stands[view][0]" :cy="stands[view][1]" r="8" class="camera" />
+        <text :x="stands[view][0]" :y="stands[view][1] + 3.5" text-anchor="middle">{{ place + 1 }}</text>
+      </g>
+    </svg>
+    <ol>
+      <li v-for="{ view, rate, answers } in places" :key="view">
+        <b>{{ viewNames[view] }}</b><template v-if="rate > 0">, {{ rate }} frames a second or more</template>
+        <span v-for="{ id, settles } in answers" :key="id" class="answer">
+          <VIcon :icon="settledSigns[settles]" size="16" /> {{ nameOf(id) }}{{ settles === 'eye' ? ', by eye' : ', measured' }}
+        </span>
+      </li>
+    </ol>
+    <p v-for="id in never" :key="id" class="quiet">No camera settles {{ nameOf(id) }}: watch it on the floor.</p>
+  </section>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  max-width: 320px;
+  background: rgb(var(--v-theme-surface));
+}
+.bag {
+  fill: #6b3a2a;
+}
+.foot {
+  fill: #b9b3a2;
+}
+.cone {
+  fill: #e9b44c55;
+}
+.camera {
+  fill: #17393d;
+}
+text {
+  font-family: var(--numbers);
+  font-size: 10px;
+  fill: #fff;
+}
+ol {
+  padding-left: 20px;
+  margin-top: 6px;
+  font-size: 15px;
+}
+.answer {
+  display: block;
+  color: var(--quiet);
+}
+</style>
