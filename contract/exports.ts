@@ -21,7 +21,7 @@ export const traineeExports = [
   { file: 'strikes.csv', name: 'Strikes, verdicts and measures (CSV)', type: 'text/csv' },
   { file: 'rates.csv', name: 'Rates by session (CSV)', type: 'text/csv' },
   { file: 'verdicts.jsonld', name: 'Verdicts as web annotations (JSON-LD)', type: 'application/ld+json' },
-  { file: 'rechecks.ics', name: 'Days to look again (iCalendar)', type: 'text/calendar' },
+  { file: 'rechecks.ics', name: 'Days to look again, planned sessions (iCalendar)', type: 'text/calendar' },
 ] as const satisfies readonly Export[];
 export type TraineeExport = (typeof traineeExports)[number]['file'];
 

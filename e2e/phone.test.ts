@@ -31,6 +31,7 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['set-up, camera', () => Promise.resolve('/set-up?sheet=camera')],
   ['set-up, rounds', () => Promise.resolve('/set-up?sheet=rounds')],
   ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
+  ['stations', () => Promise.resolve('/stations')],
   ['a plan', async () => `/trainees/${(await someone()).id}/plan`],
   ['nowhere', () => Promise.resolve('/no/such/page')],
 ];

@@ -8,3 +8,4 @@ export * from './stretches.ts';
 export * from './stations.ts';
 export * from './floor-events.ts';
 export * from './filming-plan.ts';
+export * from './week.ts';

@@ -15,7 +15,7 @@ const places = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
   { to: '/corrections', name: 'Corrections', icon: mdiStairs },
-  { to: '/floor', name: 'Floor', icon: mdiTimerOutline, also: ['/drills', '/plans', '/set-up'] },
+  { to: '/floor', name: 'Floor', icon: mdiTimerOutline, also: ['/drills', '/plans', '/set-up', '/stations'] },
   {
     to: '/checklists',
     name: 'Checklists',

@@ -182,6 +182,12 @@ export const router = createRouter({
       meta: { title: 'Set-up' },
     },
     {
+      path: '/stations',
+      name: 'stations',
+      component: () => import('../features/floor/StationsPage.vue'),
+      meta: { title: 'Group at stations' },
+    },
+    {
       path: '/drills',
       name: 'drills',
       component: () => import('../features/drills/DrillsPage.vue'),

@@ -16,6 +16,8 @@ export const plan = pgTable(
     plannedOn: date({ mode: 'string' }).notNull(),
     /** Seconds. */
     length: integer().notNull(),
+    /** Rises with every change: a calendar that has it already changes it. */
+    revision: integer().notNull().default(0),
     /** Hard rounds: what a week is summed by. */
     impact: smallint().notNull(),
     /** Its parts, what it was planned from and what it left out: read and written as a whole. */

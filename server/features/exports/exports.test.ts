@@ -1,4 +1,5 @@
 import { filmExports, traineeExports } from '@wax-fist/contract/exports';
+import { planEndpoints } from '@wax-fist/contract/plans';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { reviewEndpoints, type Mark } from '@wax-fist/contract/review';
 import { readAnnotations } from '@wax-fist/core/formats';
@@ -126,5 +127,31 @@ describe('what is taken along', () => {
     const after = await event();
     expect([after.uid, after.startDate.toString()]).to.deep.equal([before.uid, '2026-06-01']);
     expect(after.sequence).to.be.above(before.sequence);
+  });
+
+  it('a planned session stands in it as long as it waits, and keeps its id on another day', async () => {
+    const draft = {
+      ...{ id: uuid(), traineeId: scene.traineeId, plannedOn: '2026-06-08', length: 2700, change: 60, leads: 'both alike' },
+      parts: [{ id: 'w', kind: 'warm-up', title: 'Warm-up', on: 'shadowboxing', impact: false, rounds: 1, work: 360, rest: 60 }],
+    };
+    const save = (plannedOn: string) =>
+      coach.ask(
+        planEndpoints.savePlan,
+        { planId: draft.id },
+        { ...draft, parts: draft.parts.map((part) => ({ ...part, leads: 'usual only' })), plannedOn },
+      );
+    const events = async () =>
+      new ICAL.Component(ICAL.parse((await ofTrainee('rechecks.ics')).text))
+        .getAllSubcomponents('vevent')
+        .map((one) => new ICAL.Event(one))
+        .filter(({ uid }) => uid.startsWith('plan-'));
+    expect((await save('2026-06-08')).status).to.equal(200);
+    const [before] = await events();
+    expect(before!.summary).to.include('45 minutes');
+    expect(before!.description).to.equal('Warm-up, 1 × 6:00');
+    await save('2026-06-09');
+    const [after] = await events();
+    expect([after!.uid, after!.startDate.toString()]).to.deep.equal([before!.uid, '2026-06-09']);
+    expect(after!.sequence).to.be.above(before!.sequence);
   });
 });

@@ -1,10 +1,11 @@
 import type { TraineeExport } from '@wax-fist/contract/exports';
 import { faultRate, rungName } from '@wax-fist/core/correction';
-import { annotationPage, calendarOf, csvOf, type AnnotatedVerdict } from '@wax-fist/core/formats';
+import { annotationPage, calendarOf, csvOf, type AnnotatedVerdict, type CalendarDay } from '@wax-fist/core/formats';
 import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { oneViewEach, type Verdict } from '@wax-fist/core/review';
 import { isMeasureId, measures, shippedCatalogue, checkpointName, techniqueName, viewNames } from '@wax-fist/core/technique';
-import { and, asc, eq, isNotNull, sql } from 'drizzle-orm';
+import { clockTime } from '@wax-fist/core/words';
+import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import {
   account,
@@ -15,6 +16,7 @@ import {
   strikeMeasure,
   trainee,
   trainingSession,
+  plan,
 } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { newestCatalogue } from '../checklists/versions.ts';
@@ -170,9 +172,29 @@ async function verdictsAsAnnotations(db: Database, traineeId: string): Promise<s
   return `${JSON.stringify(annotationPage(verdicts, traineeId), undefined, 1)}\n`;
 }
 
+/** Sessions that wait on their day, with what they take. */
+async function plannedSessions(db: Database, traineeId: string, name: string, home: string): Promise<CalendarDay[]> {
+  const waiting = await db
+    .select({ id: plan.id, revision: plan.revision, plannedOn: plan.plannedOn, length: plan.length, says: plan.says })
+    .from(plan)
+    .where(and(eq(plan.traineeId, traineeId), isNull(plan.doneOn)))
+    .orderBy(asc(plan.plannedOn), asc(plan.id));
+  return waiting.map(({ id, revision, plannedOn, length, says }) => ({
+    id: `plan-${id}`,
+    version: revision,
+    day: plannedOn,
+    title: `${name}: session, ${Math.round(length / 60)} minutes`,
+    description: says.parts.map(({ title, rounds, work }) => `${title}, ${rounds} × ${clockTime(work)}`).join('; '),
+    url: `${home}/plans/${id}`,
+  }));
+}
+
 async function rechecks(db: Database, traineeId: string, home: string): Promise<string> {
   const name = await nameOf(db, traineeId);
-  const open = await correctionsOf(db, and(isOpen, eq(correction.traineeId, traineeId)));
+  const [open, planned] = await Promise.all([
+    correctionsOf(db, and(isOpen, eq(correction.traineeId, traineeId))),
+    plannedSessions(db, traineeId, name, home),
+  ]);
   const days = open.flatMap(({ id, recheckOn, cue, technique, checkpointId, history }) =>
     recheckOn === null
       ? []
@@ -188,7 +210,7 @@ async function rechecks(db: Database, traineeId: string, home: string): Promise<
           },
         ],
   );
-  return calendarOf(days, `${name}: look again`);
+  return calendarOf([...days, ...planned], `${name}: look again`);
 }
 
 /** How each file of a trainee is written. @param home where the pages are */

@@ -92,7 +92,11 @@ export async function savePlan(db: Database, draft: PlanDraft, madeBy: string): 
   const saved = await db
     .insert(plan)
     .values({ id, traineeId, madeBy, ...fields })
-    .onConflictDoUpdate({ target: plan.id, set: fields, setWhere: and(eq(plan.traineeId, traineeId), isNull(plan.doneOn)) })
+    .onConflictDoUpdate({
+      target: plan.id,
+      set: { ...fields, revision: sql`${plan.revision} + 1` },
+      setWhere: and(eq(plan.traineeId, traineeId), isNull(plan.doneOn)),
+    })
     .returning({ id: plan.id });
   if (saved.length === 0) throw new Refusal(409, 'This session was done: what was done of it is not planned anew.');
   return planNamed(db, id);

@@ -6,6 +6,7 @@ import { faultRate } from '@wax-fist/core/correction';
 import { ref } from 'vue';
 import { conditionInWords, drillOf, eventInWords, faultsOfSeen, numbersInWords } from '@wax-fist/core/words';
 import { dayAndTime } from '../../app/format.ts';
+import DrillChoice from '../drills/DrillChoice.vue';
 import CorrectionLine from './CorrectionLine.vue';
 import PlaceByHandDialog from './PlaceByHandDialog.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
@@ -55,6 +56,7 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
     </ul>
     <form v-if="correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
       <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
+      <DrillChoice :correction="correction" @chosen="(words) => (drill = words)" />
       <VBtn type="submit" variant="outlined" :disabled="drill.trim() === (drillOf(correction) ?? '')">{{
         drill.trim() === '' ? 'No drill' : 'Give it'
       }}</VBtn>

@@ -165,7 +165,7 @@ useEventListener(window, 'keydown', (event) => {
 <style scoped>
 .floor {
   display: grid;
-  grid-template-rows: 56px auto minmax(0, 1fr) auto auto auto;
+  grid-template: 56px auto minmax(0, 1fr) auto auto auto / minmax(0, 1fr);
   justify-items: center;
   height: 100dvh;
   padding: 4px 16px 16px;
@@ -260,5 +260,16 @@ header {
 }
 small {
   font-size: 14px;
+}
+@media screen and (max-width: 899px) {
+  .hands {
+    gap: 8px;
+  }
+  .hands .main {
+    flex-grow: 1.8;
+  }
+  small {
+    font-size: 12px;
+  }
 }
 </style>

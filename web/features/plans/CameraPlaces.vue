@@ -8,12 +8,12 @@ import type { Taken } from './plan-ground.ts';
 /** Where a camera stands for what is filmed in this session: the fewest places, from above and in words. */
 const { taken, parts } = defineProps<{ taken: Taken; parts: readonly PlanPart[] }>();
 /** Of somebody who faces the bag to the right and leads with the left: where a camera of each view stands. */
-const stands: Record<View, readonly [x: number, y: number]> = {
-  front: [128, 34],
-  rear: [12, 50],
-  'lead-side': [62, 10],
-  'rear-side': [62, 90],
-  quarter: [112, 14],
+const stands: Record<View, { at: readonly [x: number, y: number]; sees: string }> = {
+  front: { at: [132, 40], sees: '36 28 L 36 72' },
+  rear: { at: [12, 50], sees: '100 30 L 100 70' },
+  'lead-side': { at: [62, 10], sees: '30 62 L 112 62' },
+  'rear-side': { at: [62, 90], sees: '30 38 L 112 38' },
+  quarter: { at: [122, 14], sees: '36 40 L 66 74' },
 };
 const checked = computed(() => new Set(parts.flatMap(({ kind, correctionId }) => (kind === 're-check' ? [correctionId] : []))));
 const nameOf = (id: string): string => {
@@ -41,9 +41,9 @@ const never = computed(() => taken.filming.unanswered.filter((id) => checked.val
       <ellipse cx="56" cy="45" rx="7" ry="3" class="foot" />
       <ellipse cx="44" cy="56" rx="7" ry="3" class="foot" transform="rotate(45 44 56)" />
       <g v-for="({ view }, place) in places" :key="view">
-        <path :d="`M${stands[view][0]} ${stands[view][1]} L54 44 L54 56 Z`" class="cone" />
-        <circle :cx="stands[view][0]" :cy="stands[view][1]" r="8" class="camera" />
-        <text :x="stands[view][0]" :y="stands[view][1] + 3.5" text-anchor="middle">{{ place + 1 }}</text>
+        <path :d="`M ${stands[view].at.join(' ')} L ${stands[view].sees} Z`" class="cone" />
+        <circle :cx="stands[view].at[0]" :cy="stands[view].at[1]" r="8" class="camera" />
+        <text :x="stands[view].at[0]" :y="stands[view].at[1] + 3.5" text-anchor="middle">{{ place + 1 }}</text>
       </g>
     </svg>
     <ol>

@@ -58,6 +58,7 @@ const techniqueItems = computed(() => [
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px;
+  align-items: start;
 }
 .wide {
   grid-column: 1 / -1;

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { mdiAlertOutline, mdiCheck, mdiTimerPlay } from '@mdi/js';
+import type { PlanOfDay } from '@wax-fist/contract/plans';
+import { clockTime, counted, localDay, shortDay } from '@wax-fist/core/words';
+import { dayAfter } from '@wax-fist/core/days';
+import { nextTick } from 'vue';
+import { VueDraggable } from 'vue-draggable-plus';
+import type { useWeek } from './use-week.ts';
+
+/** A week with its sessions: dragged to another day, or taken there with the arrow keys. */
+const { week } = defineProps<{ week: ReturnType<typeof useWeek> }>();
+const today = localDay();
+const dropped = (day: string, list: readonly PlanOfDay[]): void => {
+  const come = list.find(({ plannedOn }) => plannedOn !== day);
+  if (come) void week.move(come, day);
+};
+async function byKey(plan: PlanOfDay, days: 1 | -1): Promise<void> {
+  const to = dayAfter(plan.plannedOn, days);
+  if (!week.days.value.includes(to)) return;
+  await week.move(plan, to);
+  await nextTick();
+  document.querySelector<HTMLElement>(`[data-plan="${plan.id}"]`)?.focus();
+}
+const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ sessions }) => sessions.includes(id));
+</script>
+
+<template>
+  <div class="week">
+    <section v-for="day in week.days.value" :key="day" :class="{ today: day === today }" :aria-label="shortDay(day)">
+      <h2>{{ shortDay(day) }}</h2>
+      <VueDraggable
+        :model-value="week.on(day)"
+        tag="ul"
+        group="week"
+        filter=".done"
+        :animation="120"
+        @update:model-value="(list: PlanOfDay[]) => dropped(day, list)"
+      >
+        <li
+          v-for="plan in week.on(day)"
+          :key="plan.id"
+          :data-plan="plan.id"
+          :class="{ done: plan.doneOn, troubled: isTroubled(plan) }"
+          tabindex="0"
+          :aria-label="`${plan.traineeName}, ${shortDay(day)}; arrow keys take it to another day`"
+          @keydown.left.prevent="byKey(plan, -1)"
+          @keydown.right.prevent="byKey(plan, 1)"
+        >
+          <RouterLink :to="{ name: 'plan', params: { planId: plan.id } }">{{ plan.traineeName }}</RouterLink>
+          <span class="quiet number">{{ clockTime(plan.length) }}, {{ counted(plan.impact, 'hard round') }}</span>
+          <span v-if="plan.doneOn" class="state"><VIcon :icon="mdiCheck" size="16" /> done</span>
+          <span v-else-if="day < today" class="state">not done</span>
+          <RouterLink v-else-if="day === today" class="go" :to="{ name: 'floor-timer', params: { planId: plan.id } }"
+            ><VIcon :icon="mdiTimerPlay" size="18" /> To the floor</RouterLink
+          >
+        </li>
+      </VueDraggable>
+    </section>
+  </div>
+  <ul v-if="week.problems.value.length > 0" class="problems" aria-label="Too much this week">
+    <li v-for="{ says } in week.problems.value" :key="says"><VIcon :icon="mdiAlertOutline" size="18" /> {{ says }}</li>
+  </ul>
+</template>
+
+<style scoped>
+.week {
+  display: grid;
+  grid-template-columns: repeat(7, minmax(0, 1fr));
+  gap: 8px;
+  margin-top: 12px;
+}
+section {
+  display: flex;
+  flex-direction: column;
+  min-height: 240px;
+  padding: 8px;
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid var(--line);
+}
+.today {
+  border-top-color: #e08a00;
+}
+h2 {
+  margin: 0 0 8px;
+  font-size: 15px;
+}
+ul {
+  flex: 1;
+  list-style: none;
+  padding: 0;
+}
+.week li {
+  display: flex;
+  flex-direction: column;
+  padding: 8px 10px;
+  margin-bottom: 6px;
+  background: #f0eee6;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  font-size: 15px;
+  cursor: grab;
+}
+.week .done {
+  cursor: default;
+  opacity: 0.75;
+}
+.week .troubled {
+  border-left-color: var(--fault);
+}
+.state {
+  font-size: 14px;
+}
+.go {
+  margin-top: 4px;
+  font-weight: 700;
+}
+.problems {
+  margin-top: 12px;
+  color: var(--fault);
+}
+@media screen and (max-width: 899px) {
+  .week {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  section {
+    min-height: 0;
+  }
+  .week a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,180 @@
+import type { Plan } from '@wax-fist/contract/plans';
+import { shippedDrills } from '@wax-fist/core/drills';
+import { makePlan, type FloorEvent } from '@wax-fist/core/plan';
+import { shippedCatalogue } from '@wax-fist/core/technique';
+import { expect } from 'chai';
+import { effectScope } from 'vue';
+import { v7 as uuid } from 'uuid';
+import { onFreshPage } from '../../test/mounted.ts';
+import { keepFloor, keptFloor, keepWaitingLogs, waitingLogs, type FloorState } from './floor-state.ts';
+import { useFloorLogs } from './floor-log-store.ts';
+import { useFloorTimer, type FloorTimer } from './use-floor-timer.ts';
+
+const planned = (): Plan => {
+  const made = makePlan({
+    ...{ length: 3600, leads: 'both alike', corrections: [], technique: { id: 'jab', name: 'Jab' }, impactThisWeek: 0 },
+    who: { grade: 'improver', ageGroup: 'adult', limits: [], kit: ['heavy bag'], holder: false, partner: false },
+    drills: shippedDrills,
+  });
+  return {
+    ...{ id: uuid(), traineeId: uuid(), plannedOn: '2026-03-04', length: 3600, kit: [], holder: false, partner: false },
+    ...{ leads: 'both alike', technique: 'jab', impact: 3, log: null, sessions: [] },
+    ...made,
+  };
+};
+
+describe('the timer of the floor', () => {
+  const real = Date.now;
+  let now = 1_000_000;
+  let heard: string[] = [];
+  const scopes: ReturnType<typeof effectScope>[] = [];
+  onFreshPage();
+  beforeEach(() => {
+    localStorage.clear();
+    heard = [];
+    Date.now = () => now;
+  });
+  afterEach(() => {
+    for (const scope of scopes.splice(0)) scope.stop();
+    Date.now = real;
+  });
+  /** Timers of this page do not run by themselves: it is looked at the clock whenever it comes back into view. */
+  const runFor = (ms: number): void => {
+    for (let left = ms; left > 0; left -= 1000) {
+      now += Math.min(1000, left);
+      document.dispatchEvent(new Event('visibilitychange'));
+    }
+  };
+  const timerOf = (kept: Plan | FloorState): FloorTimer => {
+    const scope = effectScope();
+    scopes.push(scope);
+    return scope.run(() =>
+      useFloorTimer(kept, shippedCatalogue, ({ kind }: FloorEvent, words) => heard.push(words ? `${kind} ${words}` : kind)),
+    )!;
+  };
+
+  it('counts down, rings, warns, and stands when it is told to', () => {
+    const timer = timerOf(planned());
+    timer.toggle();
+    runFor(10_000);
+    expect(timer.stretch.value).to.include({ kind: 'work', part: 0 });
+    expect(heard).to.deep.equal(['begins']);
+    runFor(361_000);
+    expect(heard).to.deep.equal(['begins', 'warns', 'ends']);
+    timer.toggle();
+    const { value: left } = timer.left;
+    runFor(5000);
+    expect(timer.left.value).to.equal(left);
+  });
+
+  it('calls what the part says, and tells the other lead half way', () => {
+    const timer = timerOf(planned());
+    timer.toggle();
+    const kinds = (): (string | undefined)[] => [
+      timer.stretch.value?.kind,
+      timer.parts.value[timer.stretch.value?.part ?? 0]?.kind,
+    ];
+    while (kinds().join() !== 'work,technique') timer.skip();
+    heard = [];
+    runFor(60_000);
+    expect(heard.filter((one) => one === 'other lead')).to.have.length(1);
+    expect(heard.filter((one) => one.startsWith('call ')).length).to.be.above(4);
+    expect(timer.call.value).to.be.a('string');
+  });
+
+  it('writes down only what was done, not what was skipped', () => {
+    const timer = timerOf(planned());
+    timer.toggle();
+    runFor(12_000);
+    timer.skip();
+    expect(timer.log().done).to.deep.equal([{ part: 0, rounds: 0, worked: 2 }]);
+    runFor(60_000);
+    const second = timer.parts.value[1]!;
+    runFor(second.work * 1000);
+    expect(timer.log().done[1]).to.deep.equal({ part: 1, rounds: 1, worked: second.work });
+  });
+
+  it('goes back to the beginning of a round, and to the one before', () => {
+    const timer = timerOf(planned());
+    timer.toggle();
+    runFor(20_000);
+    timer.back();
+    expect(timer.elapsed.value).to.equal(10_000);
+    timer.back();
+    expect(timer.elapsed.value).to.equal(0);
+  });
+
+  it('gives one more round, also when all is over, and goes on after a reload where it was', () => {
+    const plan = planned();
+    const timer = timerOf(plan);
+    timer.toggle();
+    const { value: before } = timer.parts;
+    timer.oneMore();
+    expect(timer.parts.value[0]!.rounds).to.equal(before[0]!.rounds + 1);
+    runFor(30_000);
+    const again = timerOf(keptFloor(plan.id)!);
+    expect(again.elapsed.value).to.equal(30_000);
+    expect(again.parts.value[0]!.rounds).to.equal(before[0]!.rounds + 1);
+    while (!again.over.value) again.skip();
+    again.oneMore();
+    expect(again.over.value).to.equal(false);
+    expect(again.running.value).to.equal(true);
+  });
+
+  it('takes nothing for a session that is none', () => {
+    const plan = planned();
+    localStorage.setItem(`wax.floor.${plan.id}`, '{"plan": 3}');
+    expect(keptFloor(plan.id)).to.equal(undefined);
+    keepFloor({ plan, clock: { ran: 5, since: null }, done: [], begunOn: '2026-03-04' });
+    expect(keptFloor(plan.id)!.clock).to.deep.equal({ ran: 5, since: null });
+  });
+});
+
+describe('what was done on the floor', () => {
+  const { fetch } = globalThis;
+  let answer: () => Response;
+  let sent: string[] = [];
+  onFreshPage();
+  beforeEach(() => {
+    localStorage.clear();
+    sent = [];
+    globalThis.fetch = (async (path: string) => {
+      sent.push(path);
+      return answer();
+    }) as unknown as typeof globalThis.fetch;
+  });
+  after(() => Object.assign(globalThis, { fetch }));
+  const log = { doneOn: '2026-03-04', done: [{ part: 0, rounds: 1, worked: 300 }] };
+  const away = (): never => {
+    throw new TypeError('no line');
+  };
+
+  it('waits while there is no line, and is sent once there is', async () => {
+    const logs = useFloorLogs();
+    answer = away;
+    expect(await logs.write('one', log)).to.equal(undefined);
+    expect(await logs.write('two', log)).to.equal(undefined);
+    expect(logs.waiting).to.equal(2);
+    answer = () => Response.json({ id: 'one' });
+    await logs.send();
+    expect([logs.waiting, waitingLogs()]).to.deep.equal([0, []]);
+    expect(sent.slice(-2)).to.deep.equal(['/api/plans/one/log', '/api/plans/two/log']);
+  });
+
+  it('of a plan that is gone is said and not kept for ever; without sign-in it waits', async () => {
+    const logs = useFloorLogs();
+    answer = () => Response.json({ message: 'There is no such plan.' }, { status: 404 });
+    await logs.write('one', log);
+    expect(logs.waiting).to.equal(0);
+    answer = () => Response.json({ message: 'Please sign in.' }, { status: 401 });
+    await logs.write('two', log);
+    expect(logs.waiting).to.equal(1);
+  });
+
+  it('is nothing where something else lies in its place', () => {
+    localStorage.setItem('wax.floor-logs', '[{"planId": 4}]');
+    expect(waitingLogs()).to.deep.equal([]);
+    keepWaitingLogs([{ planId: 'one', log }]);
+    expect(waitingLogs()).to.have.length(1);
+  });
+});

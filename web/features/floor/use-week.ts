@@ -1,0 +1,67 @@
+import { planEndpoints, type PlanDraft, type PlanOfDay } from '@wax-fist/contract/plans';
+import type { TraineeRow } from '@wax-fist/contract/trainees';
+import { everyRow } from '@wax-fist/contract/page';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { dayAfter } from '@wax-fist/core/days';
+import { messageOf } from '@wax-fist/core/message-of';
+import { weekOf, weekProblems } from '@wax-fist/core/plan';
+import { shortDay } from '@wax-fist/core/words';
+import { computed, ref, watch, type Ref } from 'vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { useNotice } from '../../app/notice-store.ts';
+
+/** The sessions of a week, moved from day to day. @param day any day of it */
+export function useWeek(day: Ref<string>) {
+  const notice = useNotice();
+  const days = computed(() => weekOf(day.value));
+  const trouble = ref<string>();
+  const { value: trainees } = useAnswer<TraineeRow[]>(() =>
+    everyRow((query) => request(traineeEndpoints.listTrainees, { query })),
+  );
+  const {
+    value: plans,
+    failure,
+    again,
+  } = useAnswer<PlanOfDay[]>(() => request(planEndpoints.plansBetween, { query: { from: days.value[0]!, to: days.value[6]! } }));
+  watch(days, again);
+
+  async function put(id: string, to: string): Promise<void> {
+    const {
+      log: _,
+      sessions: _sessions,
+      impact: _impact,
+      ...plan
+    } = await request(planEndpoints.showPlan, { params: { planId: id } });
+    const body: PlanDraft = { ...plan, plannedOn: to };
+    await request(planEndpoints.savePlan, { params: { planId: id }, body });
+    await again();
+  }
+  /** Puts a session on another day; what was done stays where it was done. */
+  async function move(plan: PlanOfDay, to: string): Promise<void> {
+    if (plan.doneOn || to === plan.plannedOn) return;
+    const from = plan.plannedOn;
+    trouble.value = undefined;
+    // It is there at once; the server says no only when it was done meanwhile.
+    plans.value = plans.value!.map((one) => (one.id === plan.id ? { ...one, plannedOn: to } : one));
+    try {
+      await put(plan.id, to);
+      notice.say(`${plan.traineeName}: ${shortDay(to)}.`, () => put(plan.id, from));
+    } catch (error) {
+      trouble.value = messageOf(error);
+      await again();
+    }
+  }
+  const problems = computed(() =>
+    weekProblems(
+      (plans.value ?? []).map((one) => ({ ...one, day: one.doneOn ?? one.plannedOn })),
+      (id) => trainees.value?.find((one) => one.id === id),
+    ),
+  );
+  return {
+    ...{ days, plans, trainees, failure, trouble, again, move, problems },
+    on: (wanted: string): PlanOfDay[] => (plans.value ?? []).filter(({ plannedOn }) => plannedOn === wanted),
+    named: (id: string): PlanOfDay | undefined => plans.value?.find((one) => one.id === id),
+    weekFrom: (weeks: number): string => dayAfter(days.value[0]!, 7 * weeks),
+  };
+}
