@@ -11,6 +11,7 @@ import { benchFaults } from './faults.ts';
 import { benchImport } from './import.ts';
 import { benchMeasures } from './measures.ts';
 import { benchRecordedHits } from './recorded-hits.ts';
+import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchServer } from './server.ts';
 import { benchStrikes } from './strikes.ts';
@@ -140,6 +141,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   change: benchChange,
   scale: async () => print('A club of a million marks', await benchScale()),
   archive: async () => print('Archives', await benchArchive()),
+  plan: () => print('Sessions planned', benchPlan()),
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };
 /** Where bin/bench has put the recordings. @throws Error without them */

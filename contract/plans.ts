@@ -4,7 +4,7 @@ import { roundKinds } from '@wax-fist/core/rounds';
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, whoAddedIt } from './endpoint.ts';
-import { pageOf, pageQuery } from './page.ts';
+import { planListEndpoints } from './plan-lists.ts';
 import { count, day, id, line, note, shortText, textLine } from './shapes.ts';
 
 const seconds = (most: number) => number().integer('Whole seconds, please.').min(0).max(most).required();
@@ -82,40 +82,13 @@ export const planShape = planDraftShape.shape({
 });
 export type Plan = InferType<typeof planShape>;
 
-/** A plan as a line of a list. */
-export const planRowShape = object({
-  id: id(),
-  plannedOn: day().required(),
-  length: count(),
-  parts: count(),
-  impact: count(),
-  /** When it was done; null while it waits. */
-  doneOn: day().nullable().defined(),
-});
-export type PlanRow = InferType<typeof planRowShape>;
-
-/** A plan on its day, with whose it is. */
-export const planOfDayShape = planRowShape.shape({ traineeId: id(), traineeName: string().required() });
-export type PlanOfDay = InferType<typeof planOfDayShape>;
-/** So many days are asked for at once. */
-export const mostDays = 42;
-
 /** Planned sessions. */
 export const planEndpoints = {
-  /** The latest day first. */
-  traineePlans: endpoint('GET', '/api/trainees/:traineeId/plans', coaches, {
-    query: pageQuery,
-    reply: pageOf(planRowShape.required()),
-  }),
+  ...planListEndpoints,
   /** Hard rounds of the week round a day, Monday to Sunday, without this plan. */
   weekImpact: endpoint('GET', '/api/trainees/:traineeId/week-impact', coaches, {
     query: object({ day: day().required('Of which day?'), without: id().optional() }),
     reply: object({ impact: count() }),
-  }),
-  /** All of the club’s from one day to another, by day and name: at most six weeks. */
-  plansBetween: endpoint('GET', '/api/plans', coaches, {
-    query: object({ from: day().required('From which day?'), to: day().required('To which day?') }),
-    reply: array(planOfDayShape.required()).required(),
   }),
   /** The plan of which a session is a part; null where there is none. */
   sessionPlan: endpoint('GET', '/api/sessions/:sessionId/plan', coaches, { reply: planShape.nullable().defined() }),

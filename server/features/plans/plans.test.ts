@@ -1,4 +1,5 @@
-import { planEndpoints, type Plan, type PlanDraft, type PlanLog, type PlanOfDay } from '@wax-fist/contract/plans';
+import { type PlanOfDay } from '@wax-fist/contract/plan-lists';
+import { planEndpoints, type Plan, type PlanDraft, type PlanLog } from '@wax-fist/contract/plans';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { shippedDrills } from '@wax-fist/core/drills';
 import { impactRounds, makePlan, type PlannedCorrection } from '@wax-fist/core/plan';

@@ -1,5 +1,6 @@
 import type { Page } from '@wax-fist/contract/page';
-import { mostDays, type Plan, type PlanDraft, type PlanLog, type PlanOfDay, type PlanRow } from '@wax-fist/contract/plans';
+import { mostDays, type PlanOfDay, type PlanRow } from '@wax-fist/contract/plan-lists';
+import { type Plan, type PlanDraft, type PlanLog } from '@wax-fist/contract/plans';
 import { daysBetween } from '@wax-fist/core/days';
 import { impactRounds } from '@wax-fist/core/plan';
 import { and, asc, between, desc, eq, isNull, ne, sql } from 'drizzle-orm';

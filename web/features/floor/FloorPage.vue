@@ -4,6 +4,7 @@ import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageState from '../../app/PageState.vue';
+import { sendLeftFloorFilms } from './floor-films.ts';
 import { useFloorLogs } from './floor-log-store.ts';
 import { useWeek } from './use-week.ts';
 import WeekBoard from './WeekBoard.vue';
@@ -18,6 +19,7 @@ const week = useWeek(computed(() => (isDay(route.query.week) ? route.query.week 
 const { plans, trainees, failure, trouble, again, days } = week;
 onMounted(async () => {
   if (await logs.send()) await again();
+  await sendLeftFloorFilms().catch(() => undefined);
 });
 const whom = ref<string | null>(null);
 const plan = (id: string | null): void => void (id && router.push({ name: 'new-plan', params: { traineeId: id } }));

@@ -1,16 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiArrowLeft,
-  mdiFullscreen,
-  mdiPause,
-  mdiPlay,
-  mdiPlusCircleOutline,
-  mdiSkipNext,
-  mdiSkipPrevious,
-  mdiVideoOutline,
-  mdiVolumeHigh,
-  mdiVolumeOff,
-} from '@mdi/js';
+import { mdiArrowLeft, mdiFullscreen, mdiVideoOffOutline, mdiVideoOutline, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js';
 import type { Plan } from '@wax-fist/contract/plans';
 import { leadChangesAt, type FloorEvent } from '@wax-fist/core/plan';
 import { useEventListener, useFullscreen } from '@vueuse/core';
@@ -21,9 +10,12 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { clap, ring } from '../filming/bell.ts';
 import { shotInWords } from '../plans/shot-words.ts';
 import { clockTime } from '@wax-fist/core/words';
+import FloorCamera from './FloorCamera.vue';
+import { sendFloorFilms } from './floor-films.ts';
 import { useFloorLogs } from './floor-log-store.ts';
 import type { FloorState } from './floor-state.ts';
 import { useSpeech } from './spoken.ts';
+import TimerHands from './TimerHands.vue';
 import { useFloorTimer } from './use-floor-timer.ts';
 
 /** The clock of the floor: read from five metres, worked with gloves on. */
@@ -63,13 +55,24 @@ const lead = computed(() => {
   return elapsed.value - at.from < changes * 1000 ? 'Usual lead' : 'Other lead';
 });
 const ending = ref(false);
+/** Where something is to be filmed and a camera may be. */
+const mayFilm = computed(() => 'mediaDevices' in navigator && parts.value.some(({ shot }) => shot));
+const filming = ref(false);
+const camera = ref<InstanceType<typeof FloorCamera>>();
+const filmed = computed(() => {
+  const at = stretch.value;
+  if (!running.value || at?.kind !== 'work' || !part.value?.shot) return undefined;
+  return { key: `${at.part} ${at.round}`, number: at.round, part: part.value };
+});
 
 async function end(): Promise<void> {
   if (running.value) timer.toggle();
   ending.value = true;
   timer.stopLooking();
+  await camera.value?.settled();
   const { id } = timer.state.value.plan;
   const known = await logs.write(id, timer.log());
+  if (known) await sendFloorFilms(known);
   await router.push(known ? { name: 'plan', params: { planId: id } } : { name: 'floor' });
 }
 /** Hands in gloves: the space bar, arrows, and what remotes for slides and music send. */
@@ -110,6 +113,15 @@ useEventListener(window, 'keydown', (event) => {
         <b v-else>All done</b>
       </p>
       <VBtn
+        v-if="mayFilm"
+        :icon="filming ? mdiVideoOutline : mdiVideoOffOutline"
+        variant="text"
+        :aria-pressed="filming"
+        aria-label="Films what is to be filmed"
+        title="Films what is to be filmed"
+        @click="filming = !filming"
+      />
+      <VBtn
         v-if="speech.can"
         :icon="speech.on.value ? mdiVolumeHigh : mdiVolumeOff"
         variant="text"
@@ -144,21 +156,8 @@ useEventListener(window, 'keydown', (event) => {
     <p v-else-if="next" class="quiet next">Then: {{ next.title }}</p>
     <p v-if="over" class="coming">Write it down, and it stands in the session.</p>
 
-    <div class="hands">
-      <button type="button" aria-label="Back (←)" @click="timer.back"><VIcon :icon="mdiSkipPrevious" size="44" /></button>
-      <button v-if="!over" type="button" class="main" @click="timer.toggle">
-        <VIcon :icon="running ? mdiPause : mdiPlay" size="52" /> {{ running ? 'Pause' : elapsed === 0 ? 'Start' : 'Go on' }}
-      </button>
-      <button v-if="over || (!running && elapsed > 0)" type="button" class="main end" :disabled="ending" @click="end">
-        Write it down
-      </button>
-      <button type="button" aria-label="Skip (→)" :disabled="over" @click="timer.skip">
-        <VIcon :icon="mdiSkipNext" size="44" />
-      </button>
-      <button type="button" aria-label="One more round (+)" @click="timer.oneMore">
-        <VIcon :icon="mdiPlusCircleOutline" size="40" /><small>One more</small>
-      </button>
-    </div>
+    <FloorCamera v-if="filming" ref="camera" :plan-id="timer.state.value.plan.id" :round="filmed" />
+    <TimerHands :timer="timer" :ending="ending" @end="end" />
   </main>
 </template>
 
@@ -226,50 +225,5 @@ header {
 }
 .next {
   font-size: clamp(16px, 2.2vw, 24px);
-}
-.hands {
-  display: flex;
-  gap: 12px;
-  width: 100%;
-  max-width: 1000px;
-  margin-top: 12px;
-}
-.hands button {
-  flex: 1 1 0;
-  min-width: 0;
-  min-height: 96px;
-  border-radius: 8px;
-  background: #ffffff1f;
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  justify-content: center;
-  font-size: 22px;
-  font-weight: 700;
-}
-.hands .main {
-  flex-grow: 2.4;
-  background: #f3f1ea;
-  color: #101314;
-}
-.hands .end {
-  background: #9fc9cc;
-}
-.hands button:disabled {
-  opacity: 0.35;
-}
-small {
-  font-size: 14px;
-}
-@media screen and (max-width: 899px) {
-  .hands {
-    gap: 8px;
-  }
-  .hands .main {
-    flex-grow: 1.8;
-  }
-  small {
-    font-size: 12px;
-  }
 }
 </style>

@@ -108,7 +108,7 @@ const fields = [
           <template v-if="laps > 1"> for going round {{ laps }} times</template>
           <template v-else-if="laps === 0">: longer than there is. Shorten work, or take a station away.</template>
         </p>
-        <div class="wide">
+        <div role="region" aria-label="Who is where" tabindex="0" :style="{ overflowX: 'auto' }">
           <table>
             <thead>
               <tr>
@@ -138,7 +138,7 @@ const fields = [
   list-style: none;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 8px 16px;
 }
 .asked li {
@@ -158,9 +158,6 @@ const fields = [
 .sum {
   font-size: 19px;
   margin: 18px 0 8px;
-}
-.wide {
-  overflow-x: auto;
 }
 table {
   width: 100%;

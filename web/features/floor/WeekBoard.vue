@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiAlertOutline, mdiCheck, mdiTimerPlay } from '@mdi/js';
-import type { PlanOfDay } from '@wax-fist/contract/plans';
+import type { PlanOfDay } from '@wax-fist/contract/plan-lists';
 import { clockTime, counted, localDay, shortDay } from '@wax-fist/core/words';
 import { dayAfter } from '@wax-fist/core/days';
 import { nextTick } from 'vue';

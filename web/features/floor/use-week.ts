@@ -1,4 +1,5 @@
-import { planEndpoints, type PlanDraft, type PlanOfDay } from '@wax-fist/contract/plans';
+import { type PlanOfDay } from '@wax-fist/contract/plan-lists';
+import { planEndpoints, type PlanDraft } from '@wax-fist/contract/plans';
 import type { TraineeRow } from '@wax-fist/contract/trainees';
 import { everyRow } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';

@@ -3,7 +3,7 @@ import { padTable } from '@wax-fist/core/setup';
 </script>
 
 <template>
-  <div class="wide">
+  <div role="region" aria-label="Which pad for what" tabindex="0" :style="{ overflowX: 'auto' }">
     <table class="told">
       <thead>
         <tr>
@@ -30,9 +30,3 @@ import { padTable } from '@wax-fist/core/setup';
     </table>
   </div>
 </template>
-
-<style scoped>
-.wide {
-  overflow-x: auto;
-}
-</style>

@@ -34,9 +34,15 @@ const print = (): void => window.print();
       </h1>
       <span class="acts no-print"><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn></span>
     </div>
-    <VTabs :model-value="open.id" class="no-print" color="primary" @update:model-value="(id) => to({ sheet: id as string })">
-      <VTab v-for="{ id, name } in sheets" :key="id" :value="id">{{ name }}</VTab>
-    </VTabs>
+    <nav class="sheets no-print" aria-label="Sheets">
+      <RouterLink
+        v-for="{ id, name } in sheets"
+        :key="id"
+        :to="{ name: 'set-up', query: { ...route.query, sheet: id } }"
+        :aria-current="id === open.id ? 'page' : undefined"
+        >{{ name }}</RouterLink
+      >
+    </nav>
     <form v-if="open.body" class="asked no-print" aria-label="For whom" @submit.prevent>
       <VAutocomplete
         v-model="whom"
@@ -150,9 +156,26 @@ const print = (): void => window.print();
 </style>
 
 <style scoped>
+.sheets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+}
+.sheets a {
+  display: inline-flex;
+  align-items: center;
+  min-width: 44px;
+  min-height: 44px;
+  font-weight: 700;
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+.sheets a[aria-current] {
+  border-bottom-color: rgb(var(--v-theme-primary));
+}
 .asked {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(190px, 100%), 1fr));
   gap: 10px;
   margin-top: 14px;
   align-items: start;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { mdiTimerPlay } from '@mdi/js';
-import { planEndpoints } from '@wax-fist/contract/plans';
+import { planListEndpoints } from '@wax-fist/contract/plan-lists';
 import { clockTime, counted, localDay } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 
 /** Who comes today, and with what plan. */
 const today = localDay();
-const { value: plans } = useAnswer(() => request(planEndpoints.plansBetween, { query: { from: today, to: today } }));
+const { value: plans } = useAnswer(() => request(planListEndpoints.plansBetween, { query: { from: today, to: today } }));
 </script>
 
 <template>

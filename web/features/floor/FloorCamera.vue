@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { messageOf } from '@wax-fist/core/message-of';
+import type { PlanPart } from '@wax-fist/core/plan';
+import { v7 as uuid } from 'uuid';
+import { onScopeDispose, ref, watch } from 'vue';
+import { record, type Recording } from '../filming/recording.ts';
+import { useCamera } from '../filming/use-camera.ts';
+import { keepFloorFilm } from './floor-films.ts';
+
+/** Films the rounds that are to be filmed, by the clock of the floor: a film for each of them. */
+const { planId, round } = defineProps<{
+  planId: string;
+  /** What is worked on and to be filmed; undefined while nothing is. */
+  round: { key: string; number: number; part: PlanPart } | undefined;
+}>();
+const { stream, failure: blind } = useCamera();
+const preview = ref<HTMLVideoElement>();
+const trouble = ref<string>();
+const films = ref(false);
+let at: { recording: Recording; number: number; part: PlanPart } | undefined;
+let keeping: Promise<void> = Promise.resolve();
+
+watch([stream, preview], ([now]) => {
+  if (preview.value) preview.value.srcObject = now ?? null;
+});
+
+async function keep({ recording, number, part: { title, on, rung, shot } }: NonNullable<typeof at>): Promise<void> {
+  try {
+    const file = await recording.stop(`${title.replaceAll(/[/:]/g, ' ')}, round ${number}`);
+    await keepFloorFilm({ id: uuid(), planId, on, rung: rung!, view: shot!.view, file });
+  } catch (error) {
+    trouble.value = messageOf(error);
+  }
+}
+function end(): void {
+  const ending = at;
+  at = undefined;
+  films.value = false;
+  if (ending) keeping = keeping.then(() => keep(ending));
+}
+watch(
+  // Getters both: a shallow ref among the sources would tell of a change with every look at the clock.
+  [() => round?.key, () => stream.value],
+  () => {
+    end();
+    if (!round || !stream.value) return;
+    try {
+      at = { recording: record(stream.value), number: round.number, part: round.part };
+      films.value = true;
+    } catch (error) {
+      trouble.value = messageOf(error);
+    }
+  },
+  { immediate: true },
+);
+onScopeDispose(end);
+defineExpose({
+  /** Ends what is being filmed, and waits until all of it is kept. */
+  settled: (): Promise<void> => {
+    end();
+    return keeping;
+  },
+});
+</script>
+
+<template>
+  <figure :class="{ films }">
+    <video ref="preview" autoplay muted playsinline aria-label="What the camera sees" />
+    <figcaption aria-live="polite">{{ blind ?? trouble ?? (films ? 'Films' : 'Camera is ready') }}</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  position: absolute;
+  right: 16px;
+  top: 64px;
+  width: min(26vw, 240px);
+  background: #0a0a0a;
+}
+.films {
+  outline: 4px solid #ff8a75;
+}
+video {
+  display: block;
+  width: 100%;
+}
+figcaption {
+  padding: 2px 6px;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { mdiPause, mdiPlay, mdiPlusCircleOutline, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
+import { computed } from 'vue';
+import type { FloorTimer } from './use-floor-timer.ts';
+
+/** What the timer is worked with: large enough for gloves. */
+const { timer } = defineProps<{ timer: FloorTimer; ending: boolean }>();
+defineEmits<{ end: [] }>();
+const running = computed(() => timer.running.value);
+const over = computed(() => timer.over.value);
+const begun = computed(() => timer.elapsed.value > 0);
+</script>
+
+<template>
+  <div class="hands">
+    <button type="button" aria-label="Back (←)" @click="timer.back"><VIcon :icon="mdiSkipPrevious" size="44" /></button>
+    <button v-if="!over" type="button" class="main" @click="timer.toggle">
+      <VIcon :icon="running ? mdiPause : mdiPlay" size="52" /> {{ running ? 'Pause' : begun ? 'Go on' : 'Start' }}
+    </button>
+    <button v-if="over || (!running && begun)" type="button" class="main end" :disabled="ending" @click="$emit('end')">
+      Write it down
+    </button>
+    <button type="button" aria-label="Skip (→)" :disabled="over" @click="timer.skip">
+      <VIcon :icon="mdiSkipNext" size="44" />
+    </button>
+    <button type="button" aria-label="One more round (+)" @click="timer.oneMore">
+      <VIcon :icon="mdiPlusCircleOutline" size="40" /><small>One more</small>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.hands {
+  display: flex;
+  gap: 12px;
+  width: 100%;
+  max-width: 1000px;
+  margin-top: 12px;
+}
+.hands button {
+  flex: 1 1 0;
+  min-width: 0;
+  min-height: 96px;
+  border-radius: 8px;
+  background: #ffffff1f;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  font-size: 22px;
+  font-weight: 700;
+}
+.hands .main {
+  flex-grow: 2.4;
+  background: #f3f1ea;
+  color: #101314;
+}
+.hands .end {
+  background: #9fc9cc;
+}
+.hands button:disabled {
+  opacity: 0.35;
+}
+small {
+  font-size: 14px;
+}
+@media screen and (max-width: 899px) {
+  .hands {
+    gap: 8px;
+  }
+  .hands .main {
+    flex-grow: 1.8;
+  }
+  small {
+    font-size: 12px;
+  }
+}
+</style>
