@@ -3,6 +3,7 @@ import { correctionEndpoints, type Correction, type Evidence } from '@wax-fist/c
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import type { Page } from '@wax-fist/contract/page';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
@@ -99,6 +100,11 @@ describe('corrections', () => {
     expect(body.history.map(({ kind }) => kind)).to.deep.equal(['opened', 're-checked']);
     expect(body.history[1]!.tally).to.deep.equal({ clean: 3, watch: 0, fault: 1, cantSee: 0 });
     expect(body).to.include({ recheckOn: '2026-03-15', newestSession: next.sessionId });
+    // A session that was planned and done, and not filmed yet, has no answer.
+    const empty = { id: uuid(), traineeId: first.traineeId, heldOn: '2026-03-20', roundKind: 'heavy bag', rung: 3 };
+    expect((await coach.ask(sessionEndpoints.saveSession, { sessionId: empty.id }, empty)).status).to.equal(200);
+    const again = await coach.ask<Correction>(correctionEndpoints.showCorrection, { correctionId: id });
+    expect(again.body.newestSession).to.equal(next.sessionId);
   });
 
   it('counts two cameras on the same round once', async () => {

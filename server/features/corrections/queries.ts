@@ -22,6 +22,11 @@ import { asPage, keysAfter } from '../../http/page.ts';
 export const isOpen = isOpenRow(correction.state);
 const eventSession = alias(trainingSession, 'event_session');
 
+/** The newest session of a trainee, as they train or hold; one in which nothing was filmed yet answers nothing. */
+const newestOf = (which: SQL = sql``): SQL => sql`(select newest.id from ${trainingSession} newest
+  where (newest.trainee_id = ${trainee.id} or newest.holder_id = ${trainee.id}) ${which}
+  order by newest.held_on desc, newest.created_at desc limit 1)`;
+
 /** Corrections that meet a condition, with their history, those due first, in one round trip. */
 export async function correctionsOf(db: Database, condition?: SQL): Promise<Correction[]> {
   const rows = await db
@@ -31,9 +36,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       openedOn: trainingSession.heldOn,
       event: correctionEvent,
       heldOn: eventSession.heldOn,
-      newestSession: sql<string>`(select newest.id from ${trainingSession} newest
-          where newest.trainee_id = ${trainee.id} or newest.holder_id = ${trainee.id}
-        order by newest.held_on desc, newest.created_at desc limit 1)`,
+      newestSession: sql<string>`coalesce(${newestOf(sql`and exists (select from ${film} where ${film.sessionId} = newest.id)`)}, ${newestOf()})`,
       by: saidByName,
     })
     .from(correction)
