@@ -1,13 +1,6 @@
 import type { Thing } from '../correction/index.ts';
-import { checkpointName, techniqueName, type Catalogue } from '../technique/index.ts';
+import { checkpointName, plain, techniqueName, type Catalogue } from '../technique/index.ts';
 import type { Drill } from './drill.ts';
-
-const plain = (text: string): string =>
-  text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^\p{Letter}\p{Number}]+/gu, ' ')
-    .trim();
 
 /** Everything that is said of a drill, its name first. */
 function wordsOf(drill: Drill, catalogue: Catalogue): string[] {

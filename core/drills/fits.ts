@@ -15,6 +15,9 @@ export interface Circumstances {
   partner: boolean;
 }
 
+/** Said wherever something is left out for it. */
+export const afterHeadBlow = 'No contact and no bag after a blow to the head, until a doctor has cleared it.';
+
 /** What there has to be besides room: null where nothing is. */
 export const kitFor = ({ on }: Pick<Drill, 'on'>, kit: readonly RoundKind[]): RoundKind | null =>
   on.find((kind) => kind === 'shadowboxing' || kit.includes(kind)) ?? null;
@@ -24,8 +27,7 @@ export const kitFor = ({ on }: Pick<Drill, 'on'>, kit: readonly RoundKind[]): Ro
  * doctor has cleared it; whose age nobody knows is asked no more than a youth is.
  */
 export function whyNot(drill: Drill, { grade, ageGroup, limits, kit, holder, partner }: Circumstances): string | null {
-  if (limits.includes('head') && (drill.contact || drill.impact !== 'none'))
-    return 'No contact and no bag after a blow to the head, until a doctor has cleared it.';
+  if (limits.includes('head') && (drill.contact || drill.impact !== 'none')) return afterHeadBlow;
   const hurt = drill.loads.find((part) => limits.includes(part));
   if (hurt) return `It loads the ${hurt}, which is hurt.`;
   const age = ageGroup ?? 'youth';

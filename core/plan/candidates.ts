@@ -1,4 +1,4 @@
-import { drillsFor, kitFor, whyNot, type Drill } from '../drills/index.ts';
+import { afterHeadBlow, drillsFor, kitFor, whyNot, type Drill } from '../drills/index.ts';
 import { rungName } from '../correction/index.ts';
 import { padKinds, type RoundKind } from '../rounds/index.ts';
 import type { FloorRules } from './rules.ts';
@@ -154,7 +154,7 @@ function work(one: PlannedCorrection, place: number, rules: FloorRules, wish: Pl
 
 /** Why something cannot be done at a rung. */
 function missing(rung: number, wish: PlanWish): string {
-  if (!mayHit(wish) && rung > 2) return 'No contact and no bag after a blow to the head, until a doctor has cleared it.';
+  if (!mayHit(wish) && rung > 2) return afterHeadBlow;
   return `“${rungName(rung)}” needs ${rung === 5 || rung === 6 ? 'pads and somebody who holds' : 'a bag'}.`;
 }
 

@@ -1,4 +1,4 @@
-import { whyNot, type Circumstances, type Drill } from '../drills/index.ts';
+import { afterHeadBlow, whyNot, type Circumstances, type Drill } from '../drills/index.ts';
 import type { Seconds } from '../units.ts';
 import { clockTime, counted } from '../words/index.ts';
 import { beginsTooLate } from './make-plan.ts';
@@ -48,8 +48,7 @@ export function planProblems(
     const drill = drills.find(({ id }) => id === part.drillId);
     const why = drill && whyNot(drill, who);
     if (why) hard(part.id, why);
-    if (part.impact && who.limits.includes('head') && !why)
-      hard(part.id, 'No contact and no bag after a blow to the head, until a doctor has cleared it.');
+    if (part.impact && who.limits.includes('head') && !why) hard(part.id, afterHeadBlow);
     if (hasLeads(part) || part.kind === 're-check') {
       if (part.work > rules.longestWork) hard(part.id, `Rounds of at most ${clockTime(rules.longestWork)} here.`);
       if (part.impact && part.rounds > 1 && part.rest < rules.rest)

@@ -36,7 +36,8 @@ const synonyms: readonly (readonly string[])[] = [
   ['free', 'unstructured'],
 ];
 
-const plain = (text: string): string =>
+/** Words alone: lower case, without accents, everything else a single space. */
+export const plain = (text: string): string =>
   text
     .toLowerCase()
     .normalize('NFKD')
