@@ -12,6 +12,8 @@ const videoRate = 8_000_000;
 const pieceLength = 1000;
 
 export interface Recording {
+  /** When the first piece of it is written: from then on there is a film. */
+  begun: Promise<void>;
   /** Ends it and gives the film. @throws Error when nothing was written */
   stop: (name: string) => Promise<File>;
 }
@@ -24,8 +26,12 @@ export function record(stream: MediaStream): Recording {
   const pieces: Blob[] = [];
   recorder.addEventListener('dataavailable', ({ data }) => data.size > 0 && pieces.push(data));
   const ended = new Promise<void>((resolve) => recorder.addEventListener('stop', () => resolve(), { once: true }));
+  const begun = new Promise<void>((resolve) =>
+    recorder.addEventListener('dataavailable', ({ data }) => data.size > 0 && resolve()),
+  );
   recorder.start(pieceLength);
   return {
+    begun,
     async stop(name) {
       if (recorder.state !== 'inactive') recorder.stop();
       await ended;

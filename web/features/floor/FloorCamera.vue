@@ -16,7 +16,9 @@ const { planId, round } = defineProps<{
 const { stream, failure: blind } = useCamera();
 const preview = ref<HTMLVideoElement>();
 const trouble = ref<string>();
-const films = ref(false);
+/** Told only once something is written. */
+const films = ref<'no' | 'begins' | 'films'>('no');
+const says = { no: 'Camera is ready', begins: 'Begins to film', films: 'Films' } as const;
 let at: { recording: Recording; number: number; part: PlanPart } | undefined;
 let keeping: Promise<void> = Promise.resolve();
 
@@ -35,7 +37,7 @@ async function keep({ recording, number, part: { title, on, rung, shot } }: NonN
 function end(): void {
   const ending = at;
   at = undefined;
-  films.value = false;
+  films.value = 'no';
   if (ending) keeping = keeping.then(() => keep(ending));
 }
 watch(
@@ -45,8 +47,12 @@ watch(
     end();
     if (!round || !stream.value) return;
     try {
-      at = { recording: record(stream.value), number: round.number, part: round.part };
-      films.value = true;
+      const recording = record(stream.value);
+      at = { recording, number: round.number, part: round.part };
+      films.value = 'begins';
+      void recording.begun.then(() => {
+        if (at?.recording === recording) films.value = 'films';
+      });
     } catch (error) {
       trouble.value = messageOf(error);
     }
@@ -64,9 +70,9 @@ defineExpose({
 </script>
 
 <template>
-  <figure :class="{ films }">
+  <figure :class="films">
     <video ref="preview" autoplay muted playsinline aria-label="What the camera sees" />
-    <figcaption aria-live="polite">{{ blind ?? trouble ?? (films ? 'Films' : 'Camera is ready') }}</figcaption>
+    <figcaption aria-live="polite">{{ blind ?? trouble ?? says[films] }}</figcaption>
   </figure>
 </template>
 
