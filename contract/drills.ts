@@ -5,16 +5,10 @@ import { views } from '@wax-fist/core/technique';
 import { ageGroups, bodyParts, grades } from '@wax-fist/core/trainee';
 import { array, boolean, number, object, string, type InferType, type StringSchema } from 'yup';
 import { coaches, endpoint, whoAddedIt } from './endpoint.ts';
-import { id, line, note, shortText, textLine } from './shapes.ts';
+import { id, line, note, shortText, textLine, whole } from './shapes.ts';
 
 const someOf = (one: StringSchema<string>, most: number) => array(one.required()).max(most).default([]);
 const ids = (most: number) => someOf(string().max(80).required(), most);
-const whole = (what: string, least: number, most: number) =>
-  number()
-    .typeError(`${what}: a number, please.`)
-    .integer(`${what}: a whole number, please.`)
-    .min(least, `${what}: at least ${least}.`)
-    .max(most, `${what}: at most ${most}.`);
 
 /** How much of a drill is done; times in seconds. */
 export const doseShape = object({

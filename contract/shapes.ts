@@ -33,6 +33,13 @@ export const line = (what: string, most: number) => text().max(most, `${what}: a
 export const shortText = (what: string) => line(what, 120);
 /** Free text, at most 2,000 letters. */
 export const note = () => text().max(2000, 'A note can have at most 2,000 letters.');
+/** A whole number from one to another, as it is typed. */
+export const whole = (what: string, least: number, most: number) =>
+  number()
+    .typeError(`${what}: a number, please.`)
+    .integer(`${what}: a whole number, please.`)
+    .min(least, `${what}: at least ${least}.`)
+    .max(most, `${what}: at most ${most}.`);
 /** The greatest whole number that the database keeps. */
 const greatest = 2 ** 31 - 1;
 /** A whole number from 0. */

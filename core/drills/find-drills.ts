@@ -29,6 +29,10 @@ export function findDrills<One extends Drill>(drills: readonly One[], typed: str
     .map(({ drill }) => drill);
 }
 
+/** Whether a drill serves a technique: it throws it, or whatever is thrown. */
+export const isThrownIn = ({ techniques }: Drill, technique: string): boolean =>
+  techniques.length === 0 || techniques.includes(technique);
+
 /** How well a drill suits what somebody works on: whether it throws the very thing, and how far it is from the rung; smaller is nearer. */
 const distance = (drill: Drill, { technique }: Thing, rung: number): number => {
   const thrown = drill.techniques.includes(technique) ? 0 : drill.techniques.length === 0 ? 2 : 4;

@@ -1,8 +1,8 @@
-import { afterHeadBlow, drillsFor, kitFor, whyNot, type Drill } from '../drills/index.ts';
+import { afterHeadBlow, drillsFor, isThrownIn, kitFor, whyNot, type Circumstances, type Drill } from '../drills/index.ts';
 import { rungName } from '../correction/index.ts';
 import { padKinds, type RoundKind } from '../rounds/index.ts';
 import type { FloorRules } from './rules.ts';
-import type { PartKind, PlanPart } from './part.ts';
+import type { PlanPart } from './part.ts';
 import type { PlannedCorrection, PlanWish } from './wish.ts';
 
 /** Rounds of one thing that a session could have: how many are worth while, and what each is worth. */
@@ -36,14 +36,16 @@ const kitOfRung: readonly (readonly RoundKind[])[] = [
   ['heavy bag', 'long bag', 'Thai pads', 'focus mitts'],
 ];
 
-/** What a rung is done on, of what is there; null where nothing of the sort is. */
-export function kitAtRung(rung: number, { who }: PlanWish): RoundKind | null {
+/** No bag and no pads for whom a blow to the head has not been cleared. */
+const mayHit = ({ limits }: Circumstances): boolean => !limits.includes('head');
+
+/** What a rung is done on, of what is there and may be hit; null where nothing of the sort is. */
+function kitAtRung(rung: number, { who }: PlanWish): RoundKind | null {
   const at = kitOfRung[rung - 1]!.find((on) => on === 'shadowboxing' || who.kit.includes(on));
-  return at && (who.holder || !padKinds.includes(at)) ? at : null;
+  const may = at === 'shadowboxing' || mayHit(who);
+  return at && may && (who.holder || !padKinds.includes(at)) ? at : null;
 }
 
-/** No bag and no pads for whom a blow to the head has not been cleared. */
-const mayHit = ({ who }: PlanWish): boolean => !who.limits.includes('head');
 /** Strikes of one technique in a minute: thrown singly, or among others. */
 const aMinute = (rung: number): number => (rung <= 3 ? 12 : 7);
 /** What nobody knows yet is asked with so many strikes: half as many again as the fewest that say anything. */
@@ -97,7 +99,7 @@ const nameOf = ({ techniqueName, checkpointName }: PlannedCorrection): string =>
 /** Drills for a correction that this trainee may do with what is there, nearest to a rung first. */
 function fitting(one: PlannedCorrection, rung: number, wish: PlanWish): Drill[] {
   // A drill for something else is thrown otherwise, and trains otherwise.
-  const its = wish.drills.filter(({ techniques }) => techniques.length === 0 || techniques.includes(one.technique));
+  const its = wish.drills.filter((drill) => isThrownIn(drill, one.technique));
   return drillsFor(its, one, rung).filter((drill) => whyNot(drill, wish.who) === null);
 }
 
@@ -110,12 +112,11 @@ function work(one: PlannedCorrection, place: number, rules: FloorRules, wish: Pl
   const less = place === 0 ? 1 : 0.7;
   const list: Candidate[] = [];
   const leftOut: LeftOut[] = [];
-  const add = (kind: PartKind, part: PlanPart, worth: number[], after: string | null): void =>
-    void list.push({ part: { ...part, kind }, worth: worth.map((value) => value * less), after, instead: null });
+  const add = (part: PlanPart, worth: number[], after: string | null): void =>
+    void list.push({ part, worth: worth.map((value) => value * less), after, instead: null });
   const lowId = `low ${one.id}`;
   const slowly = { id: lowId, kind: 'low' as const, ...aboutIt(one) };
   add(
-    'low',
     low
       ? partOfDrill(low, kitFor(low, wish.who.kit)!, rules, wish, slowly)
       : partOf(rules, wish, {
@@ -133,10 +134,9 @@ function work(one: PlannedCorrection, place: number, rules: FloorRules, wish: Pl
   );
   const above = { id: `up ${one.id}`, kind: 'up' as const, ...aboutIt(one) };
   const on = kitAtRung(upRung, wish);
-  if (up) add('up', partOfDrill(up, kitFor(up, wish.who.kit)!, rules, wish, above), [9, 6, 3], lowId);
-  else if (on && (on === 'shadowboxing' || mayHit(wish)))
+  if (up) add(partOfDrill(up, kitFor(up, wish.who.kit)!, rules, wish, above), [9, 6, 3], lowId);
+  else if (on)
     add(
-      'up',
       partOf(rules, wish, {
         ...above,
         ...{ title: `${one.techniqueName}, ${rungName(upRung).toLowerCase()}`, on, rung: upRung, impact: on !== 'shadowboxing' },
@@ -154,7 +154,7 @@ function work(one: PlannedCorrection, place: number, rules: FloorRules, wish: Pl
 
 /** Why something cannot be done at a rung. */
 function missing(rung: number, wish: PlanWish): string {
-  if (!mayHit(wish) && rung > 2) return afterHeadBlow;
+  if (!mayHit(wish.who) && rung > 2) return afterHeadBlow;
   return `“${rungName(rung)}” needs ${rung === 5 || rung === 6 ? 'pads and somebody who holds' : 'a bag'}.`;
 }
 
@@ -163,7 +163,6 @@ function recheck(one: PlannedCorrection, rules: FloorRules, wish: PlanWish): Can
   const on = kitAtRung(one.rung, wish);
   const what = `${nameOf(one)}, re-check`;
   if (!on) return { list: [], leftOut: [{ what, why: missing(one.rung, wish) }] };
-  if (on !== 'shadowboxing' && !mayHit(wish)) return { list: [], leftOut: [{ what, why: missing(one.rung, wish) }] };
   const strikes = one.strikes ?? usualStrikes;
   const aRound = Math.floor((aMinute(one.rung) * rules.work) / 60);
   const rounds = Math.min(mostRecheckRounds, Math.max(1, Math.ceil(strikes / aRound)));
@@ -209,7 +208,7 @@ function ofTheWeek({ id, name }: NonNullable<PlanWish['technique']>, rules: Floo
 /** A round in which nobody says what to throw: on pads, on a bag, in the air. */
 function free(rules: FloorRules, wish: PlanWish): Candidate[] {
   const grounds = [kitAtRung(6, wish), kitAtRung(4, wish), 'shadowboxing' as const];
-  const there = [...new Set(grounds)].filter((on): on is RoundKind => on !== null && (on === 'shadowboxing' || mayHit(wish)));
+  const there = [...new Set(grounds)].filter((on) => on !== null);
   return there.map((on, place) => ({
     part: partOf(rules, wish, {
       ...{ id: `free ${on}`, kind: 'free', title: on === 'shadowboxing' ? 'Free, in the air' : `Free on the ${on}`, on },

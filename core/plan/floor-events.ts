@@ -1,6 +1,6 @@
 import type { CalledOut } from '../calls/index.ts';
 import type { Ms } from '../units.ts';
-import type { DoneWork, Stretch } from './stretches.ts';
+import { eachRoundOnce, type DoneWork, type Stretch } from './stretches.ts';
 
 /** Something that is heard or said at a moment of the clock. */
 export type FloorEvent =
@@ -39,12 +39,5 @@ export function noteWork(done: readonly DoneWork[], stretches: readonly Stretch[
       const spent = Math.min(now, to) - from;
       return { part, round, worked: spent, whole: spent >= to - from - nearEnough };
     });
-  if (worked.length === 0) return [...done];
-  const key = ({ part, round }: DoneWork): string => `${part} ${round}`;
-  const all = new Map(done.map((one) => [key(one), one]));
-  for (const one of worked) {
-    const known = all.get(key(one));
-    if (!known || one.worked > known.worked) all.set(key(one), one);
-  }
-  return [...all.values()];
+  return eachRoundOnce([...done, ...worked]);
 }

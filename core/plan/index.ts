@@ -1,7 +1,7 @@
 export * from './part.ts';
 export * from './rules.ts';
 export * from './wish.ts';
-export { kitAtRung, mostWorkedOn, partOfDrill, type LeftOut } from './candidates.ts';
+export { mostWorkedOn, partOfDrill, type LeftOut } from './candidates.ts';
 export { lastThird, makePlan, type MadePlan } from './make-plan.ts';
 export * from './plan-problems.ts';
 export * from './stretches.ts';

@@ -1,7 +1,7 @@
 import type { Seconds } from '../units.ts';
 import { clockTime, counted } from '../words/index.ts';
 import { candidatesFor, type Candidate, type LeftOut } from './candidates.ts';
-import { learning, partLength, partsLength, type PlanPart } from './part.ts';
+import { impactRounds, learning, partLength, partsLength, partStarts, type PlanPart } from './part.ts';
 import { rulesFor, type FloorRules } from './rules.ts';
 import type { PlanWish } from './wish.ts';
 
@@ -32,13 +32,8 @@ const partsWith = (list: readonly Candidate[], rounds: Rounds): PlanPart[] =>
 /** Whether something new would begin when nobody learns any more. */
 export function beginsTooLate(parts: readonly PlanPart[], change: Seconds): PlanPart[] {
   const until = partsLength(parts, change) * lastThird;
-  const late: PlanPart[] = [];
-  let at = 0;
-  for (const part of parts) {
-    if (learning.includes(part.kind) && at > until) late.push(part);
-    at += partLength(part) + change;
-  }
-  return late;
+  const starts = partStarts(parts, change);
+  return parts.filter(({ kind }, place) => learning.includes(kind) && starts[place]! > until);
 }
 
 /**
@@ -90,7 +85,7 @@ function whyLess(search: Search, rounds: Rounds, place: number): string {
   const { list, rules, length } = search;
   const more = rounds.map((count, other) => (other === place ? count + 1 : count));
   const parts = partsWith(list, more);
-  const used = partsWith(list, rounds).reduce((sum, part) => sum + (part.impact ? part.rounds : 0), 0);
+  const used = impactRounds(partsWith(list, rounds));
   const { part, after } = list[place]!;
   if (part.impact && used + 1 > search.impact) {
     return search.impact < rules.impactASession

@@ -77,15 +77,20 @@ export interface DoneWork {
   whole: boolean;
 }
 
-/** What was done, part by part; a round that was begun twice counts once, with its longer one. */
-export function doneParts(done: readonly DoneWork[]): DonePart[] {
+/** Every round once: of one that was begun twice the longer one. */
+export function eachRoundOnce(done: readonly DoneWork[]): DoneWork[] {
   const byRound = new Map<string, DoneWork>();
   for (const one of done) {
     const key = `${one.part} ${one.round}`;
     const known = byRound.get(key);
     if (!known || one.worked > known.worked) byRound.set(key, one);
   }
-  const rows = [...byRound.values()];
+  return [...byRound.values()];
+}
+
+/** What was done, part by part. */
+export function doneParts(done: readonly DoneWork[]): DonePart[] {
+  const rows = eachRoundOnce(done);
   return [...new Set(rows.map(({ part }) => part))]
     .sort((a, b) => a - b)
     .map((part) => {

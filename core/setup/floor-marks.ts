@@ -66,7 +66,7 @@ export function stanceBoxFor(body: KnownBody): StanceBox {
   const torso = tellMeasure(body, 'torso');
   const [width, length] = [bandOfMeasure('stance-width'), bandOfMeasure('stance-length')];
   return {
-    width: timesOf(joints, 1),
+    width: joints,
     length: timesOf(torso, (length.from + length.to) / 2),
     foot: tellMeasure(body, 'foot'),
     widthFrom: joints.value * width.from,

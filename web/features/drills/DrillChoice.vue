@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDumbbell } from '@mdi/js';
 import type { Correction } from '@wax-fist/contract/corrections';
-import { doseInWords, drillsFor, type Drill } from '@wax-fist/core/drills';
+import { doseInWords, drillsFor, isThrownIn, type Drill } from '@wax-fist/core/drills';
 import { computed } from 'vue';
 import { useDrills } from './drill-store.ts';
 
@@ -12,7 +12,7 @@ const drills = useDrills();
 void drills.ready().catch(() => undefined);
 const few = 6;
 const its = computed(() => {
-  const thrown = drills.drills.filter(({ techniques }) => techniques.length === 0 || techniques.includes(correction.technique));
+  const thrown = drills.drills.filter((drill) => isThrownIn(drill, correction.technique));
   return drillsFor(thrown, correction, correction.rung).slice(0, few);
 });
 const inWords = (drill: Drill): string => `${drill.name}: ${doseInWords(drill.dose)}`;

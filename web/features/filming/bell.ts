@@ -14,9 +14,9 @@ const wood = [
   [820, 0.6, 0.07],
   [1710, 0.4, 0.05],
 ] as const;
-type Partial = readonly [hertz: number, loudness: number, fade: number];
+type Tone = readonly [hertz: number, loudness: number, fade: number];
 
-function strike(sound: readonly Partial[], times: number, apart: number): void {
+function strike(sound: readonly Tone[], times: number, apart: number): void {
   try {
     context ??= new AudioContext();
     for (let stroke = 0; stroke < times; stroke++) {

@@ -1,21 +1,16 @@
 import { remember, remembered } from '../../app/remembered.ts';
+import { whole } from '@wax-fist/contract/shapes';
 import { views } from '@wax-fist/core/technique';
-import { boolean, number, object, string, type InferType } from 'yup';
+import { boolean, object, string, type InferType } from 'yup';
 
-const whole = (name: string, least: number, most: number) =>
-  number()
-    .typeError(`${name}: a number, please.`)
-    .integer(`${name}: a whole number, please.`)
-    .min(least, `${name}: at least ${least}.`)
-    .max(most, `${name}: at most ${most}.`)
-    .required(`${name}: a number, please.`);
+const needed = (name: string, least: number, most: number) => whole(name, least, most).required(`${name}: a number, please.`);
 
 /** How it is filmed; times in seconds, as they are typed. */
 export const filmingPlanShape = object({
-  rounds: whole('Rounds', 1, 30),
-  work: whole('Work', 5, 900),
-  rest: whole('Rest', 0, 600),
-  ready: whole('Get ready', 0, 120),
+  rounds: needed('Rounds', 1, 30),
+  work: needed('Work', 5, 900),
+  rest: needed('Rest', 0, 600),
+  ready: needed('Get ready', 0, 120),
   view: string().oneOf(views).required(),
   bell: boolean().required(),
 });

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiAccountGroup, mdiCalendarPlus, mdiChevronLeft, mdiChevronRight, mdiDumbbell, mdiRuler } from '@mdi/js';
+import { day } from '@wax-fist/contract/shapes';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,7 +15,7 @@ const route = useRoute();
 const router = useRouter();
 const logs = useFloorLogs();
 const today = localDay();
-const isDay = (text: unknown): text is string => typeof text === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(text);
+const isDay = (text: unknown): text is string => day().required().isValidSync(text, { strict: true });
 const week = useWeek(computed(() => (isDay(route.query.week) ? route.query.week : today)));
 const { plans, trainees, failure, trouble, again, days } = week;
 onMounted(async () => {

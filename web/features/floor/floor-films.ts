@@ -33,17 +33,15 @@ export async function keepFloorFilm(film: FloorFilm): Promise<void> {
 const onItsWay = new Set<string>();
 
 /** Sends what was filmed into the sessions of its plan; each is forgotten here once it is there. */
-export async function sendFloorFilms({ id, sessions }: Pick<Plan, 'id' | 'sessions'>): Promise<number> {
+export async function sendFloorFilms({ id, sessions }: Pick<Plan, 'id' | 'sessions'>): Promise<void> {
   const uploads = useUploads();
   const database = await opened();
   const films = await database.getAllFromIndex('films', 'plan', id);
   database.close();
-  let sent = 0;
   for (const film of films) {
     const session = sessions.find(({ roundKind, rung }) => roundKind === film.on && rung === film.rung);
     if (!session || onItsWay.has(film.id)) continue;
     onItsWay.add(film.id);
-    sent++;
     uploads.send(film.file, session.sessionId, film.view, () => {
       onItsWay.delete(film.id);
       void opened().then(async (again) => {
@@ -52,7 +50,6 @@ export async function sendFloorFilms({ id, sessions }: Pick<Plan, 'id' | 'sessio
       });
     });
   }
-  return sent;
 }
 
 /** Sends what was left over from another time: the page was closed before it was there. */

@@ -38,8 +38,10 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
   const state = shallowRef(begun);
   const now = ref(Date.now());
   const elapsed = computed(() => elapsedOn(state.value.clock, now.value));
-  const parts = computed(() => state.value.plan.parts as PlanPart[]);
-  const stretches = computed(() => stretchesOf(parts.value, state.value.plan.change));
+  /** Changes with one round more, and not with every look at the clock: so do its stretches and what is heard in them. */
+  const plan = computed(() => state.value.plan);
+  const parts = computed<readonly PlanPart[]>(() => plan.value.parts);
+  const stretches = computed(() => stretchesOf(parts.value, plan.value.change));
   const stretch = computed(() => stretchAt(stretches.value, elapsed.value));
   const running = computed(() => state.value.clock.since !== null);
   const wake = useWakeLock();
@@ -48,14 +50,15 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
     const recipe = parts.value[at.part]!.recipe;
     const parsed = at.kind === 'work' && recipe ? parseRecipe(recipe, { book: sixCall, catalogue }) : undefined;
     if (!parsed?.ok) return [];
-    const random = randomLcg(seedOf(state.value.plan.id, at.part, at.round));
+    const random = randomLcg(seedOf(plan.value.id, at.part, at.round));
     return callsInRound(parsed.recipe, { work: at.to - at.from, book: sixCall, catalogue, random });
   };
-  const calls = computed(() => (stretch.value ? callsOf(stretch.value) : []));
-  const inWords = ({ combination }: CalledOut): string => sayInWords(combination, catalogue);
+  const events = computed(() => stretches.value.flatMap((one) => eventsOf(one, callsOf(one))));
+  const inWords = (event: FloorEvent): string => (event.kind === 'call' ? sayInWords(event.call.combination, catalogue) : '');
   const call = computed(() => {
-    const at = stretch.value;
-    const last = at && calls.value.findLast((one) => one.at <= elapsed.value - at.from);
+    const last = events.value.findLast(
+      (event) => event.kind === 'call' && event.stretch === stretch.value && event.at <= elapsed.value,
+    );
     return last && inWords(last);
   });
 
@@ -69,9 +72,7 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
     now.value = Date.now();
     if (!running.value) return;
     const at = elapsed.value;
-    const near = stretches.value.filter(({ from, to }) => from <= at && to >= heardUpTo);
-    const events = near.flatMap((one) => eventsOf(one, callsOf(one)));
-    for (const event of eventsBetween(events, heardUpTo, at)) heard(event, event.kind === 'call' ? inWords(event.call) : '');
+    for (const event of eventsBetween(events.value, heardUpTo, at)) heard(event, inWords(event));
     const done = noteWork(state.value.done, stretches.value, read, at);
     read = at;
     const end = stretches.value.at(-1)?.to ?? 0;
@@ -117,8 +118,8 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
     oneMore(): void {
       const at = stretch.value;
       const part = at === undefined ? parts.value.length - 1 : Math.max(0, at.kind === 'change' ? at.part - 1 : at.part);
-      const more = state.value.plan.parts.map((one, place) => (place === part ? { ...one, rounds: one.rounds + 1 } : one));
-      put({ plan: { ...state.value.plan, parts: more } });
+      const more = parts.value.map((one, place) => (place === part ? { ...one, rounds: one.rounds + 1 } : one));
+      put({ plan: { ...plan.value, parts: more } });
       if (at === undefined) put({ clock: resumed(state.value.clock, Date.now()) });
     },
     log: (): PlanLog => ({ doneOn: state.value.begunOn, done: doneParts(state.value.done) }),

@@ -62,7 +62,6 @@ export function useWeek(day: Ref<string>) {
   return {
     ...{ days, plans, trainees, failure, trouble, again, move, problems },
     on: (wanted: string): PlanOfDay[] => (plans.value ?? []).filter(({ plannedOn }) => plannedOn === wanted),
-    named: (id: string): PlanOfDay | undefined => plans.value?.find((one) => one.id === id),
     weekFrom: (weeks: number): string => dayAfter(days.value[0]!, 7 * weeks),
   };
 }

@@ -16,24 +16,24 @@ import { partSigns } from './part-sign.ts';
 import { shotInWords } from './shot-words.ts';
 import type { PlanDesk } from './use-plan-desk.ts';
 
-/** One part of a session: when, what, how much; changed where it stands. Without a desk it is only told. */
+/** One part of a session: when, what, how much; changed where it stands. */
 const {
   part,
-  desk = undefined,
+  desk,
   problems = [],
 } = defineProps<{
   part: PlanPart;
   starts: Seconds;
-  desk?: PlanDesk | undefined;
+  desk: PlanDesk;
   problems?: readonly PlanProblem[];
   place: number;
 }>();
 /** How it is done is for whoever asks: a session is seen as a whole. */
 const open = ref(false);
-const instead = computed(() => (desk && !part.shot && (part.checkpointId || part.technique) ? desk.drillsInstead(part) : []));
-const rounds = computed({ get: () => part.rounds, set: (now) => now >= 1 && desk?.changed(part, { rounds: now }) });
+const instead = computed(() => (!part.shot && (part.checkpointId || part.technique) ? desk.drillsInstead(part) : []));
+const rounds = computed({ get: () => part.rounds, set: (now) => now >= 1 && desk.changed(part, { rounds: now }) });
 const works = Array.from({ length: 20 }, (_, place) => (place + 1) * 30);
-const work = computed({ get: () => part.work, set: (now) => desk?.changed(part, { work: now }) });
+const work = computed({ get: () => part.work, set: (now) => desk.changed(part, { work: now }) });
 const leads = computed(() => (!hasLeads(part) ? '' : part.leads === 'usual only' ? 'usual lead' : 'both leads'));
 const workItems = computed(() =>
   [...new Set([...works, part.work])].sort((a, b) => a - b).map((value) => ({ value, title: clockTime(value) })),
@@ -43,7 +43,7 @@ const workItems = computed(() =>
 <template>
   <li :class="[part.kind, { wrong: problems.some(({ hard }) => hard) }]" tabindex="-1">
     <span class="when number">
-      <VIcon v-if="desk" :icon="mdiDragVertical" size="20" class="grip no-print" aria-hidden="true" />
+      <VIcon :icon="mdiDragVertical" size="20" class="grip no-print" aria-hidden="true" />
       {{ clockTime(starts) }}
     </span>
     <VIcon :icon="partSigns[part.kind]" size="26" class="sign" />
@@ -59,22 +59,20 @@ const workItems = computed(() =>
       <span v-for="{ says } in problems" :key="says" class="problem" role="alert">{{ says }}</span>
     </div>
     <div class="much number">
-      <template v-if="desk">
-        <select v-model.number="rounds" :aria-label="`Rounds of ${part.title}`" class="no-print">
-          <option v-for="count in 12" :key="count" :value="count">{{ count }}</option>
-        </select>
-        <span class="no-print" aria-hidden="true">×</span>
-        <select v-model.number="work" :aria-label="`Work of ${part.title}`" class="no-print">
-          <option v-for="{ value, title } in workItems" :key="value" :value="value">{{ title }}</option>
-        </select>
-      </template>
-      <span :class="{ 'only-print': desk }">{{ part.rounds }} × {{ clockTime(part.work) }}</span>
+      <select v-model.number="rounds" :aria-label="`Rounds of ${part.title}`" class="no-print">
+        <option v-for="count in 12" :key="count" :value="count">{{ count }}</option>
+      </select>
+      <span class="no-print" aria-hidden="true">×</span>
+      <select v-model.number="work" :aria-label="`Work of ${part.title}`" class="no-print">
+        <option v-for="{ value, title } in workItems" :key="value" :value="value">{{ title }}</option>
+      </select>
+      <span class="only-print">{{ part.rounds }} × {{ clockTime(part.work) }}</span>
       <small>
         {{ part.rounds > 1 ? `rest ${clockTime(part.rest)}, ` : '' }}{{ part.on === 'shadowboxing' ? 'in the air' : part.on
         }}{{ leads && `, ${leads}` }}, {{ clockTime(partLength(part)) }} in all
       </small>
     </div>
-    <span v-if="desk" class="hands no-print">
+    <span class="hands no-print">
       <VMenu v-if="instead.length > 1">
         <template #activator="{ props: opens }">
           <VBtn

@@ -8,6 +8,7 @@ import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useUploads } from '../footage/uploads-store.ts';
+import { rateOf } from '../sessions/session-advice.ts';
 import { shotInWords } from './shot-words.ts';
 
 /** What was planned to be filmed in a session: a film that is put into its place knows from where it was taken. */
@@ -17,12 +18,11 @@ const uploads = useUploads();
 const over = ref<string>();
 const { value: plan } = useAnswer(() => request(planEndpoints.sessionPlan, { params: { sessionId: session.id } }));
 
-/** Frames a second of a film; a little less than asked is what cameras that say 60 do. */
-const rateOf = ({ frames, duration }: Film): number => (frames && duration ? ((frames - 1) * 1000) / duration : Infinity);
+/** A little less than asked is what cameras that say 60 do. */
 const tolerated = 0.97;
 const said = (shot: Shot, film: Film | undefined): string => {
   if (!film) return '';
-  const rate = rateOf(film);
+  const rate = rateOf(film) ?? Infinity;
   return rate < shot.rate * tolerated
     ? `Filmed at ${Math.round(rate)} frames a second: too few to settle it. Next time at ${shot.rate} or more.`
     : '';

@@ -30,7 +30,8 @@ export interface SessionAdvice {
   places: CameraPlace[];
 }
 
-const rateOf = ({ frames, duration }: Film): number | undefined =>
+/** Frames a second of a film; undefined while nobody knows. */
+export const rateOf = ({ frames, duration }: Film): number | undefined =>
   frames && duration && frames > 1 ? ((frames - 1) * 1000) / duration : undefined;
 
 /** What can be settled of the open corrections of a session’s trainee, from its films and from every other place. */
