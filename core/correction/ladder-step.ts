@@ -28,7 +28,7 @@ export interface ProposedStep {
 }
 
 /** How sure one has to be of a level at or below its aim, or above it. */
-const sureOfAim: Ratio = 0.8;
+export const sureOfAim: Ratio = 0.8;
 /** Holding has to be seen again so much later before it is locked. */
 export const daysToLock = 5;
 

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { daysBetween } from '../days.ts';
-import { weekOf, weekProblems, type WeekSession } from './index.ts';
+import { weekOf } from '../days.ts';
+import { weekProblems, type WeekSession } from './index.ts';
 
 const session = (change: Partial<WeekSession>): WeekSession => ({
   ...{ id: Math.random().toString(36), traineeId: 'm', traineeName: 'Maren', day: '2026-11-24', impact: 3 },

@@ -1,15 +1,8 @@
 import { groups } from 'd3-array';
-import { dayAfter, daysBetween } from '../days.ts';
+import { daysBetween } from '../days.ts';
 import type { AgeGroup, Grade } from '../trainee/index.ts';
 import { counted } from '../words/index.ts';
 import { rulesFor } from './rules.ts';
-
-/** The seven days of the week of a day, from Monday. @param day YYYY-MM-DD */
-export function weekOf(day: string): string[] {
-  const weekday = new Date(`${day}T12:00:00Z`).getUTCDay();
-  const monday = dayAfter(day, -((weekday + 6) % 7));
-  return Array.from({ length: 7 }, (_, place) => dayAfter(monday, place));
-}
 
 /** A session of a week, as far as a week asks. */
 export interface WeekSession {

@@ -104,6 +104,23 @@ function levelNow(looks: readonly Look[], club: ClubSpread): Float64Array {
   return now;
 }
 
+/** Probability that a level is at or below an aim at its last look. @param looks at least one */
+export const chanceAtAim = (looks: readonly Look[], club: ClubSpread, aim: Ratio): Ratio =>
+  chanceBelow(levelNow(looks, club), aim);
+
+/**
+ * Where a level is expected in so many weeks after its last look if all goes on as it does: a trend is followed, and the longer nobody
+ * looks, the more it may have become anything.
+ * @param looks at least one @returns after each week from none up to `weeks`
+ */
+export function levelAhead(looks: readonly Look[], club: ClubSpread, weeks: number): Ratio[] {
+  let ahead = likelyWays(looks, club, undefined).map(asItGoes);
+  return Array.from({ length: weeks + 1 }, (_, week) => {
+    if (week > 0) ahead = ahead.map(aWeekLater);
+    return sum(ahead, ({ level, weight }) => weight * meanOf(level));
+  });
+}
+
 const asLevel = (distribution: Float64Array): Level => ({
   level: meanOf(distribution),
   low: quantileOf(distribution, intervalTail),
@@ -137,13 +154,22 @@ function likelyWays(looks: readonly Look[], club: ClubSpread, cue: number | unde
 /** More weeks ahead than this nobody can see, and below such a chance a trend is none. */
 const [farthest, likelyTrend]: readonly [number, Ratio] = [12, 0.5];
 
+/** What is known of a level, and how it goes on. */
+interface Ahead {
+  level: Float64Array;
+  week: Transition;
+  weight: Ratio;
+}
+const asItGoes = ({ known, motion, weight }: Way): Ahead => ({ level: known.at(-1)!, week: transitionOver(motion, 1), weight });
+const aWeekLater = (one: Ahead): Ahead => ({ ...one, level: moved(one.level, one.week, new Float64Array(levels.length)) });
+
 /** When the aim is likely met, if a trend leads there. */
 function weeksToAim(ways: readonly Way[], aim: Ratio, atAim: Ratio): number | undefined {
   const trend = sum(ways, ({ motion, weight }) => (motion.trend < 0 ? weight : 0));
   if (atAim >= likelyTrend || trend < likelyTrend) return undefined;
-  let ahead = ways.map(({ known, motion, weight }) => ({ level: known.at(-1)!, week: transitionOver(motion, 1), weight }));
+  let ahead = ways.map(asItGoes);
   for (let week = 1; week <= farthest; week++) {
-    ahead = ahead.map((one) => ({ ...one, level: moved(one.level, one.week, new Float64Array(levels.length)) }));
+    ahead = ahead.map(aWeekLater);
     if (sum(ahead, ({ level, weight }) => weight * chanceBelow(level, aim)) >= likelyTrend) return week;
   }
   return undefined;
