@@ -22,6 +22,7 @@ import { planEndpoints } from './plans.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
+import { syllabusEndpoints } from './syllabus.ts';
 import { sessionEndpoints } from './sessions.ts';
 import { todayEndpoints } from './today.ts';
 import { traineeEndpoints } from './trainees.ts';
@@ -47,6 +48,7 @@ export const endpoints = {
   ...drillEndpoints,
   ...limitEndpoints,
   ...planEndpoints,
+  ...syllabusEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,

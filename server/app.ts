@@ -23,6 +23,7 @@ import { noteRoutes } from './features/notes/routes.ts';
 import { drillRoutes } from './features/drills/routes.ts';
 import { limitRoutes } from './features/limits/routes.ts';
 import { planRoutes } from './features/plans/routes.ts';
+import { syllabusRoutes } from './features/syllabus/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
 import { schoolRoutes } from './features/schools/routes.ts';
 import { stillRoutes } from './features/stills/routes.ts';
@@ -89,6 +90,7 @@ export function appOf(services: Services, webFolder: string): Express {
   drillRoutes(router, services);
   limitRoutes(router, services);
   planRoutes(router, services);
+  syllabusRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);
   correctionRoutes(router, services);

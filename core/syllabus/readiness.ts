@@ -33,9 +33,10 @@ export interface Standing {
   coming: readonly string[];
   testOn: string | null;
   club: ClubSpread;
-  set: (id: string, lead: TestLead) => SetLook | undefined;
-  mustHave: (one: MustHave, lead: TestLead) => MustHaveLooks;
-  nameOf: (one: MustHave) => string;
+  /** Those that were thrown. */
+  sets: readonly { setId: string; lead: TestLead; look: SetLook }[];
+  /** Every must-have of the course with each foot in front that it asks. */
+  mustHaves: readonly (MustHave & MustHaveLooks & { lead: TestLead; name: string })[];
 }
 
 export const requirementKinds = ['set', 'must-have', 'credits'] as const;
@@ -87,7 +88,7 @@ export function readiness(course: Course, standing: Standing): Readiness {
 
   const sets = course.sets.flatMap(({ id, name }) =>
     leads.map((lead) => {
-      const look = standing.set(id, lead);
+      const look = standing.sets.find((one) => one.setId === id && one.lead === lead)?.look;
       const has = look
         ? `${percent(look.score)} as planned on ${shortDay(look.day)}, ${counted(look.attempts, 'attempt')}`
         : 'Not thrown yet';
@@ -97,19 +98,13 @@ export function readiness(course: Course, standing: Standing): Readiness {
     }),
   );
   const aim = 1 - course.passMark;
-  const mustHaves = course.mustHaves.flatMap((one) =>
-    leads.map((lead) => {
-      const known = standing.mustHave(one, lead);
-      const state = lockOf(one.rung, known, aim, standing.club);
-      const told = {
-        ...{ kind: 'must-have' as const, what: standing.nameOf(one), lead: course.bothLeads ? lead : null },
-        has: state.says,
-      };
-      if (state.locked) return met(told);
-      const missing = `Locked at “${rungName(one.rung)}”, ${percent(course.passMark)} clean`;
-      return open(told, missing, earliestLock({ ...state, aim, looks: known.looks }, standing.coming, standing.club));
-    }),
-  );
+  const mustHaves = standing.mustHaves.map(({ name, lead, rung, ...known }) => {
+    const state = lockOf(rung, known, aim, standing.club);
+    const told: Told = { kind: 'must-have', what: name, lead: course.bothLeads ? lead : null, has: state.says };
+    if (state.locked) return met(told);
+    const missing = `Locked at “${rungName(rung)}”, ${percent(course.passMark)} clean`;
+    return open(told, missing, earliestLock({ ...state, aim, looks: known.looks }, standing.coming, standing.club));
+  });
   const had = creditsOf(standing.attended, course.creditsAWeek);
   const credits: Told = { kind: 'credits', what: 'Credits', lead: null, has: `${had} of ${course.credits}` };
   const requirements = [

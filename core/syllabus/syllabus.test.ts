@@ -20,6 +20,7 @@ import {
   type Course,
   type MustHaveLooks,
   type Standing,
+  type TestLead,
 } from './index.ts';
 
 const catalogue = shippedCatalogue;
@@ -191,11 +192,14 @@ describe('readiness for a test', () => {
     worksAt: null,
     ...change,
   });
+  const asked = (looks: MustHaveLooks, leads: readonly TestLead[] = ['usual']): Standing['mustHaves'] =>
+    leads.map((lead) => ({ ...course.mustHaves[0]!, ...looks, lead, name: 'Jab: way home' }));
+  const thrown = (score: number, attempts: number): Standing['sets'] => [
+    { setId: course.sets[0]!.id, lead: 'usual', look: { day: '2026-02-24', score, attempts } },
+  ];
   const standing = (change: Partial<Standing> = {}): Standing => ({
     ...{ today, attended: ['2026-02-20', '2026-02-24'], coming: weekly('2026-03-03', 20), testOn: null, club: usualSpread },
-    set: () => ({ day: '2026-02-24', score: 1, attempts: 3 }),
-    mustHave: () => known({ lockedUpTo: 3 }),
-    nameOf: ({ technique, checkpointId }) => `${technique}: ${checkpointId}`,
+    ...{ sets: thrown(1, 3), mustHaves: asked(known({ lockedUpTo: 3 })) },
     ...change,
   });
 
@@ -207,8 +211,7 @@ describe('readiness for a test', () => {
   it('says of each thing that is missing by when it can be there', () => {
     const { requirements, earliest } = readiness(
       course,
-      standing({
-        set: () => ({ day: '2026-02-24', score: 0.8, attempts: 1 }),
+      standing({ sets: thrown(0.8, 1),
         attended: [],
         coming: ['2026-03-03', '2026-03-05'],
       }),
@@ -223,14 +226,17 @@ describe('readiness for a test', () => {
   });
 
   it('names no day when one thing has none, and says which', () => {
-    const { earliest, requirements } = readiness(course, standing({ mustHave: () => known() }));
+    const { earliest, requirements } = readiness(course, standing({ mustHaves: asked(known()) }));
     expect(earliest).to.equal(null);
     expect(requirements.find(({ kind }) => kind === 'must-have')!.remark).to.include('never looked at');
   });
 
   it('says what comes too late for the day of the test', () => {
     const looks = new Map([[3, [look('2026-02-20', 0, 24), look('2026-02-23', 0, 24)]]]);
-    const { requirements } = readiness(course, standing({ testOn: '2026-03-04', mustHave: () => known({ looks, worksAt: 2 }) }));
+    const { requirements } = readiness(
+      course,
+      standing({ testOn: '2026-03-04', mustHaves: asked(known({ looks, worksAt: 2 })) }),
+    );
     expect(requirements.find(({ kind }) => kind === 'must-have')!.remark).to.match(
       /^Too late for .*4 Mar.*: it takes \d sessions, and 1 is left/,
     );
@@ -240,7 +246,7 @@ describe('readiness for a test', () => {
     const at = (...days: [day: string, fault: number][]): MustHaveLooks =>
       known({ looks: new Map([[4, days.map(([day, fault]) => look(day, fault, 30))]]) });
     const met = (mustHave: MustHaveLooks): boolean =>
-      readiness(course, standing({ mustHave: () => mustHave })).requirements.find(({ kind }) => kind === 'must-have')!.met;
+      readiness(course, standing({ mustHaves: asked(mustHave) })).requirements.find(({ kind }) => kind === 'must-have')!.met;
     expect(met(at(['2026-02-10', 0], ['2026-02-13', 0], ['2026-02-20', 0]))).to.equal(true);
     expect(met(at(['2026-02-17', 0], ['2026-02-20', 0]))).to.equal(false);
     expect(met(at(['2026-02-01', 0], ['2026-02-10', 0], ['2026-02-20', 14]))).to.equal(false);
@@ -248,11 +254,8 @@ describe('readiness for a test', () => {
 
   it('asks everything with either foot in front where the course does', () => {
     const both = { ...course, bothLeads: true };
-    const asked = readiness(
-      both,
-      standing({ set: (_, lead) => (lead === 'usual' ? { day: today, score: 1, attempts: 1 } : undefined) }),
-    );
-    expect(asked.requirements.map(({ kind, lead, met }) => [kind, lead, met])).to.deep.equal([
+    const { requirements } = readiness(both, standing({ mustHaves: asked(known({ lockedUpTo: 3 }), ['usual', 'other']) }));
+    expect(requirements.map(({ kind, lead, met }) => [kind, lead, met])).to.deep.equal([
       ['set', 'usual', true],
       ['set', 'other', false],
       ['must-have', 'usual', true],

@@ -2,7 +2,7 @@ import { scopeOf, type Allowed } from '@wax-fist/contract/endpoint';
 import { eq } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import type { Database } from '../db/connection.ts';
-import { drill, film, plan } from '../db/schema/index.ts';
+import { drill, film, gradeTest, plan } from '../db/schema/index.ts';
 import { validate as isUuid } from 'uuid';
 import { notFound, Refusal } from './refusal.ts';
 
@@ -19,6 +19,7 @@ type AddedBy = (db: Database, id: string) => Promise<string | null | undefined>;
 const addedBy: Record<string, AddedBy> = {
   filmId: async (db, id) => (await db.select({ by: film.addedBy }).from(film).where(eq(film.id, id)))[0]?.by,
   drillId: async (db, id) => (await db.select({ by: drill.addedBy }).from(drill).where(eq(drill.id, id)))[0]?.by,
+  testId: async (db, id) => (await db.select({ by: gradeTest.heldBy }).from(gradeTest).where(eq(gradeTest.id, id)))[0]?.by,
   planId: async (db, id) => (await db.select({ by: plan.madeBy }).from(plan).where(eq(plan.id, id)))[0]?.by,
 };
 

@@ -12,6 +12,7 @@ export const {
   measuredRates,
   measureStrikes,
   motion,
+  readinessOf,
   stillsOfCard,
   strikesIn,
 } = await import('./heavy-work.ts');

@@ -25,6 +25,7 @@ import {
   type Thrown,
 } from '@wax-fist/core/measure';
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Candidate, type Sound } from '@wax-fist/core/sound';
+import { readiness, type Course, type Readiness, type Standing } from '@wax-fist/core/syllabus';
 import { findMotion, findStrikes, type FoundStrike, type StrikeMoments } from '@wax-fist/core/strikes';
 import { handOf, type Band, type Checkpoint, type Stance, type View } from '@wax-fist/core/technique';
 import type { Px } from '@wax-fist/core/units';
@@ -156,3 +157,7 @@ export const levelsCompared = ({
   spread: ClubSpread;
   pairs: readonly (readonly [first: readonly Look[], second: readonly Look[]])[];
 }): Compared[] => pairs.map(([first, second]) => compareLevels(first, second, spread, worthwhile));
+
+/** How somebody stands to the test of their course, see `readiness`. */
+export const readinessOf = ({ course, standing }: { course: Course; standing: Standing }): Readiness =>
+  readiness(course, standing);

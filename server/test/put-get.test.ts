@@ -13,12 +13,15 @@ import { pointNames } from '@wax-fist/core/body';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { schoolEndpoints } from '@wax-fist/contract/schools';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { syllabusEndpoints, testOutcomes } from '@wax-fist/contract/syllabus';
 import { stillEndpoints, stillKinds } from '@wax-fist/contract/stills';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { shippedDrills } from '@wax-fist/core/drills';
 import { leadShares, makePlan } from '@wax-fist/core/plan';
+import { readyCourses } from '@wax-fist/core/syllabus';
 import { ageGroups, bodyParts, grades } from '@wax-fist/core/trainee';
 import { readyBooks } from '@wax-fist/core/calls';
+import { dayAfter } from '@wax-fist/core/days';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { anyLevel, hitSources } from '@wax-fist/core/sound';
@@ -67,11 +70,13 @@ describe('what is put is what is got', function () {
   let scene: ClubScene;
   let otherFilm: string;
   let holder: string;
+  const courseId = readyCourses[0]!.id;
   before(async () => {
     server = await startServer({ works: false });
     coach = await server.as('head-coach');
     scene = await addScene(server);
     holder = (await addScene(server)).traineeId;
+    await coach.ask(syllabusEndpoints.saveCourse, { courseId }, { ...readyCourses[0]!, place: 1 });
     otherFilm = uuid();
     const [known] = await server.services.db.select().from(film);
     const { db } = server.services;
@@ -219,6 +224,52 @@ describe('what is put is what is got', function () {
           }),
       params: ({ id }) => ({ planId: String(id) }),
       read: async ({ id }) => (await coach.ask(planEndpoints.showPlan, { planId: String(id) })).body,
+    },
+    saveCourse: {
+      bodies: () =>
+        fc
+          .record({ id: newId, name: words(120), place: fc.nat(100), pick: fc.nat(readyCourses.length - 1) })
+          .map(({ pick, ...own }) => ({ ...readyCourses[pick]!, ...own })),
+      params: ({ id }) => ({ courseId: String(id) }),
+      read: ({ id }) => listed(syllabusEndpoints.listCourses, id),
+    },
+    putOnCourse: {
+      bodies: () => fc.record({ courseId: fc.constant(courseId), begunOn: pastDay, testOn: fc.constantFrom(null, '2026-06-30') }),
+      params: () => ({ traineeId: scene.traineeId }),
+      read: async () =>
+        (await coach.ask(syllabusEndpoints.showTraineeCourse, { traineeId: scene.traineeId })).body.onCourse as Body,
+    },
+    saveTest: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          traineeId: fc.constant(scene.traineeId),
+          courseId: fc.constant(courseId),
+          heldOn: pastDay,
+          outcome: fc.constantFrom(...testOutcomes.filter((outcome) => outcome !== 'passed')),
+          note: text(300),
+          sheet: fc.record({
+            sets: fc.constantFrom(
+              [],
+              [{ setId: readyCourses[0]!.sets[0]!.id, lead: 'usual', thrown: ['jab', 'cross'], saidAloud: true }],
+            ),
+            mustHaves: fc.constantFrom(
+              [],
+              [{ technique: 'jab', checkpointId: 'gd.return-line', lead: 'other', clean: 3, fault: 1 }],
+            ),
+          }),
+        }),
+      params: ({ id }) => ({ testId: String(id) }),
+      read: async ({ id }) => (await coach.ask(syllabusEndpoints.showTest, { testId: String(id) })).body,
+    },
+    saveClosure: {
+      bodies: () =>
+        fc.record({ id: newId, name: words(120), from: pastDay, days: fc.nat(40) }).map(({ days, ...one }) => ({
+          ...one,
+          to: dayAfter(one.from, days),
+        })),
+      params: ({ id }) => ({ closureId: String(id) }),
+      read: ({ id }) => listed(syllabusEndpoints.listClosures, id),
     },
     saveReferenceStill: {
       bodies: () =>

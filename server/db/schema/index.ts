@@ -24,3 +24,4 @@ export * from './montages.ts';
 export * from './drills.ts';
 export * from './limits.ts';
 export * from './plans.ts';
+export * from './syllabus.ts';

@@ -73,6 +73,10 @@ export const recordKinds: readonly RecordKind[] = [
   kind(schema.drill),
   kind(schema.bodyLimit, (trainees) => sql`${schema.bodyLimit.traineeId} in ${trainees}`),
   kind(schema.plan, (trainees) => sql`${schema.plan.traineeId} in ${trainees}`),
+  kind(schema.course),
+  kind(schema.closure),
+  kind(schema.onCourse, (trainees) => sql`${schema.onCourse.traineeId} in ${trainees}`),
+  kind(schema.gradeTest, (trainees) => sql`${schema.gradeTest.traineeId} in ${trainees}`),
   kind(schema.planSession, inSessions(schema.planSession.sessionId)),
 ];
 

@@ -10,8 +10,10 @@ import type { Database } from '../../db/connection.ts';
 import {
   account,
   correction,
+  course,
   film,
   observation,
+  onCourse,
   strike,
   strikeMeasure,
   trainee,
@@ -189,11 +191,29 @@ async function plannedSessions(db: Database, traineeId: string, name: string, ho
   }));
 }
 
+/** The day of a test, once it is set. */
+async function testDays(db: Database, traineeId: string, name: string, home: string): Promise<CalendarDay[]> {
+  const rows = await db
+    .select({ testOn: onCourse.testOn, revision: onCourse.revision, courseId: course.id, courseName: course.name })
+    .from(onCourse)
+    .innerJoin(course, eq(course.id, onCourse.courseId))
+    .where(and(eq(onCourse.traineeId, traineeId), isNotNull(onCourse.testOn)));
+  return rows.map(({ testOn, revision, courseId, courseName }) => ({
+    id: `test-${traineeId}-${courseId}`,
+    version: revision,
+    day: testOn!,
+    title: `${name}: test`,
+    description: `${courseName}.`,
+    url: `${home}/trainees/${traineeId}/test`,
+  }));
+}
+
 async function rechecks(db: Database, traineeId: string, home: string): Promise<string> {
   const name = await nameOf(db, traineeId);
-  const [open, planned] = await Promise.all([
+  const [open, planned, tests] = await Promise.all([
     correctionsOf(db, and(isOpen, eq(correction.traineeId, traineeId))),
     plannedSessions(db, traineeId, name, home),
+    testDays(db, traineeId, name, home),
   ]);
   const days = open.flatMap(({ id, recheckOn, cue, technique, checkpointId, history }) =>
     recheckOn === null
@@ -210,7 +230,7 @@ async function rechecks(db: Database, traineeId: string, home: string): Promise<
           },
         ],
   );
-  return calendarOf([...days, ...planned], `${name}: look again`);
+  return calendarOf([...days, ...planned, ...tests], `${name}: look again`);
 }
 
 /** How each file of a trainee is written. @param home where the pages are */

@@ -29,6 +29,10 @@ const names: Readonly<Record<string, string>> = {
   drill: 'Drills',
   body_limit: 'Limits of trainees',
   plan: 'Planned sessions',
+  course: 'Courses of the syllabus',
+  closure: 'Days on which the club is closed',
+  on_course: 'Who is on which course',
+  grade_test: 'Tests',
   plan_session: 'Sessions of plans',
 };
 export const recordName = (kind: string): string => names[kind] ?? kind.replaceAll('_', ' ');
