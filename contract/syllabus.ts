@@ -148,7 +148,9 @@ export const syllabusEndpoints = {
   saveCourse: endpoint('PUT', '/api/courses/:courseId', headCoachOnly, { body: courseShape, reply: courseShape }),
   /** Not while somebody is on it. */
   removeCourse: endpoint('DELETE', '/api/courses/:courseId', headCoachOnly),
-  showTraineeCourse: endpoint('GET', '/api/trainees/:traineeId/course', coaches, { reply: traineeCourseShape }),
+  /** Null when on none. */
+  showOnCourse: endpoint('GET', '/api/trainees/:traineeId/course', coaches, { reply: onCourseShape.nullable().defined() }),
+  showTraineeCourse: endpoint('GET', '/api/trainees/:traineeId/readiness', coaches, { reply: traineeCourseShape }),
   putOnCourse: endpoint('PUT', '/api/trainees/:traineeId/course', coaches, { body: onCourseShape, reply: onCourseShape }),
   takeOffCourse: endpoint('DELETE', '/api/trainees/:traineeId/course', coaches),
   /** The newest first. */

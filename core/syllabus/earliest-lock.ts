@@ -61,7 +61,7 @@ export function earliestLock({ looks, rungs, heldOn, aim }: ToLock, days: readon
       if (held !== null) [locked, last] = [true, day];
       held ??= day;
     }
-    if (!locked) return { never: whyNever(ahead, aim, days, shown.length) };
+    if (!locked) return { never: whyNever({ ahead, aim, days, looks: shown.length, chance: chanceAtAim(basis, club, aim) }) };
     held = null;
   }
   return last === undefined ? { never: 'Nothing is left to lock.' } : { day: last, sessions };
@@ -74,10 +74,26 @@ function nearestBelow(looks: ToLock['looks'], rung: number): readonly Look[] {
   return nearest === undefined ? [] : looks.get(nearest)!;
 }
 
-function whyNever(ahead: readonly Ratio[], aim: Ratio, days: readonly string[], looks: number): string {
+/** So likely at the aim, what was seen does not rule out that it is there. */
+const leftOpen: Ratio = 0.2;
+
+function whyNever({
+  ahead,
+  aim,
+  days,
+  looks,
+  chance,
+}: {
+  ahead: readonly Ratio[];
+  aim: Ratio;
+  days: readonly string[];
+  looks: number;
+  chance: Ratio;
+}): string {
   if (days.length === 0) return 'No session is to come.';
-  if (ahead.every((level) => level > aim)) return 'At the rate at which it goes now it does not get there within half a year.';
-  return looks >= mostLooks
-    ? `So near the pass mark ${mostLooks} more looks do not make sure of it.`
-    : 'There are too few sessions to come within half a year.';
+  if (looks >= mostLooks) return `So near the pass mark ${mostLooks} more looks do not make sure of it.`;
+  if (ahead.some((level) => level <= aim)) return 'There are too few sessions to come within half a year.';
+  return chance >= leftOpen
+    ? 'What was seen leaves it open whether it is there already: film it again, and a day can be named.'
+    : 'At the rate at which it goes now it does not get there within half a year.';
 }

@@ -6,3 +6,4 @@ export * from './earliest-lock.ts';
 export * from './readiness.ts';
 export * from './set-attempts.ts';
 export * from './test-sheet.ts';
+export * from './thrown-changes.ts';

@@ -148,6 +148,7 @@ describe('the earliest honest day', () => {
       return 'never' in at ? at.never : at.day;
     };
     expect(why(stays, coming)).to.include('does not get there');
+    expect(why(new Map([[3, [look('2026-02-20', 1, 8)]]]), coming)).to.include('leaves it open');
     expect(why(new Map(), coming)).to.include('never looked at');
     expect(why(clean(3), [])).to.include('No session');
   });
@@ -211,10 +212,7 @@ describe('readiness for a test', () => {
   it('says of each thing that is missing by when it can be there', () => {
     const { requirements, earliest } = readiness(
       course,
-      standing({ sets: thrown(0.8, 1),
-        attended: [],
-        coming: ['2026-03-03', '2026-03-05'],
-      }),
+      standing({ sets: thrown(0.8, 1), attended: [], coming: ['2026-03-03', '2026-03-05'] }),
     );
     expect(requirements.map(({ kind, met, earliest: day }) => [kind, met, day])).to.deep.equal([
       ['set', false, '2026-03-03'],

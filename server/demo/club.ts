@@ -23,4 +23,11 @@ export const demoSets: readonly { name: string; recipe: string }[] = [
   { name: 'Skills day, second set', recipe: 'jab, body straight, lead hook, weave, cross, rear round kick' },
 ];
 
+/** Who is on which course of the syllabus: since how many days, and in how many days their test is. */
+export const demoPlaces: Readonly<Record<string, { course: 1 | 2 | 3; begunAgo: number; testIn: number | null }>> = {
+  [maren.name]: { course: 2, begunAgo: 31, testIn: 39 },
+  [tove.name]: { course: 1, begunAgo: 24, testIn: null },
+  [idris.name]: { course: 1, begunAgo: 45, testIn: 11 },
+};
+
 export const demoTrainees: readonly DemoTrainee[] = [maren, tove, idris, juno, pavel, edda, noor, lio, oona, sunniva];

@@ -2,10 +2,22 @@ import { copyFile, mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { JudgedBy } from '@wax-fist/contract/schools';
 import { usualTopRung } from '@wax-fist/core/correction';
+import { readyCourses } from '@wax-fist/core/syllabus';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { account, callSet, film, filmPoints, filmStep, round, trainee, trainingSession } from '../db/schema/index.ts';
+import {
+  account,
+  callSet,
+  course,
+  film,
+  filmPoints,
+  filmStep,
+  onCourse,
+  round,
+  trainee,
+  trainingSession,
+} from '../db/schema/index.ts';
 import { learnSpread } from '../features/answers/learned-spread.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
 import { addCorrectionEvent, openCorrection } from '../features/corrections/write-corrections.ts';
@@ -13,7 +25,7 @@ import { writeMarks } from '../features/review/write-marks.ts';
 import { standardFor } from '../features/sessions/standard.ts';
 import { clubDay, clubDayAfter } from '../features/sessions/club-day.ts';
 import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
-import { demoCoaches, demoSets, demoTrainees } from './club.ts';
+import { demoCoaches, demoPlaces, demoSets, demoTrainees } from './club.ts';
 import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
 import { markAgain, workAtBench } from './reviewing.ts';
@@ -32,10 +44,23 @@ export async function loadDemoClub(services: DemoLoading): Promise<void> {
   const passwordHash = await hashedPassword(password);
   const coaches = demoCoaches.map((coach) => ({ id: uuid(), passwordHash, ...coach }));
   await db.insert(account).values(coaches);
+  await db.insert(course).values(
+    readyCourses.map(({ id, name, ...says }, place) => ({
+      id,
+      name,
+      place: place + 1,
+      says: says as typeof course.$inferInsert.says,
+    })),
+  );
   await db.insert(callSet).values(demoSets.map((set) => ({ id: uuid(), ...set })));
   const people = new Map(demoTrainees.map((person) => [person.name, { id: uuid(), person }]));
   // All of them first: one may hold the pads for another.
   for (const { id, person } of people.values()) await db.insert(trainee).values({ id, ...withoutSessions(person) });
+  for (const [name, { course: place, begunAgo, testIn }] of Object.entries(demoPlaces)) {
+    const now = new Date();
+    const days = { begunOn: clubDayAfter(now, -begunAgo), testOn: testIn === null ? null : clubDayAfter(now, testIn) };
+    await db.insert(onCourse).values({ traineeId: people.get(name)!.id, courseId: readyCourses[place - 1]!.id, ...days });
+  }
   const left = [...people.values()].filter(({ person }) => person.name.includes(only));
   const lane = async (): Promise<void> => {
     for (let next = left.shift(); next; next = left.shift()) await addPerson(next.id, next.person);

@@ -15,7 +15,12 @@ const places = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
   { to: '/corrections', name: 'Corrections', icon: mdiStairs },
-  { to: '/floor', name: 'Floor', icon: mdiTimerOutline, also: ['/drills', '/plans', '/set-up', '/stations'] },
+  {
+    to: '/floor',
+    name: 'Floor',
+    icon: mdiTimerOutline,
+    also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests'],
+  },
   {
     to: '/checklists',
     name: 'Checklists',

@@ -194,6 +194,26 @@ export const router = createRouter({
       meta: { title: 'Drills' },
     },
     {
+      path: '/syllabus',
+      name: 'syllabus',
+      component: () => import('../features/syllabus/SyllabusPage.vue'),
+      meta: { title: 'Syllabus' },
+    },
+    {
+      path: '/trainees/:traineeId/test',
+      name: 'trainee-test',
+      component: () => import('../features/syllabus/TraineeCoursePage.vue'),
+      props: true,
+      meta: { title: 'The way to the test' },
+    },
+    {
+      path: '/tests/:testId',
+      name: 'test-sheet',
+      component: () => import('../features/syllabus/TestSheetPage.vue'),
+      props: true,
+      meta: { title: 'Test' },
+    },
+    {
       path: '/trainees/:traineeId/plan',
       name: 'new-plan',
       component: () => import('../features/plans/NewPlanPage.vue'),

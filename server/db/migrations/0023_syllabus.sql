@@ -21,6 +21,7 @@ CREATE TABLE "grade_test" (
 	"sheet" jsonb NOT NULL,
 	"outcome" text NOT NULL,
 	"note" text DEFAULT '' NOT NULL,
+	"before" jsonb,
 	"held_by" uuid,
 	"written_at" timestamp (3) with time zone DEFAULT now() NOT NULL,
 	CONSTRAINT "outcome_is_known" CHECK ("grade_test"."outcome" in ('open', 'passed', 'not-yet'))

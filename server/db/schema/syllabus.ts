@@ -1,5 +1,6 @@
-import { testOutcomes, type GradeTestDraft, type SavedCourse } from '@wax-fist/contract/syllabus';
+import { testOutcomes, type GradeTestDraft, type OnCourse, type SavedCourse } from '@wax-fist/contract/syllabus';
 import type { Readiness } from '@wax-fist/core/syllabus';
+import type { Grade } from '@wax-fist/core/trainee';
 import { sql } from 'drizzle-orm';
 import { check, date, index, integer, jsonb, pgTable, smallint, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { account } from './accounts.ts';
@@ -63,6 +64,8 @@ export const gradeTest = pgTable(
     sheet: jsonb().$type<GradeTestDraft['sheet']>().notNull(),
     outcome: listed(testOutcomes).notNull(),
     note: text().notNull().default(''),
+    /** How the trainee stood before they passed: taken back, it is so again. */
+    before: jsonb().$type<{ grade: Grade; place: OnCourse | null }>(),
     heldBy: uuid().references(() => account.id, { onDelete: 'set null' }),
     writtenAt: timestamp({ withTimezone: true, precision: 3 }).notNull().defaultNow(),
   },

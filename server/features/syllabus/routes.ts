@@ -6,7 +6,7 @@ import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { coursesInOrder, putOnCourse, removeCourse, saveCourse } from './courses.ts';
-import { courseOfTrainee } from './standing.ts';
+import { courseOfTrainee, placeOf } from './standing.ts';
 import { saveTest, testFilms, testNamed, testsOf } from './tests.ts';
 
 export function syllabusRoutes(router: Router, { db }: Services): void {
@@ -17,6 +17,7 @@ export function syllabusRoutes(router: Router, { db }: Services): void {
   });
   serve(router, syllabusEndpoints.removeCourse, ({ params }) => removeCourse(db, params.courseId));
 
+  serve(router, syllabusEndpoints.showOnCourse, async ({ params }) => (await placeOf(db, params.traineeId)) ?? null);
   serve(router, syllabusEndpoints.showTraineeCourse, ({ params }) => courseOfTrainee(db, params.traineeId));
   serve(router, syllabusEndpoints.putOnCourse, ({ params, body }) => putOnCourse(db, params.traineeId, body));
   serve(router, syllabusEndpoints.takeOffCourse, async ({ params }) => {

@@ -225,6 +225,10 @@ describe('the syllabus of a club', () => {
     await onFirst();
     await save({ ...sent, note: 'Said again' });
     expect((await shown()).onCourse!.courseId).to.equal(first.id);
+    // Taken back, they stand as they stood before they passed.
+    await save({ ...sent, outcome: 'not-yet' });
+    expect((await shown()).onCourse).to.deep.equal({ courseId: first.id, begunOn: dayAfter(today, -60), testOn: null });
+    expect((await coach.ask(traineeEndpoints.showTrainee, ofTrainee())).body).to.include({ grade: 'beginner' });
     // After the last course there is none.
     await put({ courseId: second.id, begunOn: dayAfter(today, -9), testOn: null });
     await save(test({ courseId: second.id, outcome: 'passed' }));

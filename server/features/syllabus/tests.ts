@@ -1,23 +1,23 @@
-import type { GradeTest, GradeTestDraft, TestFilms } from '@wax-fist/contract/syllabus';
+import type { GradeTest, GradeTestDraft, OnCourse, TestFilms } from '@wax-fist/contract/syllabus';
 import { thrownInSet, type TestLead } from '@wax-fist/core/syllabus';
 import { oneViewEach } from '@wax-fist/core/review';
 import { heardCombinations } from '@wax-fist/core/rounds';
-import { hasReached } from '@wax-fist/core/trainee';
+import { hasReached, type Grade } from '@wax-fist/core/trainee';
 import { matchCalls } from '@wax-fist/core/calls';
 import type { TechniqueId } from '@wax-fist/core/technique';
 import { sum } from 'd3-array';
-import { and, count, desc, eq, sql } from 'drizzle-orm';
+import { and, count, desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, gradeTest, onCourse, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
 import { newestCatalogue } from '../checklists/versions.ts';
-import { courseAfter, courseNamed } from './courses.ts';
+import { courseAfter, courseNamed, putOnCourse } from './courses.ts';
 import { calledRounds, talliesByLead } from './from-films.ts';
 import { creditsUntil, placeOf } from './standing.ts';
 
 type Row = typeof gradeTest.$inferSelect;
 
-async function asTest(db: Database, { heldBy: _, writtenAt: _at, ...row }: Row): Promise<GradeTest> {
+async function asTest(db: Database, { heldBy: _, writtenAt: _at, before: _before, ...row }: Row): Promise<GradeTest> {
   const place = await placeOf(db, row.traineeId);
   // Once somebody has passed they are on another course: what was counted until the test is all that can be told.
   const begunOn = place && place.courseId === row.course.id ? place.begunOn : '0001-01-01';
@@ -40,8 +40,8 @@ export const testNamed = async (db: Database, id: string): Promise<GradeTest> =>
   asTest(db, found(await db.select().from(gradeTest).where(eq(gradeTest.id, id)), 'test'));
 
 /**
- * Writes a test. With the first word that it is passed, and in the same transaction, the trainee has reached what the course leads to,
- * and is on the next one from that day.
+ * Writes a test. With the word that it is passed, and in the same transaction, the trainee has reached what the course leads to, and is
+ * on the next one from that day; when the word is taken back they stand as they stood.
  * @throws Refusal
  */
 export async function saveTest(db: Database, { courseId, ...draft }: GradeTestDraft, heldBy: string): Promise<GradeTest> {
@@ -50,27 +50,30 @@ export async function saveTest(db: Database, { courseId, ...draft }: GradeTestDr
     const [before] = await tx.select().from(gradeTest).where(eq(gradeTest.id, draft.id));
     if (before && before.traineeId !== draft.traineeId) throw new Refusal(409, 'This test is somebody else’s.');
     const course = before?.course.id === courseId ? before.course : await courseNamed(tx, courseId);
-    const row = { ...draft, course };
+    const passes = draft.outcome === 'passed' && !before?.before;
+    const takenBack = draft.outcome !== 'passed' ? before?.before : undefined;
+    const place = (await placeOf(tx, person.id)) ?? null;
+    const stood = passes ? { grade: person.grade, place } : takenBack ? null : (before?.before ?? null);
+    const row = { ...draft, course, before: stood };
     await tx
       .insert(gradeTest)
       .values({ ...row, heldBy })
       .onConflictDoUpdate({ target: gradeTest.id, set: row });
-    if (draft.outcome !== 'passed' || before?.outcome === 'passed') return;
-    if (!hasReached(person.grade, course.leadsTo))
-      await tx.update(trainee).set({ grade: course.leadsTo }).where(eq(trainee.id, person.id));
-    const place = await placeOf(tx, person.id);
-    if (place?.courseId !== courseId) return;
-    const next = await courseAfter(tx, course);
-    const theirs = eq(onCourse.traineeId, person.id);
-    const goesOn = { begunOn: draft.heldOn, testOn: null, revision: sql`${onCourse.revision} + 1` };
-    if (next)
-      await tx
-        .update(onCourse)
-        .set({ courseId: next.id, ...goesOn })
-        .where(theirs);
-    else await tx.delete(onCourse).where(theirs);
+    if (passes) {
+      const grade = hasReached(person.grade, course.leadsTo) ? person.grade : course.leadsTo;
+      const next = place?.courseId === courseId ? await courseAfter(tx, course) : undefined;
+      const nextPlace = next ? { courseId: next.id, begunOn: draft.heldOn, testOn: null } : null;
+      await standsAt(tx, person.id, grade, place?.courseId === courseId ? nextPlace : place);
+    } else if (takenBack) await standsAt(tx, person.id, takenBack.grade, takenBack.place);
   });
   return testNamed(db, draft.id);
+}
+
+/** Gives somebody a grade, and a place on a course or none. */
+async function standsAt(tx: Database, traineeId: string, grade: Grade, place: OnCourse | null): Promise<void> {
+  await tx.update(trainee).set({ grade }).where(eq(trainee.id, traineeId));
+  if (place) await putOnCourse(tx, traineeId, place);
+  else await tx.delete(onCourse).where(eq(onCourse.traineeId, traineeId));
 }
 
 /** What was tagged and judged on a day, as a sheet has it: of each set the attempt that was most like it, of each must-have what was counted. */

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiAccountGroup, mdiCalendarPlus, mdiChevronLeft, mdiChevronRight, mdiDumbbell, mdiRuler } from '@mdi/js';
+import {
+  mdiAccountGroup,
+  mdiCalendarPlus,
+  mdiChevronLeft,
+  mdiChevronRight,
+  mdiDumbbell,
+  mdiMapMarkerPath,
+  mdiRuler,
+} from '@mdi/js';
 import { day } from '@wax-fist/contract/shapes';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { computed, onMounted, ref } from 'vue';
@@ -33,6 +41,7 @@ const isThis = computed(() => days.value.includes(today));
       <h1>Floor</h1>
       <span class="acts">
         <VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'syllabus' }">Syllabus</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiAccountGroup" :to="{ name: 'stations' }">Group</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">Set-up</VBtn>
       </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { leadShares, type LeadShare } from '@wax-fist/core/plan';
+import { techniqueName } from '@wax-fist/core/technique';
 import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -15,6 +16,8 @@ const leadNames: Record<LeadShare, string> = {
   'other more': 'The other lead more (40 : 60)',
   'usual only': 'The usual lead only',
 };
+/** What the syllabus has this week, to be taken with one touch. */
+const week = computed(() => desk.week.value);
 const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
 const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
 const techniqueItems = computed(() => [
@@ -50,6 +53,15 @@ const techniqueItems = computed(() => [
       hide-details
       class="wide"
     />
+    <p v-if="week" class="wide week">
+      Week {{ week.number }} of the course:
+      <template v-for="(id, place) in week.week.techniques" :key="id"
+        ><template v-if="place > 0">, </template
+        ><button type="button" :aria-pressed="asked.technique === id" @click="asked.technique = id">
+          {{ techniqueName(catalogue.newest, id).toLowerCase() }}
+        </button></template
+      >
+    </p>
   </form>
 </template>
 
@@ -59,6 +71,13 @@ const techniqueItems = computed(() => [
   grid-template-columns: 1fr 1fr;
   gap: 10px;
   align-items: start;
+}
+.week button {
+  text-decoration: underline;
+}
+.week button[aria-pressed='true'] {
+  font-weight: 700;
+  text-decoration: none;
 }
 .wide {
   grid-column: 1 / -1;

@@ -50,7 +50,9 @@ describe('a session on the desk', () => {
     await useCatalogue().ready();
     const scope = effectScope();
     scopes.push(scope);
-    const desk = scope.run(() => usePlanDesk({ trainee, corrections: [correction()], answers: [], limits: [], ...ground }))!;
+    const desk = scope.run(() =>
+      usePlanDesk({ trainee, corrections: [correction()], answers: [], limits: [], onCourse: undefined, ...ground }),
+    )!;
     await flushPromises();
     return desk;
   };

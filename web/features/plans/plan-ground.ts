@@ -2,6 +2,7 @@ import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { limitEndpoints, type Limit } from '@wax-fist/contract/limits';
 import { everyRow } from '@wax-fist/contract/page';
+import { syllabusEndpoints, type SavedCourse } from '@wax-fist/contract/syllabus';
 import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
 import { inDueOrder } from '@wax-fist/core/correction';
 import { filmingPlan, placeOf, type FilmingPlan, type FilmQuestion, type PlannedCorrection } from '@wax-fist/core/plan';
@@ -18,19 +19,24 @@ export interface PlanGround {
   corrections: readonly Correction[];
   answers: readonly LevelAnswer[];
   limits: readonly Limit[];
+  /** On which course they are, and since when. */
+  onCourse: { course: SavedCourse; begunOn: string } | undefined;
 }
 
 export async function groundOf(traineeId: string): Promise<PlanGround> {
   const params = { traineeId };
-  const [trainee, corrections, limits, answers] = await Promise.all([
+  const [trainee, corrections, limits, answers, place, courses] = await Promise.all([
     request(traineeEndpoints.showTrainee, { params }),
     everyRow((query) => request(correctionEndpoints.traineeCorrections, { params, query: { ...query, state: 'open' } })),
     request(limitEndpoints.traineeLimits, { params }),
     request(answerEndpoints.traineeAnswers, { params, query: {} }),
+    request(syllabusEndpoints.showOnCourse, { params }),
+    request(syllabusEndpoints.listCourses),
     useDrills().ready(),
     useCatalogue().ready(),
   ]);
-  return { trainee, corrections, limits, answers };
+  const course = place && courses.find(({ id }) => id === place.courseId);
+  return { trainee, corrections, limits, answers, onCourse: course ? { course, begunOn: place.begunOn } : undefined };
 }
 
 /** Where somebody is hurt on a day. */

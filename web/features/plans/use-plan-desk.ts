@@ -12,6 +12,7 @@ import {
   type PlanPart,
   type PlanWish,
 } from '@wax-fist/core/plan';
+import { weekOfCourse } from '@wax-fist/core/syllabus';
 import { techniqueName } from '@wax-fist/core/technique';
 import { localDay } from '@wax-fist/core/words';
 import { useManualRefHistory } from '@vueuse/core';
@@ -44,6 +45,14 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
   const { commit, undo, redo, canUndo, canRedo, clear } = useManualRefHistory(parts, { clone: false });
   const impactThisWeek = ref(0);
   const id = kept?.id ?? uuid();
+
+  const week = computed(() => ground.onCourse && weekOfCourse(ground.onCourse.course, ground.onCourse.begunOn, asked.plannedOn));
+  /** What the syllabus teaches on that day is the technique of the week, until somebody chooses another. */
+  const taught = computed(() => week.value?.week.techniques[0] ?? null);
+  if (!kept) asked.technique = taught.value;
+  watch(taught, (now, before) => {
+    if (asked.technique === before) asked.technique = now;
+  });
 
   const who = computed<Circumstances>(() => ({
     ...{ grade: trainee.grade, ageGroup: trainee.ageGroup, limits: limitsOn(ground.limits, asked.plannedOn) },
@@ -97,7 +106,7 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
     change(parts.value.map((one) => (one.id === part.id ? { ...one, ...by } : one)));
 
   return {
-    ...{ id, asked, parts, leftOut, byHand, rules, who, taken },
+    ...{ id, asked, parts, leftOut, byHand, rules, who, taken, week },
     ...{ undo, redo, canUndo, canRedo, planAnew, change, changed },
     remove: (part: PlanPart): void => change(parts.value.filter(({ id: one }) => one !== part.id)),
     move(place: number, by: 1 | -1): void {

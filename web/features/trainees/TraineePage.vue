@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCalendarPlus, mdiFileDocumentOutline, mdiPencil, mdiPlus } from '@mdi/js';
+import { mdiCalendarPlus, mdiFileDocumentOutline, mdiMapMarkerPath, mdiPencil, mdiPlus } from '@mdi/js';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { traineeExports, traineeExportUrl } from '@wax-fist/contract/exports';
@@ -77,6 +77,9 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
           </div>
           <span class="acts">
             <VBtn variant="outlined" :prepend-icon="mdiCalendarPlus" :to="{ name: 'new-plan', params: { traineeId } }">Plan</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'trainee-test', params: { traineeId } }"
+              >Test</VBtn
+            >
             <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'block-report', params: { traineeId } }"
               >Report</VBtn
             >

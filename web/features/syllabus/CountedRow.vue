@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { mdiMinus } from '@mdi/js';
+import type { MustHave, TestLead } from '@wax-fist/core/syllabus';
+import { computed } from 'vue';
+import type { TestSheetInHand } from './use-test-sheet.ts';
+
+/** A must-have at a test, counted strike by strike. */
+const { mustHave, lead, sheet } = defineProps<{ mustHave: MustHave; lead: TestLead; stands: string; sheet: TestSheetInHand }>();
+const counted = computed(() => sheet.countOf({ technique: mustHave.technique, checkpointId: mustHave.checkpointId, lead }));
+const kinds = [
+  { key: 'clean', name: 'Clean' },
+  { key: 'fault', name: 'Fault' },
+] as const;
+</script>
+
+<template>
+  <li>
+    <p>
+      <b>{{ sheet.nameOf(mustHave) }}</b> <span v-if="stands" class="quiet">{{ stands }}</span>
+    </p>
+    <span v-for="{ key, name } in kinds" :key="key" class="count">
+      <button type="button" :class="key" @click="sheet.count(counted, { [key]: counted[key] + 1 })">
+        {{ name }} <b class="number">{{ counted[key] }}</b>
+      </button>
+      <VBtn
+        :icon="mdiMinus"
+        variant="text"
+        size="small"
+        :disabled="counted[key] === 0"
+        :aria-label="`${name}: one less`"
+        @click="sheet.count(counted, { [key]: counted[key] - 1 })"
+      />
+    </span>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  padding: 10px 14px;
+}
+p {
+  flex: 1 1 240px;
+}
+p span {
+  margin-left: 8px;
+}
+.count {
+  display: flex;
+  align-items: center;
+}
+.count button:not([class*='v-']) {
+  min-height: 48px;
+  min-width: 104px;
+  padding: 4px 14px;
+  text-align: left;
+}
+.count b {
+  margin-left: 6px;
+  font-size: 22px;
+}
+.clean {
+  background: var(--clean-ground);
+}
+.fault {
+  background: var(--fault-ground);
+}
+</style>

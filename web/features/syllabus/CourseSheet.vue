@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import type { SavedCourse } from '@wax-fist/contract/syllabus';
+import { rungName } from '@wax-fist/core/correction';
+import { checkpointName, techniqueName } from '@wax-fist/core/technique';
+import { gradeNames } from '@wax-fist/core/trainee';
+import { counted, percent } from '@wax-fist/core/words';
+import { computed } from 'vue';
+import { useCatalogue } from '../checklists/catalogue-store.ts';
+
+/** A course on one sheet: what its test asks, then week by week what leads there. */
+const { course, now = undefined } = defineProps<{ course: SavedCourse; /** The week that it is. */ now?: number | undefined }>();
+const catalogue = useCatalogue();
+const thrown = (techniques: readonly string[]): string =>
+  techniques
+    .map((id, place) => (place === 0 ? techniqueName(catalogue.newest, id) : techniqueName(catalogue.newest, id).toLowerCase()))
+    .join(', ');
+const asks = computed(() => [
+  `${percent(course.passMark)} clean of every must-have`,
+  course.bothLeads ? 'with either foot in front' : 'as somebody usually stands',
+  course.credits === 0 ? 'no credits' : `${counted(course.credits, 'credit')}, of a week ${course.creditsAWeek} at most`,
+]);
+</script>
+
+<template>
+  <article :aria-label="course.name">
+    <header>
+      <h2>{{ course.name }}</h2>
+      <p class="quiet">
+        {{ counted(course.weeks.length, 'week') }}; whoever passes is {{ gradeNames[course.leadsTo].toLowerCase() }}
+      </p>
+    </header>
+    <slot />
+    <section>
+      <h3>The test asks</h3>
+      <p>{{ asks.join('; ') }}.</p>
+      <dl v-if="course.sets.length > 0">
+        <template v-for="set in course.sets" :key="set.id">
+          <dt>{{ set.name }}</dt>
+          <dd>{{ set.recipe }}</dd>
+        </template>
+      </dl>
+      <ul v-if="course.mustHaves.length > 0" class="musts">
+        <li v-for="one in course.mustHaves" :key="`${one.technique} ${one.checkpointId}`">
+          <b>{{ techniqueName(catalogue.newest, one.technique) }}</b>
+          <span>{{ checkpointName(catalogue.newest, one.checkpointId) }}</span>
+          <span class="quiet">{{ rungName(one.rung).toLowerCase() }}</span>
+        </li>
+      </ul>
+    </section>
+    <section>
+      <h3>Week by week</h3>
+      <ol>
+        <li v-for="(week, place) in course.weeks" :key="place" :class="{ now: now === place + 1 }">
+          <span class="number">{{ place + 1 }}</span>
+          <span
+            ><b>{{ thrown(week.techniques) || 'Nothing new' }}</b
+            ><template v-if="week.says"> <br class="narrow" />{{ week.says }}</template></span
+          >
+          <em v-if="now === place + 1">this week</em>
+        </li>
+      </ol>
+    </section>
+  </article>
+</template>
+
+<style scoped>
+article {
+  padding: 18px 22px;
+  background: rgb(var(--v-theme-surface));
+  border-top: 2px solid rgb(var(--v-theme-primary));
+}
+h2 {
+  margin: 0;
+  font-size: 24px;
+}
+h3 {
+  margin: 18px 0 6px;
+  font-size: 17px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 110px minmax(0, 1fr);
+  gap: 4px 12px;
+  margin-top: 10px;
+}
+dt {
+  font-weight: 700;
+}
+.musts,
+ol {
+  list-style: none;
+  padding: 0;
+}
+.musts {
+  margin-top: 10px;
+}
+.musts li {
+  display: grid;
+  grid-template-columns: 110px minmax(0, 1fr) auto;
+  gap: 2px 12px;
+  padding: 4px 0;
+}
+ol li {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 6px 8px 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+ol .number {
+  font-size: 18px;
+  color: var(--quiet);
+}
+.now {
+  background: var(--watch-ground);
+}
+b + br {
+  display: inline;
+}
+@media screen and (max-width: 599px) {
+  .musts li,
+  dl {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { GradeTest } from '@wax-fist/contract/syllabus';
+import { shortDay } from '@wax-fist/core/words';
+import { outcomeNames } from './outcome-names.ts';
+
+/** Tests that somebody has done, the newest first. */
+defineProps<{ tests: readonly GradeTest[] }>();
+</script>
+
+<template>
+  <h2>Tests</h2>
+  <ul class="list">
+    <li v-for="one in tests" :key="one.id">
+      <RouterLink :to="{ name: 'test-sheet', params: { testId: one.id } }">
+        <b>{{ shortDay(one.heldOn) }}</b> <span>{{ one.course.name }}</span> <span>{{ outcomeNames[one.outcome] }}</span>
+        <span class="quiet">{{ one.note }}</span>
+      </RouterLink>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+a {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  padding: 12px 14px;
+  color: inherit;
+  text-decoration: none;
+}
+b {
+  color: rgb(var(--v-theme-primary));
+}
+</style>

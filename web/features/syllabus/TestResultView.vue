@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { mdiCheck, mdiClose, mdiHelp } from '@mdi/js';
+import type { GradeTestDraft } from '@wax-fist/contract/syllabus';
+import type { Stance } from '@wax-fist/core/technique';
+import { gradeNames } from '@wax-fist/core/trainee';
+import { computed, ref } from 'vue';
+import { leadInWords } from './leads-in-words.ts';
+import { outcomeNames } from './outcome-names.ts';
+import type { TestSheetInHand } from './use-test-sheet.ts';
+
+/** What a sheet comes to, with its reasons; the coach says how it ended. */
+const { sheet, stance } = defineProps<{ sheet: TestSheetInHand; stance: Stance; name: string }>();
+const { course, draft, result } = sheet;
+const icons = { true: mdiCheck, false: mdiClose, undefined: mdiHelp };
+const note = ref(draft.value.note);
+const says = computed(() => {
+  const { passed } = result.value;
+  return passed === undefined ? 'Not everything was seen yet.' : passed ? 'Everything is passed.' : 'Something is not there yet.';
+});
+/** Against what the sheet says a word of why is asked for. */
+const needsWhy = (outcome: GradeTestDraft['outcome']): boolean =>
+  outcome !== 'open' && (outcome === 'passed') !== (result.value.passed === true) && note.value.trim() === '';
+const keepNote = (): void => void (note.value !== draft.value.note && sheet.change({ note: note.value }));
+const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ outcome, note: note.value });
+</script>
+
+<template>
+  <aside aria-label="Result">
+    <h2>{{ outcomeNames[draft.outcome] }}</h2>
+    <p aria-live="polite">{{ says }}</p>
+    <ul>
+      <li v-for="line in result.lines" :key="`${line.what} ${line.lead}`" :class="`passed-${line.passed}`">
+        <VIcon
+          :icon="icons[`${line.passed}`]"
+          size="20"
+          :aria-label="line.passed === undefined ? 'open' : line.passed ? 'passed' : 'not passed'"
+        />
+        <span
+          >{{ line.what }}<template v-if="line.lead">, {{ leadInWords(line.lead, stance) }}</template>
+          <small>{{ line.says }}</small></span
+        >
+      </li>
+    </ul>
+    <VTextarea v-model="note" label="What the coach says" rows="2" auto-grow hide-details maxlength="2000" @change="keepNote" />
+    <p class="acts no-print">
+      <VBtn
+        v-if="draft.outcome !== 'passed'"
+        :color="result.passed ? 'primary' : undefined"
+        :variant="result.passed ? 'flat' : 'outlined'"
+        :disabled="needsWhy('passed')"
+        @click="end('passed')"
+        >Passed</VBtn
+      >
+      <VBtn v-if="draft.outcome !== 'not-yet'" variant="outlined" :disabled="needsWhy('not-yet')" @click="end('not-yet')"
+        >Not yet</VBtn
+      >
+      <VBtn v-if="draft.outcome !== 'open'" variant="text" @click="end('open')">Still going on</VBtn>
+    </p>
+    <p class="quiet no-print">
+      <template v-if="draft.outcome === 'passed'">
+        {{ name }} is {{ gradeNames[course.leadsTo].toLowerCase() }} now, and on the next course from this day. Taken back, all is
+        as it was.
+      </template>
+      <template v-else>Against what the sheet says, write why. Whoever passes goes on to the next course.</template>
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0 16px;
+}
+li {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr);
+  gap: 8px;
+  padding: 5px 0;
+}
+small {
+  display: block;
+  font-size: 14px;
+  color: var(--quiet);
+}
+.passed-true .v-icon {
+  color: var(--clean);
+}
+.passed-false .v-icon {
+  color: var(--fault);
+}
+.passed-undefined .v-icon {
+  color: var(--watch);
+}
+.acts {
+  margin: 12px 0 8px;
+}
+</style>

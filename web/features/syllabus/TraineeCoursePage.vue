@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { mdiClipboardCheckOutline, mdiMapMarkerPath, mdiPencil, mdiPrinter } from '@mdi/js';
+import { syllabusEndpoints } from '@wax-fist/contract/syllabus';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { daysBetween } from '@wax-fist/core/days';
+import { messageOf } from '@wax-fist/core/message-of';
+import { weekOfCourse } from '@wax-fist/core/syllabus';
+import { gradeNames } from '@wax-fist/core/trainee';
+import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { v7 as uuid } from 'uuid';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import PageState from '../../app/PageState.vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import CourseSheet from './CourseSheet.vue';
+import PutOnCourse from './PutOnCourse.vue';
+import ReadinessTable from './ReadinessTable.vue';
+import TestList from './TestList.vue';
+
+/** A trainee on their way to a test: what is there, what is missing, and the earliest honest day. */
+const { traineeId } = defineProps<{ traineeId: string }>();
+const router = useRouter();
+const changing = ref(false);
+const trouble = ref<string>();
+const params = { traineeId };
+const {
+  value: page,
+  failure,
+  again,
+} = useAnswer(async () => {
+  const [trainee, courses, tests, standing] = await Promise.all([
+    request(traineeEndpoints.showTrainee, { params }),
+    request(syllabusEndpoints.listCourses),
+    request(syllabusEndpoints.traineeTests, { params }),
+    request(syllabusEndpoints.showTraineeCourse, { params }),
+  ]);
+  return { trainee, courses, tests, standing };
+});
+const course = computed(() => page.value?.courses.find(({ id }) => id === page.value?.standing.onCourse?.courseId));
+const week = computed(() => {
+  const on = page.value?.standing.onCourse;
+  return on && course.value ? weekOfCourse(course.value, on.begunOn, localDay()) : undefined;
+});
+const readiness = computed(() => page.value?.standing.readiness ?? undefined);
+const met = computed(() => readiness.value?.requirements.filter((one) => one.met).length ?? 0);
+const verdict = computed(() => {
+  const at = readiness.value;
+  if (!at) return '';
+  if (at.ready) return 'Ready for the test';
+  return at.earliest ? `Not before ${shortDay(at.earliest)}` : 'No day can be named yet';
+});
+const untilTest = computed(() => {
+  const testOn = page.value?.standing.onCourse?.testOn;
+  if (!testOn) return 'No day is set for the test.';
+  const days = daysBetween(localDay(), testOn);
+  if (days < 0) return `The test was set for ${shortDay(testOn)}.`;
+  const late = readiness.value && !readiness.value.ready && (readiness.value.earliest ?? '9') >= testOn;
+  return `Test on ${shortDay(testOn)}, in ${counted(days, 'day')}: ${late ? 'too early for what is missing' : 'there is time'}.`;
+});
+
+async function hold(): Promise<void> {
+  const id = uuid();
+  const body = {
+    ...{ id, traineeId, courseId: course.value!.id, heldOn: localDay(), outcome: 'open' as const, note: '' },
+    sheet: { sets: [], mustHaves: [] },
+  };
+  try {
+    await request(syllabusEndpoints.saveTest, { params: { testId: id }, body });
+    await router.push({ name: 'test-sheet', params: { testId: id } });
+  } catch (error) {
+    trouble.value = messageOf(error);
+  }
+}
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div class="page">
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <div class="page-head">
+          <div>
+            <p class="quiet">
+              <RouterLink :to="{ name: 'trainee', params }">{{ page.trainee.name }}</RouterLink>, {{ page.trainee.stance }},
+              {{ gradeNames[page.trainee.grade].toLowerCase() }}
+            </p>
+            <h1>{{ course ? `The way to the test: ${course.name.toLowerCase()}` : 'The way to a test' }}</h1>
+          </div>
+          <span v-if="course" class="acts no-print">
+            <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Course and day</VBtn>
+            <VBtn color="primary" :prepend-icon="mdiClipboardCheckOutline" @click="hold">Hold the test</VBtn>
+          </span>
+        </div>
+        <p v-if="trouble" role="alert">{{ trouble }}</p>
+        <div v-if="page.courses.length === 0" class="empty">
+          The club has no syllabus yet. <RouterLink :to="{ name: 'syllabus' }">Begin with one</RouterLink>, then put
+          {{ page.trainee.name }} on a course.
+        </div>
+        <div v-else-if="!course" class="empty">
+          <p>
+            {{ page.trainee.name }} is on no course. On one, this page says what is missing for its test, and by when it can be
+            there.
+          </p>
+          <VBtn color="primary" :prepend-icon="mdiMapMarkerPath" @click="changing = true">Put on a course</VBtn>
+        </div>
+        <template v-else-if="readiness">
+          <p class="verdict" :class="{ ready: readiness.ready }">
+            <b>{{ verdict }}</b>
+            <span
+              >{{ met }} of {{ counted(readiness.requirements.length, 'thing') }} that it asks
+              {{ met === 1 ? 'is' : 'are' }} there. {{ untilTest }}</span
+            >
+          </p>
+          <ReadinessTable :requirements="readiness.requirements" :stance="page.trainee.stance" />
+          <p class="quiet how">
+            Each day is the earliest that is honest: the level of every must-have is followed, as it goes now, to each session
+            that is planned and then as often as {{ page.trainee.name }} comes; what holds has to be seen twice, five days apart.
+            A later day may well be true.
+          </p>
+        </template>
+        <TestList v-if="page.tests.length > 0" :tests="page.tests" />
+        <CourseSheet v-if="course" :course="course" :now="week?.number" class="sheet" />
+        <PutOnCourse
+          v-model="changing"
+          :trainee-id="traineeId"
+          :courses="page.courses"
+          :now="page.standing.onCourse"
+          @changed="again"
+        />
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.verdict {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 18px;
+  padding: 12px 18px;
+  background: var(--watch-ground);
+}
+.verdict b {
+  font-size: 24px;
+}
+.ready {
+  background: var(--clean-ground);
+}
+.how {
+  margin-top: 8px;
+  font-size: 15px;
+}
+.empty {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.sheet {
+  margin-top: 28px;
+}
+</style>
