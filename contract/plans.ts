@@ -3,9 +3,13 @@ import { leadShares, partKinds } from '@wax-fist/core/plan';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { correctionShape } from './corrections.ts';
 import { coaches, endpoint, whoAddedIt } from './endpoint.ts';
+import { limitShape } from './limits.ts';
 import { planListEndpoints } from './plan-lists.ts';
 import { count, day, id, line, note, shortText, textLine } from './shapes.ts';
+import { onCourseShape } from './syllabus.ts';
+import { traineeShape } from './trainees.ts';
 
 const seconds = (most: number) => number().integer('Whole seconds, please.').min(0).max(most).required();
 /** No session is longer, in seconds. */
@@ -82,6 +86,22 @@ export const planShape = planDraftShape.shape({
 });
 export type Plan = InferType<typeof planShape>;
 
+/** What the sessions of a week are planned from, of one trainee. */
+export const weekGroundShape = object({
+  trainee: traineeShape.required(),
+  /** Open ones, those due first. */
+  corrections: array(correctionShape.required()).required(),
+  limits: array(limitShape.required()).required(),
+  /** What would settle a correction at a rung. */
+  settling: array(object({ correctionId: id(), rung: count(), strikes: count() }).required()).required(),
+  onCourse: onCourseShape.nullable().defined(),
+  /** Days on which they were there lately. */
+  lately: array(day().required()).required(),
+  /** Sessions that stand already, from the day before the week on. */
+  standing: array(object({ day: day().required(), impact: count() }).required()).required(),
+});
+export type WeekGround = InferType<typeof weekGroundShape>;
+
 /** Planned sessions. */
 export const planEndpoints = {
   ...planListEndpoints,
@@ -89,6 +109,11 @@ export const planEndpoints = {
   weekImpact: endpoint('GET', '/api/trainees/:traineeId/week-impact', coaches, {
     query: object({ day: day().required('Of which day?'), without: id().optional() }),
     reply: object({ impact: count() }),
+  }),
+  /** Of everybody in the club, by name; a Monday is asked for. */
+  weekGrounds: endpoint('GET', '/api/week-grounds', coaches, {
+    query: object({ monday: day().required('Which week?') }),
+    reply: array(weekGroundShape.required()).required(),
   }),
   /** The plan of which a session is a part; null where there is none. */
   sessionPlan: endpoint('GET', '/api/sessions/:sessionId/plan', coaches, { reply: planShape.nullable().defined() }),

@@ -237,7 +237,8 @@ export function candidatesFor(rules: FloorRules, wish: PlanWish): Candidates {
     .slice(mostWorkedOn)
     .map((one): LeftOut => ({ what: `${nameOf(one)}, drills`, why: `${mostWorkedOn} corrections at a time; this one waits.` }));
   const technique = wish.technique ? ofTheWeek(wish.technique, rules, wish) : { list: [], leftOut: [] };
-  const checked = wish.corrections.map((one) => recheck(one, rules, wish));
+  const elsewhere = wish.lookedAtElsewhere ?? [];
+  const checked = wish.corrections.filter(({ id }) => !elsewhere.includes(id)).map((one) => recheck(one, rules, wish));
   const ends = (id: 'warm-up' | 'cool-down', says: string, least: number): Candidate => ({
     part: partOf(rules, wish, {
       ...{ id, kind: id, title: id === 'warm-up' ? 'Warm-up' : 'Cool-down', says, work: least, leads: 'usual only' },

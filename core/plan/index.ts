@@ -9,3 +9,6 @@ export * from './stations.ts';
 export * from './floor-events.ts';
 export * from './filming-plan.ts';
 export * from './week.ts';
+export * from './week-plan.ts';
+export { makePair, needsHolder, type MadePair } from './pair.ts';
+export * from './usual-weekdays.ts';

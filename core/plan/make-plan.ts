@@ -23,6 +23,8 @@ interface Search {
   rules: FloorRules;
   length: Seconds;
   impact: number;
+  /** Whether the week, and not a rule, leaves it so few. */
+  shared: boolean;
 }
 
 const withRounds = ({ part }: Candidate, rounds: number): PlanPart => ({ ...part, rounds });
@@ -41,7 +43,7 @@ export function beginsTooLate(parts: readonly PlanPart[], change: Seconds): Plan
  * be had without any rule bounds each branch; with some ten candidates of up to three rounds it is exact.
  * @returns undefined when not even what has to be there fits
  */
-function best({ list, rules, length, impact }: Search): Rounds | undefined {
+function best({ list, rules, length, impact }: Omit<Search, 'shared'>): Rounds | undefined {
   const sums = list.map(({ worth }) => worth.map((_, place) => worth.slice(0, place + 1).reduce((sum, value) => sum + value, 0)));
   const most = list.map((_, place) => sums[place]!.at(-1)!);
   /** The most that everything from a place on could add: of those that stand for one another the best. */
@@ -88,6 +90,8 @@ function whyLess(search: Search, rounds: Rounds, place: number): string {
   const used = impactRounds(partsWith(list, rounds));
   const { part, after } = list[place]!;
   if (part.impact && used + 1 > search.impact) {
+    if (search.shared)
+      return `${counted(search.impact, 'hard round')} ${search.impact === 1 ? 'is' : 'are'} this session’s share of the week.`;
     return search.impact < rules.impactASession
       ? `${counted(search.impact, 'hard round')} ${search.impact === 1 ? 'is' : 'are'} left of this week’s ${rules.impactAWeek}.`
       : `${counted(rules.impactASession, 'hard round')} a session are the most here.`;
@@ -122,8 +126,9 @@ const isMissed = ({ part, instead }: Candidate, rounds: number, list: readonly C
 export function makePlan(wish: PlanWish): MadePlan {
   const rules = rulesFor(wish.who);
   const { list, leftOut } = candidatesFor(rules, wish);
-  const impact = Math.max(0, Math.min(rules.impactASession, rules.impactAWeek - wish.impactThisWeek));
-  const search: Search = { list, rules, length: wish.length, impact };
+  const mayBe = Math.min(rules.impactASession, rules.impactAWeek - wish.impactThisWeek);
+  const impact = Math.max(0, Math.min(mayBe, wish.impactAtMost ?? mayBe));
+  const search: Search = { list, rules, length: wish.length, impact, shared: impact < mayBe };
   const rounds = best(search);
   if (!rounds) {
     const least = rules.warmUp + rules.rest + rules.coolDown;

@@ -4,7 +4,7 @@ import type { CheckpointId, TechniqueId, View } from '../technique/index.ts';
 import type { Ratio, Seconds } from '../units.ts';
 
 /** What a part of a session is for, in the order in which they are done. */
-export const partKinds = ['warm-up', 'low', 'up', 'technique', 'free', 're-check', 'cool-down'] as const;
+export const partKinds = ['warm-up', 'low', 'up', 'technique', 'free', 're-check', 'wait', 'cool-down'] as const;
 export type PartKind = (typeof partKinds)[number];
 /** In words. */
 export const partKindNames: Record<PartKind, string> = {
@@ -14,12 +14,13 @@ export const partKindNames: Record<PartKind, string> = {
   technique: 'Technique of the week',
   free: 'Free round',
   're-check': 'Re-check',
+  wait: 'Wait',
   'cool-down': 'Cool-down',
 };
 /** Parts in which something is learnt: not for the last third, when nobody learns. */
 export const learning: readonly PartKind[] = ['low', 'up', 'technique'];
 /** Parts that are no work of one lead or the other. */
-const withoutLead: readonly PartKind[] = ['warm-up', 're-check', 'cool-down'];
+const withoutLead: readonly PartKind[] = ['warm-up', 're-check', 'wait', 'cool-down'];
 
 /** How a round is shared between the usual lead and the other one. */
 export const leadShares = ['both alike', 'other more', 'usual only'] as const;

@@ -42,4 +42,14 @@ describe('a week', () => {
     expect(says(session({}), session({ traineeId: 'p', traineeName: 'Pavel' }))).to.deep.equal([]);
     expect(weekProblems([session({}), session({})], () => undefined)).to.deep.equal([]);
   });
+
+  it('says when a session stands on a day on which nobody trains', () => {
+    const session: WeekSession = { id: 'a', traineeId: 't', traineeName: 'Tove', day: '2026-03-04', impact: 0 };
+    const problems = weekProblems(
+      [session],
+      () => ({ grade: 'beginner', ageGroup: 'adult' }),
+      () => 'Hall is painted',
+    );
+    expect(problems.map(({ sessions, says }) => [sessions, says.includes('Hall is painted')])).to.deep.equal([[['a'], true]]);
+  });
 });

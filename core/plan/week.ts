@@ -1,7 +1,7 @@
 import { groups } from 'd3-array';
 import { daysBetween } from '../days.ts';
 import type { AgeGroup, Grade } from '../trainee/index.ts';
-import { counted } from '../words/index.ts';
+import { counted, shortDay } from '../words/index.ts';
 import { rulesFor } from './rules.ts';
 
 /** A session of a week, as far as a week asks. */
@@ -21,14 +21,22 @@ export interface WeekProblem {
 }
 
 /** From so many hard rounds on a day of rest should lie between two sessions: half of what a session may have. */
-const isHard = (impact: number, most: number): boolean => impact * 2 > most;
+export const isHard = (impact: number, most: number): boolean => impact * 2 > most;
 
-/** What is too much in a week, in words, trainee by trainee; empty when nothing is. */
+/**
+ * What is too much in a week, in words, trainee by trainee; empty when nothing is.
+ * @param whyClosed why nobody trains on a day; undefined where somebody does
+ */
 export function weekProblems(
   sessions: readonly WeekSession[],
   whoIs: (traineeId: string) => { grade: Grade; ageGroup: AgeGroup | null } | undefined,
+  whyClosed: (day: string) => string | undefined = () => undefined,
 ): WeekProblem[] {
-  return groups(sessions, ({ traineeId }) => traineeId).flatMap(([traineeId, own]) => {
+  const closed = sessions.flatMap(({ id, traineeName, day }): WeekProblem[] => {
+    const why = whyClosed(day);
+    return why === undefined ? [] : [{ sessions: [id], says: `${traineeName}: nobody trains on ${shortDay(day)} (${why}).` }];
+  });
+  const tooMuch = groups(sessions, ({ traineeId }) => traineeId).flatMap(([traineeId, own]) => {
     const who = whoIs(traineeId);
     if (!who) return [];
     const rules = rulesFor(who);
@@ -52,4 +60,5 @@ export function weekProblems(
     });
     return problems;
   });
+  return [...closed, ...tooMuch];
 }

@@ -31,5 +31,9 @@ export interface PlanWish {
   technique: { id: TechniqueId; name: string } | null;
   /** Hard rounds of the other sessions of the week. */
   impactThisWeek: number;
+  /** Fewer hard rounds than may be: the week has more sessions, or yesterday’s was hard. */
+  impactAtMost?: number;
+  /** Corrections that another session of the week looks at again. */
+  lookedAtElsewhere?: readonly string[];
   drills: readonly Drill[];
 }

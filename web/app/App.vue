@@ -19,7 +19,7 @@ const places = [
     to: '/floor',
     name: 'Floor',
     icon: mdiTimerOutline,
-    also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests'],
+    also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests', '/week-plan'],
   },
   {
     to: '/checklists',

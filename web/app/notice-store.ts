@@ -12,6 +12,8 @@ interface Notice {
 export const useNotice = defineStore('notice', () => {
   const notice = shallowRef<Notice>();
   const open = ref(false);
+  /** How often something was taken back: pages that show it ask again. */
+  const undone = ref(0);
 
   function say(says: string, undo?: Notice['undo']): void {
     notice.value = { says, ...(undo && { undo }) };
@@ -21,9 +23,12 @@ export const useNotice = defineStore('notice', () => {
     const undo = notice.value?.undo;
     open.value = false;
     await undo?.().then(
-      () => say('It is back.'),
+      () => {
+        undone.value++;
+        say('It is back.');
+      },
       (error: unknown) => say(`It could not be taken back: ${messageOf(error)}`),
     );
   }
-  return { notice, open, say, takeBack };
+  return { notice, open, undone, say, takeBack };
 });

@@ -176,6 +176,12 @@ export const router = createRouter({
       meta: { title: 'Floor' },
     },
     {
+      path: '/week-plan',
+      name: 'week-plan',
+      component: () => import('../features/floor/WeekPlanPage.vue'),
+      meta: { title: 'Plan the week' },
+    },
+    {
       path: '/set-up',
       name: 'set-up',
       component: () => import('../features/setup/SetUpPage.vue'),

@@ -5,21 +5,12 @@ import { bodyLimit, trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
-
-const columns = {
-  id: bodyLimit.id,
-  traineeId: bodyLimit.traineeId,
-  part: bodyLimit.part,
-  since: bodyLimit.since,
-  until: bodyLimit.until,
-  note: bodyLimit.note,
-  clearedBy: bodyLimit.clearedBy,
-};
+import { limitColumns } from './columns.ts';
 
 export function limitRoutes(router: Router, { db }: Services): void {
   serve(router, limitEndpoints.traineeLimits, ({ params }) =>
     db
-      .select(columns)
+      .select(limitColumns)
       .from(bodyLimit)
       .where(eq(bodyLimit.traineeId, params.traineeId))
       .orderBy(sql`${bodyLimit.until} desc nulls first`, desc(bodyLimit.since), desc(bodyLimit.id)),
@@ -33,7 +24,7 @@ export function limitRoutes(router: Router, { db }: Services): void {
       .insert(bodyLimit)
       .values(body)
       .onConflictDoUpdate({ target: bodyLimit.id, set: fields, setWhere: eq(bodyLimit.traineeId, traineeId) })
-      .returning(columns);
+      .returning(limitColumns);
     return found(saved, 'limit');
   });
 }

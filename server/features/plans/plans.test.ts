@@ -1,5 +1,6 @@
 import { type PlanOfDay } from '@wax-fist/contract/plan-lists';
-import { planEndpoints, type Plan, type PlanDraft, type PlanLog } from '@wax-fist/contract/plans';
+import { correctionEndpoints } from '@wax-fist/contract/corrections';
+import { planEndpoints, type Plan, type PlanDraft, type PlanLog, type WeekGround } from '@wax-fist/contract/plans';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { shippedDrills } from '@wax-fist/core/drills';
 import { impactRounds, makePlan, type PlannedCorrection } from '@wax-fist/core/plan';
@@ -171,5 +172,23 @@ describe('plans', () => {
           .execute(),
       ),
     ).to.equal('refused');
+  });
+
+  it('of a whole club start from what everybody works on, when they come and what stands', async () => {
+    const other = await addScene(server, '2026-05-25');
+    await addScene(server, '2026-05-27', 3, other.traineeId);
+    const opened = {
+      ...{ id: uuid(), sessionId: other.sessionId, checkpointId: 'gd.return-line', technique: 'jab', cue: 'Touch home' },
+      ...{ target: 0.15, recheckOn: '2026-06-02' },
+    };
+    await coach.ask(correctionEndpoints.openCorrection, { correctionId: opened.id }, opened);
+    const standing = draft({ traineeId: other.traineeId, plannedOn: '2026-06-03' });
+    await coach.ask(planEndpoints.savePlan, { planId: standing.id }, standing);
+    const { body } = await coach.ask<WeekGround[]>(planEndpoints.weekGrounds, {}, undefined, {}, { monday: '2026-06-01' });
+    const ground = body.find(({ trainee }) => trainee.id === other.traineeId)!;
+    expect(ground.lately).to.deep.equal(['2026-05-25', '2026-05-27']);
+    expect(ground.standing).to.deep.equal([{ day: '2026-06-03', impact: impactRounds(standing.parts) }]);
+    expect([ground.limits, ground.onCourse]).to.deep.equal([[], null]);
+    expect(ground.corrections.map(({ cue }) => cue)).to.deep.equal(['Touch home']);
   });
 });

@@ -6,6 +6,7 @@ import { Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { clubDay } from '../sessions/club-day.ts';
+import { weekGrounds } from './week-grounds.ts';
 import { logPlan, planNamed, planOfSession, planRows, plansBetween, savePlan, weekImpact } from './queries.ts';
 
 export function planRoutes(router: Router, { db }: Services): void {
@@ -16,6 +17,8 @@ export function planRoutes(router: Router, { db }: Services): void {
   }));
 
   serve(router, planEndpoints.plansBetween, ({ query }) => plansBetween(db, query.from, query.to));
+
+  serve(router, planEndpoints.weekGrounds, ({ query }) => weekGrounds(db, query.monday));
 
   serve(router, planEndpoints.sessionPlan, ({ params }) => planOfSession(db, params.sessionId));
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   mdiAccountGroup,
+  mdiAccountMultipleCheck,
   mdiCalendarPlus,
   mdiChevronLeft,
   mdiChevronRight,
@@ -8,13 +9,14 @@ import {
   mdiMapMarkerPath,
   mdiRuler,
 } from '@mdi/js';
-import { day } from '@wax-fist/contract/shapes';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageState from '../../app/PageState.vue';
 import { sendLeftFloorFilms } from './floor-films.ts';
+import { isDay } from './is-day.ts';
 import { useFloorLogs } from './floor-log-store.ts';
+import ClosedDays from './ClosedDays.vue';
 import { useWeek } from './use-week.ts';
 import WeekBoard from './WeekBoard.vue';
 
@@ -23,7 +25,6 @@ const route = useRoute();
 const router = useRouter();
 const logs = useFloorLogs();
 const today = localDay();
-const isDay = (text: unknown): text is string => day().required().isValidSync(text, { strict: true });
 const week = useWeek(computed(() => (isDay(route.query.week) ? route.query.week : today)));
 const { plans, trainees, failure, trouble, again, days } = week;
 onMounted(async () => {
@@ -64,6 +65,10 @@ const isThis = computed(() => days.value.includes(today));
           class="whom"
           @update:model-value="plan"
         />
+        <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheck" :to="{ name: 'week-plan', query: { week: days[0]! } }"
+          >Everybody’s week</VBtn
+        >
+        <ClosedDays :closures="week.closures.value" @changed="week.besideAgain" />
         <span class="weeks">
           <VBtn
             :icon="mdiChevronLeft"
@@ -80,15 +85,15 @@ const isThis = computed(() => days.value.includes(today));
             :to="{ query: { week: week.weekFrom(1) } }"
             aria-label="The week after"
           />
-          <VBtn v-if="!isThis" variant="text" :to="{ query: {} }">This week</VBtn>
+          <VBtn v-if="!isThis" variant="text" :active="false" :to="{ query: {} }">This week</VBtn>
         </span>
       </div>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <WeekBoard :week="week" />
       <p v-if="plans!.length === 0" class="empty">
         Nothing is planned this week. Choose a trainee: a session is made from what they work on, what is due and what is there,
-        and you change it.
+        and you change it; or plan everybody’s week at once.
       </p>
-      <WeekBoard v-else :week="week" />
     </PageState>
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { mdiAlertOutline, mdiCheck, mdiTimerPlay } from '@mdi/js';
+import { mdiAlertOutline, mdiCheck, mdiClipboardCheckOutline, mdiDoorClosedLock, mdiTimerPlay } from '@mdi/js';
 import type { PlanOfDay } from '@wax-fist/contract/plan-lists';
-import { clockTime, counted, localDay, shortDay } from '@wax-fist/core/words';
+import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { dayAfter } from '@wax-fist/core/days';
 import { nextTick } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -26,8 +26,21 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
 
 <template>
   <div class="week">
-    <section v-for="day in week.days.value" :key="day" :class="{ today: day === today }" :aria-label="shortDay(day)">
+    <section
+      v-for="day in week.days.value"
+      :key="day"
+      :class="{ today: day === today, closed: week.closedOn(day) }"
+      :aria-label="shortDay(day)"
+    >
       <h2>{{ shortDay(day) }}</h2>
+      <p v-if="week.closedOn(day)" class="quiet"><VIcon :icon="mdiDoorClosedLock" size="18" /> {{ week.closedOn(day) }}</p>
+      <RouterLink
+        v-for="test in week.testsOn(day)"
+        :key="test.traineeId"
+        class="test"
+        :to="{ name: 'trainee-test', params: { traineeId: test.traineeId } }"
+        ><VIcon :icon="mdiClipboardCheckOutline" size="18" /> {{ test.traineeName }}: test</RouterLink
+      >
       <VueDraggable
         :model-value="week.on(day)"
         tag="ul"
@@ -47,7 +60,7 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
           @keydown.right.prevent="byKey(plan, 1)"
         >
           <RouterLink :to="{ name: 'plan', params: { planId: plan.id } }">{{ plan.traineeName }}</RouterLink>
-          <span class="quiet number">{{ clockTime(plan.length) }}, {{ counted(plan.impact, 'hard round') }}</span>
+          <span class="quiet number">{{ Math.round(plan.length / 60) }} min, {{ counted(plan.impact, 'hard round') }}</span>
           <span v-if="plan.doneOn" class="state"><VIcon :icon="mdiCheck" size="16" /> done</span>
           <span v-else-if="day < today" class="state">not done</span>
           <RouterLink v-else-if="day === today" class="go" :to="{ name: 'floor-timer', params: { planId: plan.id } }"
@@ -76,6 +89,17 @@ section {
   padding: 8px;
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid var(--line);
+}
+.closed {
+  background: none;
+  border-top-style: dashed;
+}
+.test {
+  display: block;
+  margin-bottom: 6px;
+  padding: 6px 10px;
+  background: var(--watch-ground);
+  font-size: 15px;
 }
 .today {
   border-top-color: #e08a00;

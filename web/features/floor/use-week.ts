@@ -1,11 +1,13 @@
 import { type PlanOfDay } from '@wax-fist/contract/plan-lists';
 import { planEndpoints, type PlanDraft } from '@wax-fist/contract/plans';
 import type { TraineeRow } from '@wax-fist/contract/trainees';
+import { syllabusEndpoints, type TestDay } from '@wax-fist/contract/syllabus';
 import { everyRow } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { dayAfter, weekOf } from '@wax-fist/core/days';
 import { messageOf } from '@wax-fist/core/message-of';
 import { weekProblems } from '@wax-fist/core/plan';
+import { isClosed } from '@wax-fist/core/syllabus';
 import { shortDay } from '@wax-fist/core/words';
 import { computed, ref, watch, type Ref } from 'vue';
 import { request } from '../../app/request.ts';
@@ -25,7 +27,15 @@ export function useWeek(day: Ref<string>) {
     failure,
     again,
   } = useAnswer<PlanOfDay[]>(() => request(planEndpoints.plansBetween, { query: { from: days.value[0]!, to: days.value[6]! } }));
-  watch(days, again);
+  const { value: beside, again: besideAgain } = useAnswer(async () => {
+    const [tests, closures] = await Promise.all([
+      request(syllabusEndpoints.testDays, { query: { from: days.value[0]!, to: days.value[6]! } }),
+      request(syllabusEndpoints.listClosures),
+    ]);
+    return { tests, closures };
+  });
+  watch([days, () => notice.undone], () => Promise.all([again(), besideAgain()]));
+  const closedOn = (day: string): string | undefined => beside.value?.closures.find((one) => isClosed([one], day))?.name;
 
   async function put(id: string, to: string): Promise<void> {
     const {
@@ -57,10 +67,13 @@ export function useWeek(day: Ref<string>) {
     weekProblems(
       (plans.value ?? []).map((one) => ({ ...one, day: one.doneOn ?? one.plannedOn })),
       (id) => trainees.value?.find((one) => one.id === id),
+      closedOn,
     ),
   );
   return {
-    ...{ days, plans, trainees, failure, trouble, again, move, problems },
+    ...{ days, plans, trainees, failure, trouble, again, move, problems, closedOn, besideAgain },
+    closures: computed(() => beside.value?.closures ?? []),
+    testsOn: (day: string): TestDay[] => beside.value?.tests.filter(({ testOn }) => testOn === day) ?? [],
     on: (wanted: string): PlanOfDay[] => (plans.value ?? []).filter(({ plannedOn }) => plannedOn === wanted),
     weekFrom: (weeks: number): string => dayAfter(days.value[0]!, 7 * weeks),
   };

@@ -5,6 +5,7 @@ import {
   mdiFlagCheckered,
   mdiShuffleVariant,
   mdiSnowflake,
+  mdiTimerSandEmpty,
   mdiTortoise,
 } from '@mdi/js';
 import type { PartKind } from '@wax-fist/core/plan';
@@ -17,5 +18,6 @@ export const partSigns: Readonly<Record<PartKind, string>> = {
   technique: mdiFlagCheckered,
   free: mdiShuffleVariant,
   're-check': mdiBullseyeArrow,
+  wait: mdiTimerSandEmpty,
   'cool-down': mdiSnowflake,
 };

@@ -17,7 +17,8 @@ import { adviceFor } from '../sessions/session-advice.ts';
 export interface PlanGround {
   trainee: Trainee;
   corrections: readonly Correction[];
-  answers: readonly LevelAnswer[];
+  /** What would settle them. */
+  answers: readonly Pick<LevelAnswer, 'correctionId' | 'rung' | 'settling'>[];
   limits: readonly Limit[];
   /** On which course they are, and since when. */
   onCourse: { course: SavedCourse; begunOn: string } | undefined;
@@ -46,7 +47,7 @@ export const limitsOn = (limits: readonly Limit[], day: string): BodyPart[] => [
 
 /** A trainee’s corrections as a session takes them up on a day, and where cameras stand for those that are looked at again. */
 export interface Taken {
-  corrections: PlannedCorrection[];
+  corrections: (PlannedCorrection & { recheckOn: string | null; relapsed: boolean })[];
   filming: FilmingPlan;
 }
 
@@ -71,7 +72,7 @@ export function takenUpOn(
   );
   return {
     filming,
-    corrections: all.map((one): PlannedCorrection => {
+    corrections: all.map((one) => {
       const answer = answers.find(({ correctionId, rung }) => correctionId === one.id && rung === one.rung);
       return {
         ...{
@@ -87,6 +88,7 @@ export function takenUpOn(
         strikes: answer?.settling?.strikes ?? null,
         view: placeOf(filming, one.id)?.view ?? null,
         rate: row(one)?.leastRate ?? 0,
+        ...{ recheckOn: one.recheckOn, relapsed: one.state === 'relapsed' },
       };
     }),
   };

@@ -30,7 +30,7 @@ const named = ({ what, lead }: Requirement): string => (lead === null ? what : `
           </th>
           <td>{{ one.has }}</td>
           <td>
-            <template v-if="one.met"><VIcon :icon="mdiCheck" size="18" /> nothing</template>
+            <template v-if="one.met"><VIcon :icon="mdiCheck" size="18" /> nothing is missing</template>
             <template v-else>
               {{ one.missing }}
               <small v-if="one.remark" class="remark">{{ one.remark }}</small>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { mdiCheck, mdiContentSave, mdiWeightLifter } from '@mdi/js';
+import { impactRounds } from '@wax-fist/core/plan';
+import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
+import { isClosed } from '@wax-fist/core/syllabus';
+import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { computed } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useNotice } from '../../app/notice-store.ts';
+import PageState from '../../app/PageState.vue';
+import { isDay } from './is-day.ts';
+import { useWeekPlan } from './use-week-plan.ts';
+
+/** A week for everybody: the days on which each comes, then all sessions at once. */
+const route = useRoute();
+const router = useRouter();
+const notice = useNotice();
+const week = useWeekPlan(isDay(route.query.week) ? route.query.week : localDay());
+const { days, page, failure, again, asked, comes, coming, planned, trouble, busy, kept } = week;
+const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
+const sessions = computed(() => coming.value.reduce((sum, { trainee }) => sum + comes[trainee.id]!.length, 0));
+const closedOn = (day: string): string | undefined => page.value?.closures.find((one) => isClosed([one], day))?.name;
+const madeFor = (traineeId: string, day: string) =>
+  planned.value?.plans.find((one) => one.traineeId === traineeId && one.day === day)?.made;
+const nameOf = (id: string): string => page.value?.grounds.find(({ trainee }) => trainee.id === id)?.trainee.name ?? '';
+const weekday = (day: string): string => shortDay(day).slice(0, 3);
+
+async function keep(): Promise<void> {
+  const plans = await week.keep();
+  if (plans.length === 0) return;
+  notice.say(`${counted(plans.length, 'session')} planned.`, () => week.takeBack(plans));
+  if (!trouble.value) await router.push({ name: 'floor', query: { week: days[0]! } });
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <div>
+        <p class="quiet"><RouterLink :to="{ name: 'floor', query: { week: days[0]! } }">Floor</RouterLink></p>
+        <h1>Plan the week from {{ shortDay(days[0]!) }}</h1>
+      </div>
+    </div>
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <template v-if="page">
+        <form class="asked" @submit.prevent>
+          <VNumberInput
+            v-model="asked.minutes"
+            label="Minutes"
+            :min="15"
+            :max="240"
+            :step="5"
+            control-variant="stacked"
+            density="compact"
+            hide-details
+          />
+          <VSelect
+            v-model="asked.kit"
+            label="What is there"
+            :items="kitItems"
+            multiple
+            density="compact"
+            hide-details
+            class="kit"
+          />
+          <VCheckbox v-model="asked.holder" label="Somebody holds" density="compact" hide-details />
+          <VCheckbox v-model="asked.partner" label="A partner" density="compact" hide-details />
+        </form>
+        <div v-if="page.grounds.length === 0" class="empty">Nobody trains here yet.</div>
+        <div v-else role="region" aria-label="Who comes on which day" tabindex="0" :style="{ overflowX: 'auto' }">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Who</th>
+                <th v-for="day in days" :key="day" scope="col">
+                  {{ shortDay(day) }} <small v-if="closedOn(day)">{{ closedOn(day) }}</small>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="ground in page.grounds" :key="ground.trainee.id">
+                <th scope="row">{{ ground.trainee.name }}</th>
+                <td v-for="day in days" :key="day">
+                  <button
+                    v-if="week.isFree(ground, day)"
+                    type="button"
+                    :aria-pressed="comes[ground.trainee.id]?.includes(day) ?? false"
+                    :aria-label="`${ground.trainee.name}, ${shortDay(day)}`"
+                    @click="week.toggle(ground.trainee.id, day)"
+                  >
+                    <template v-if="madeFor(ground.trainee.id, day)">
+                      <span v-if="madeFor(ground.trainee.id, day)!.parts.length === 0">no time</span>
+                      <template v-else>
+                        <span class="number"
+                          ><VIcon :icon="mdiWeightLifter" size="16" aria-label="hard rounds" />
+                          {{ impactRounds(madeFor(ground.trainee.id, day)!.parts) }}</span
+                        >
+                        <small
+                          v-for="one in madeFor(ground.trainee.id, day)!.parts.filter(({ kind }) => kind === 're-check')"
+                          :key="one.id"
+                          >re-check</small
+                        >
+                      </template>
+                    </template>
+                    <VIcon v-else-if="comes[ground.trainee.id]?.includes(day)" :icon="mdiCheck" size="20" />
+                    <span v-else class="off">{{ weekday(day) }}</span>
+                  </button>
+                  <small v-else-if="day >= week.today" class="quiet">planned</small>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p class="acts">
+          <VBtn
+            :color="planned ? undefined : 'primary'"
+            :variant="planned ? 'outlined' : 'flat'"
+            :loading="busy && !planned"
+            :disabled="sessions === 0"
+            @click="week.plan"
+            >Plan {{ counted(sessions, 'session') }}</VBtn
+          >
+          <VBtn v-if="planned" color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">Keep them</VBtn>
+          <span v-if="planned && busy" role="status">{{ kept }} of {{ planned.plans.length }} kept</span>
+          <span v-if="sessions === 0" class="quiet">Touch the days on which somebody comes.</span>
+        </p>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <template v-if="planned && planned.leftOut.length > 0">
+          <h2>What is not in it</h2>
+          <ul>
+            <li v-for="(one, place) in planned.leftOut" :key="place">
+              <b>{{ nameOf(one.traineeId) }}</b> {{ one.what }}: {{ one.why }}
+            </li>
+          </ul>
+        </template>
+      </template>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+  margin-bottom: 14px;
+}
+.asked > * {
+  flex: 0 1 150px;
+}
+.asked .kit {
+  flex: 1 1 260px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  background: rgb(var(--v-theme-surface));
+}
+th,
+td {
+  padding: 4px 6px;
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+}
+tbody th {
+  padding-left: 12px;
+}
+td button {
+  display: grid;
+  place-items: center;
+  width: 100%;
+  min-width: 52px;
+  min-height: 44px;
+}
+td button[aria-pressed='true'] {
+  background: var(--clean-ground);
+}
+.off {
+  color: var(--quiet);
+  opacity: 0.7;
+}
+small {
+  display: block;
+  font-size: 13px;
+  font-weight: 400;
+}
+.acts {
+  margin-top: 14px;
+}
+.trouble {
+  color: rgb(var(--v-theme-error));
+}
+</style>
