@@ -1,7 +1,7 @@
-import { bodyParts } from '@wax-fist/core/trainee';
+import { bodyParts, returnSteps, stepsProblem } from '@wax-fist/core/trainee';
 import { array, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
-import { day, id, note, shortText } from './shapes.ts';
+import { day, id, note, shortText, whole } from './shapes.ts';
 
 /** Where somebody is hurt, from when to when. A blow to the head is over only when a doctor has cleared it. */
 export const limitShape = object({
@@ -14,13 +14,22 @@ export const limitShape = object({
   note: note().default(''),
   /** Who cleared a blow to the head. */
   clearedBy: shortText('Cleared by').default(''),
+  /** Steps of the way back after a blow to the head, in their order. */
+  steps: array(object({ step: whole('Step', 1, returnSteps.length).required(), on: day().required('On which day?') }).required())
+    .max(returnSteps.length)
+    .default([]),
 })
   .test('order', 'It cannot end before it began.', ({ since, until }) => !until || until >= since)
   .test(
     'cleared',
     'After a blow to the head a doctor has to clear it: who did?',
     ({ part, until, clearedBy }) => part !== 'head' || !until || clearedBy !== '',
-  );
+  )
+  .test('steps', function ({ part, steps, clearedBy }) {
+    const message =
+      steps.length > 0 && part !== 'head' ? 'Only after a blow to the head.' : stepsProblem(steps, clearedBy !== '');
+    return message === undefined || this.createError({ path: 'steps', message });
+  });
 export type Limit = InferType<typeof limitShape>;
 
 /** What somebody may not load. */

@@ -9,11 +9,16 @@ export interface Circumstances {
   ageGroup: AgeGroup | null;
   /** Where they are hurt. */
   limits: readonly BodyPart[];
+  /** Whether they rest after a blow to the head: nothing is planned at all. */
+  rests?: boolean;
   /** What is there to be hit. */
   kit: readonly RoundKind[];
   holder: boolean;
   partner: boolean;
 }
+
+/** Said of somebody who rests. */
+export const restsFirst = 'They rest after a blow to the head: no session before step three of the way back.';
 
 /** Said wherever something is left out for it. */
 export const afterHeadBlow = 'No contact and no bag after a blow to the head, until a doctor has cleared it.';

@@ -2,6 +2,7 @@ import type { Seconds } from '../units.ts';
 import { clockTime, counted } from '../words/index.ts';
 import { candidatesFor, type Candidate, type LeftOut } from './candidates.ts';
 import { impactRounds, learning, partLength, partsLength, partStarts, type PlanPart } from './part.ts';
+import { restsFirst } from '../drills/index.ts';
 import { rulesFor, type FloorRules } from './rules.ts';
 import type { PlanWish } from './wish.ts';
 
@@ -125,6 +126,7 @@ const isMissed = ({ part, instead }: Candidate, rounds: number, list: readonly C
  */
 export function makePlan(wish: PlanWish): MadePlan {
   const rules = rulesFor(wish.who);
+  if (wish.who.rests) return { parts: [], change: rules.rest, leftOut: [{ what: 'A session', why: restsFirst }] };
   const { list, leftOut } = candidatesFor(rules, wish);
   const mayBe = Math.min(rules.impactASession, rules.impactAWeek - wish.impactThisWeek);
   const impact = Math.max(0, Math.min(mayBe, wish.impactAtMost ?? mayBe));

@@ -1,4 +1,4 @@
-import { afterHeadBlow, whyNot, type Circumstances, type Drill } from '../drills/index.ts';
+import { afterHeadBlow, restsFirst, whyNot, type Circumstances, type Drill } from '../drills/index.ts';
 import type { Seconds } from '../units.ts';
 import { clockTime, counted } from '../words/index.ts';
 import { beginsTooLate } from './make-plan.ts';
@@ -32,6 +32,7 @@ export function planProblems(
   const hard = (part: string | null, says: string): void => void problems.push({ part, hard: true, says });
   const soft = (part: string | null, says: string): void => void problems.push({ part, hard: false, says });
 
+  if (who.rests && parts.length > 0) hard(null, restsFirst);
   const takes = partsLength(parts, change);
   if (takes > length) hard(null, `It takes ${clockTime(takes - length)} longer than there is.`);
   const hits = impactRounds(parts);

@@ -55,6 +55,14 @@ const kinds = (asked: PlanWish): string[] => makePlan(asked).parts.map(({ kind }
 const problemsOf = (asked: PlanWish, { parts, change } = makePlan(asked)) => planProblems(parts, { ...asked, change });
 
 describe('a session', () => {
+  it('is none for somebody who rests after a blow to the head, and a plan made before breaks the rule', () => {
+    const resting = wish({ who: { limits: ['head'], rests: true } });
+    expect(makePlan(resting)).to.deep.include({ parts: [] });
+    expect(makePlan(resting).leftOut[0]!.why).to.include('rest');
+    const before = makePlan(wish());
+    expect(problemsOf(resting, before).some(({ hard, says }) => hard && says.includes('rest'))).to.equal(true);
+  });
+
   it('goes from warm-up over low and one rung up to technique, free round, re-check and cool-down', () => {
     expect([...new Set(kinds(wish()))]).to.deep.equal(['warm-up', 'low', 'up', 'technique', 'free', 're-check', 'cool-down']);
     const { parts } = makePlan(wish());

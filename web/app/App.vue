@@ -19,7 +19,7 @@ const places = [
     to: '/floor',
     name: 'Floor',
     icon: mdiTimerOutline,
-    also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests', '/week-plan'],
+    also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests', '/week-plan', '/pair'],
   },
   {
     to: '/checklists',

@@ -182,6 +182,12 @@ export const router = createRouter({
       meta: { title: 'Plan the week' },
     },
     {
+      path: '/pair',
+      name: 'pair',
+      component: () => import('../features/plans/PairPage.vue'),
+      meta: { title: 'Two with one holder' },
+    },
+    {
       path: '/set-up',
       name: 'set-up',
       component: () => import('../features/setup/SetUpPage.vue'),

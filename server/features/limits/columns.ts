@@ -9,4 +9,5 @@ export const limitColumns = {
   until: bodyLimit.until,
   note: bodyLimit.note,
   clearedBy: bodyLimit.clearedBy,
+  steps: bodyLimit.steps,
 };

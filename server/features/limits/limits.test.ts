@@ -15,7 +15,16 @@ describe('limits of a trainee', () => {
   after(() => server.stop());
 
   const limit = (change: Partial<Limit>): Limit => ({
-    ...{ id: uuid(), traineeId: scene.traineeId, part: 'wrist', since: '2026-03-01', until: null, note: '', clearedBy: '' },
+    ...{
+      id: uuid(),
+      traineeId: scene.traineeId,
+      part: 'wrist',
+      since: '2026-03-01',
+      until: null,
+      note: '',
+      clearedBy: '',
+      steps: [],
+    },
     ...change,
   });
   const save = (sent: Limit) => coach.ask<Limit>(limitEndpoints.saveLimit, { limitId: sent.id }, sent);
@@ -39,6 +48,22 @@ describe('limits of a trainee', () => {
     );
     expect((await save({ ...head, until: '2026-03-20', clearedBy: 'Their doctor, by letter' })).status).to.equal(200);
     expect((await save(limit({ until: '2026-02-01' }))).status).to.equal(422);
+  });
+
+  it('of the head keep the steps of the way back, in order, a day each, and none without the doctor where one is asked', async () => {
+    const steps = ['2026-03-02', '2026-03-03', '2026-03-05', '2026-03-06'].map((on, place) => ({ step: place + 1, on }));
+    const head = limit({ part: 'head', steps });
+    expect((await save(head)).body.steps).to.deep.equal(steps);
+    const wrong: Partial<Limit>[] = [
+      { steps: steps.slice(1) },
+      { steps: [steps[0]!, { step: 2, on: '2026-03-02' }] },
+      { steps: [...steps, { step: 5, on: '2026-03-09' }] },
+      { part: 'knee' },
+    ];
+    for (const change of wrong) expect((await save({ ...head, ...change })).status).to.equal(422);
+    expect((await save({ ...head, clearedBy: 'By letter', steps: [...steps, { step: 5, on: '2026-03-09' }] })).status).to.equal(
+      200,
+    );
   });
 
   it('belong to somebody who is there, and stay theirs', async () => {

@@ -55,8 +55,11 @@ export const useCatalogue = defineStore('catalogue', () => {
 
   /** Schools as a field offers them. */
   const schoolItems = computed(() => schools.value.map(({ id, name }) => ({ value: id, title: name })));
+  /** The school of somebody: the club’s where they have none of their own. */
+  const schoolOf = (schoolId: string | null): SavedSchool | undefined =>
+    schools.value.find((one) => (schoolId ? one.id === schoolId : one.clubDefault)) ?? schools.value[0];
   const book = (id: string): CallBook => books.value.find((one) => one.id === id) ?? sixCall;
 
   void ready().catch(() => undefined);
-  return { version, newest, schools, schoolItems, books, stills, ready, again, at, editsAt, book };
+  return { version, newest, schools, schoolItems, schoolOf, books, stills, ready, again, at, editsAt, book };
 });

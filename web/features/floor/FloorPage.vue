@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   mdiAccountGroup,
+  mdiAccountMultiple,
   mdiAccountMultipleCheck,
   mdiCalendarPlus,
   mdiChevronLeft,
@@ -43,6 +44,7 @@ const isThis = computed(() => days.value.includes(today));
       <span class="acts">
         <VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'syllabus' }">Syllabus</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiAccountMultiple" :to="{ name: 'pair' }">Two</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiAccountGroup" :to="{ name: 'stations' }">Group</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">Set-up</VBtn>
       </span>

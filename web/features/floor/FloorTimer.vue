@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { mdiArrowLeft, mdiFullscreen, mdiVideoOffOutline, mdiVideoOutline, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js';
-import type { Plan } from '@wax-fist/contract/plans';
 import { leadChangesAt, type FloorEvent } from '@wax-fist/core/plan';
 import { useEventListener, useFullscreen } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -15,11 +14,13 @@ import { sendFloorFilms } from './floor-films.ts';
 import { useFloorLogs } from './floor-log-store.ts';
 import type { FloorState } from './floor-state.ts';
 import { useSpeech } from './spoken.ts';
+import CallStyle from './CallStyle.vue';
+import { useCallStyle } from './use-call-style.ts';
 import TimerHands from './TimerHands.vue';
 import { useFloorTimer } from './use-floor-timer.ts';
 
 /** The clock of the floor: read from five metres, worked with gloves on. */
-const { begun } = defineProps<{ begun: FloorState | Plan }>();
+const { begun } = defineProps<{ begun: FloorState }>();
 const router = useRouter();
 const logs = useFloorLogs();
 const speech = useSpeech();
@@ -36,7 +37,10 @@ const sounds: Record<FloorEvent['kind'], (words: string) => void> = {
   call: (words) => speech.say(words),
 };
 // Begun once, from what was there when the page was opened.
-const timer = useFloorTimer(begun, useCatalogue().newest, ({ kind }, words) => sounds[kind](words));
+const calls = useCallStyle();
+const numbers = computed(() => calls.style.value.numbers);
+const calling = { catalogue: useCatalogue().newest, pace: calls.pace, numbers };
+const timer = useFloorTimer(begun, calling, ({ kind }, words) => sounds[kind](words));
 const { stretch, left, parts, running, over, call, elapsed } = timer;
 
 const part = computed(() => (stretch.value ? parts.value[stretch.value.part] : undefined));
@@ -84,6 +88,9 @@ const keys: Record<string, () => unknown> = {
   ArrowLeft: timer.back,
   PageUp: timer.back,
   '+': timer.oneMore,
+  '-': calls.slower,
+  '*': calls.faster,
+  n: calls.toggleNumbers,
   f: fullScreen,
 };
 useEventListener(window, 'keydown', (event) => {
@@ -157,6 +164,7 @@ useEventListener(window, 'keydown', (event) => {
     <p v-if="over" class="coming">Write it down, and it stands in the session.</p>
 
     <FloorCamera v-if="filming" ref="camera" :plan-id="timer.state.value.plan.id" :round="filmed" />
+    <CallStyle v-if="part?.recipe" :calls="calls" />
     <TimerHands :timer="timer" :ending="ending" @end="end" />
   </main>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { planEndpoints, type Plan } from '@wax-fist/contract/plans';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
@@ -7,6 +8,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FloorTimer from './FloorTimer.vue';
 import { keptFloor } from './floor-state.ts';
+import { freshFloor } from './use-floor-timer.ts';
 
 /** The floor timer of a planned session; one that was begun here goes on, with or without a server. */
 const { planId } = defineProps<{ planId: string }>();
@@ -17,7 +19,8 @@ const { value, failure, again } = useAnswer(async () => {
   if (kept) return kept;
   const [plan] = await Promise.all([request(planEndpoints.showPlan, { params: { planId } }), catalogue.ready()]);
   if (plan.log) await router.replace({ name: 'plan', params: { planId } });
-  return plan as Plan;
+  const { schoolId } = await request(traineeEndpoints.showTrainee, { params: { traineeId: plan.traineeId } });
+  return freshFloor(plan as Plan, catalogue.book(catalogue.schoolOf(schoolId)?.bookId ?? ''));
 });
 </script>
 

@@ -1,5 +1,7 @@
 import type { Plan, PlanLog } from '@wax-fist/contract/plans';
 import { planShape } from '@wax-fist/contract/plans';
+import { recordOf } from '@wax-fist/contract/shapes';
+import { sixCall, type CallBook } from '@wax-fist/core/calls';
 import type { DoneWork, FloorClock } from '@wax-fist/core/plan';
 import { array, boolean, number, object, string } from 'yup';
 import { remember, remembered } from '../../app/remembered.ts';
@@ -9,6 +11,8 @@ export interface FloorState {
   plan: Plan;
   clock: FloorClock;
   done: DoneWork[];
+  /** By which it is called. */
+  book: CallBook;
   /** The day on which it was begun. */
   begunOn: string;
 }
@@ -25,11 +29,19 @@ const stateShape = object({
     }).required(),
   ).required(),
   begunOn: string().required(),
+  book: object({ name: string().required(), calls: recordOf(() => string().required()) })
+    .optional()
+    .default(undefined),
 });
-const isState = (kept: unknown): kept is FloorState => stateShape.isValidSync(kept);
+/** An older version kept no call book. */
+type Kept = Omit<FloorState, 'book'> & { book?: CallBook };
+const isState = (kept: unknown): kept is Kept => stateShape.isValidSync(kept);
 
 const nameOf = (planId: string): string => `wax.floor.${planId}`;
-export const keptFloor = (planId: string): FloorState | undefined => remembered(nameOf(planId), isState);
+export function keptFloor(planId: string): FloorState | undefined {
+  const kept = remembered(nameOf(planId), isState);
+  return kept && { ...kept, book: kept.book ?? sixCall };
+}
 export const keepFloor = (state: FloorState): void => remember(nameOf(state.plan.id), state);
 export const forgetFloor = (planId: string): void => remember(nameOf(planId), undefined);
 

@@ -1,14 +1,15 @@
 import type { Plan } from '@wax-fist/contract/plans';
+import { sixCall, usualPace } from '@wax-fist/core/calls';
 import { shippedDrills } from '@wax-fist/core/drills';
 import { makePlan, type FloorEvent } from '@wax-fist/core/plan';
 import { shippedCatalogue } from '@wax-fist/core/technique';
 import { expect } from 'chai';
-import { effectScope } from 'vue';
+import { effectScope, ref } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { onFreshPage } from '../../test/mounted.ts';
 import { keepFloor, keptFloor, keepWaitingLogs, waitingLogs, type FloorState } from './floor-state.ts';
 import { useFloorLogs } from './floor-log-store.ts';
-import { useFloorTimer, type FloorTimer } from './use-floor-timer.ts';
+import { freshFloor, useFloorTimer, type FloorTimer } from './use-floor-timer.ts';
 
 const planned = (): Plan => {
   const made = makePlan({
@@ -27,6 +28,7 @@ describe('the timer of the floor', () => {
   const real = Date.now;
   let now = 1_000_000;
   let heard: string[] = [];
+  const calling = { catalogue: shippedCatalogue, pace: ref(usualPace), numbers: ref(false) };
   const scopes: ReturnType<typeof effectScope>[] = [];
   onFreshPage();
   beforeEach(() => {
@@ -49,7 +51,9 @@ describe('the timer of the floor', () => {
     const scope = effectScope();
     scopes.push(scope);
     return scope.run(() =>
-      useFloorTimer(kept, shippedCatalogue, ({ kind }: FloorEvent, words) => heard.push(words ? `${kind} ${words}` : kind)),
+      useFloorTimer('plan' in kept ? kept : freshFloor(kept, sixCall), calling, ({ kind }: FloorEvent, words) =>
+        heard.push(words ? `${kind} ${words}` : kind),
+      ),
     )!;
   };
 
@@ -80,6 +84,38 @@ describe('the timer of the floor', () => {
     expect(heard.filter((one) => one === 'other lead')).to.have.length(1);
     expect(heard.filter((one) => one.startsWith('call ')).length).to.be.above(4);
     expect(timer.call.value).to.be.a('string');
+  });
+
+  it('calls at the pace that is chosen while it runs, and by numbers where somebody wants them', () => {
+    const timer = timerOf(planned());
+    timer.toggle();
+    while (timer.parts.value[timer.stretch.value?.part ?? 0]?.kind !== 'free' || timer.stretch.value?.kind !== 'work')
+      timer.skip();
+    const callsIn = (ms: number): string[] => {
+      heard = [];
+      runFor(ms);
+      return heard.filter((one) => one.startsWith('call '));
+    };
+    calling.pace.value = { ...usualPace, between: 2500 };
+    const fast = callsIn(50_000);
+    timer.back();
+    calling.pace.value = { ...usualPace, between: 11_000 };
+    const slow = callsIn(50_000);
+    expect(fast.length).to.be.greaterThan(2 * slow.length);
+    calling.numbers.value = true;
+    timer.back();
+    expect(callsIn(30_000)[0]).to.match(/^call [\d1-6-]+/);
+    calling.numbers.value = false;
+    calling.pace.value = usualPace;
+  });
+
+  it('goes on with a session that an older version began', () => {
+    const plan = planned();
+    localStorage.setItem(
+      `wax.floor.${plan.id}`,
+      JSON.stringify({ plan, clock: { ran: 7, since: null }, done: [], begunOn: '2026-03-04' }),
+    );
+    expect(keptFloor(plan.id)).to.include({ begunOn: '2026-03-04', book: sixCall });
   });
 
   it('writes down only what was done, not what was skipped', () => {
@@ -125,7 +161,7 @@ describe('the timer of the floor', () => {
     const plan = planned();
     localStorage.setItem(`wax.floor.${plan.id}`, '{"plan": 3}');
     expect(keptFloor(plan.id)).to.equal(undefined);
-    keepFloor({ plan, clock: { ran: 5, since: null }, done: [], begunOn: '2026-03-04' });
+    keepFloor({ plan, book: sixCall, clock: { ran: 5, since: null }, done: [], begunOn: '2026-03-04' });
     expect(keptFloor(plan.id)!.clock).to.deep.equal({ ran: 5, since: null });
   });
 });

@@ -1,5 +1,14 @@
 import type { Plan, PlanLog } from '@wax-fist/contract/plans';
-import { callsInRound, parseRecipe, sayInWords, sixCall, type CalledOut } from '@wax-fist/core/calls';
+import {
+  callsInRound,
+  parseRecipe,
+  sayInNumbers,
+  sayInWords,
+  usualPace,
+  type CallBook,
+  type CalledOut,
+  type Pace,
+} from '@wax-fist/core/calls';
 import {
   doneParts,
   elapsedOn,
@@ -20,7 +29,7 @@ import type { Ms } from '@wax-fist/core/units';
 import { localDay } from '@wax-fist/core/words';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { randomLcg } from 'd3-random';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, type Ref } from 'vue';
 import { keepFloor, type FloorState } from './floor-state.ts';
 
 /** How often the clock is read: often enough that a bell is on time. */
@@ -32,9 +41,24 @@ const justBegun: Ms = 3000;
 const seedOf = (planId: string, part: number, round: number): number =>
   ((Number.parseInt(planId.slice(-8), 16) + part * 7919 + round * 104_729) / 2 ** 32) % 1;
 
+/** By what is called, how fast, and how it is said. */
+export interface Calling {
+  catalogue: Catalogue;
+  pace?: Ref<Pace>;
+  numbers?: Ref<boolean>;
+}
+
+/** A session that has not been begun. */
+export const freshFloor = (plan: Plan, book: CallBook): FloorState => ({
+  ...{ plan, book, clock: { ran: 0, since: null }, done: [], begunOn: localDay() },
+});
+
 /** Runs a planned session by the clock. What it was at is kept, so that a page that is loaded again goes on. */
-export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, heard: (event: FloorEvent, words: string) => void) {
-  const begun: FloorState = 'plan' in kept ? kept : { plan: kept, clock: { ran: 0, since: null }, done: [], begunOn: localDay() };
+export function useFloorTimer(
+  begun: FloorState,
+  { catalogue, pace = ref(usualPace), numbers = ref(false) }: Calling,
+  heard: (event: FloorEvent, words: string) => void,
+) {
   const state = shallowRef(begun);
   const now = ref(Date.now());
   const elapsed = computed(() => elapsedOn(state.value.clock, now.value));
@@ -45,16 +69,21 @@ export function useFloorTimer(kept: FloorState | Plan, catalogue: Catalogue, hea
   const stretch = computed(() => stretchAt(stretches.value, elapsed.value));
   const running = computed(() => state.value.clock.since !== null);
   const wake = useWakeLock();
+  const { book } = begun;
 
   const callsOf = (at: Stretch): CalledOut[] => {
     const recipe = parts.value[at.part]!.recipe;
-    const parsed = at.kind === 'work' && recipe ? parseRecipe(recipe, { book: sixCall, catalogue }) : undefined;
+    const parsed = at.kind === 'work' && recipe ? parseRecipe(recipe, { book, catalogue }) : undefined;
     if (!parsed?.ok) return [];
     const random = randomLcg(seedOf(plan.value.id, at.part, at.round));
-    return callsInRound(parsed.recipe, { work: at.to - at.from, book: sixCall, catalogue, random });
+    return callsInRound(parsed.recipe, { work: at.to - at.from, pace: pace.value, book, catalogue, random });
   };
   const events = computed(() => stretches.value.flatMap((one) => eventsOf(one, callsOf(one))));
-  const inWords = (event: FloorEvent): string => (event.kind === 'call' ? sayInWords(event.call.combination, catalogue) : '');
+  const inWords = (event: FloorEvent): string => {
+    if (event.kind !== 'call') return '';
+    const { combination } = event.call;
+    return numbers.value ? sayInNumbers(combination, book, catalogue) : sayInWords(combination, catalogue);
+  };
   const call = computed(() => {
     const last = events.value.findLast(
       (event) => event.kind === 'call' && event.stretch === stretch.value && event.at <= elapsed.value,

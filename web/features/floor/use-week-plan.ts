@@ -12,7 +12,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from '../drills/drill-store.ts';
-import { limitsOn, takenUpOn } from '../plans/plan-ground.ts';
+import { takenUpOn, whoOf } from '../plans/plan-ground.ts';
 import { rememberedKit, rememberKit } from '../plans/plan-kit.ts';
 
 /** Plans aside, so that the page stays quick. @throws Error when it cannot be planned */
@@ -64,10 +64,9 @@ export function useWeekPlan(day: string) {
   watch([comes, asked], () => (planned.value = undefined));
 
   function personOf(ground: WeekGround): WeekPerson {
-    const { trainee, limits, standing } = ground;
+    const { trainee, standing } = ground;
     const course = page.value!.courses.find(({ id }) => id === ground.onCourse?.courseId);
     const onCourse = course && { course, begunOn: ground.onCourse!.begunOn };
-    const school = catalogue.schools.find((one) => (trainee.schoolId ? one.id === trainee.schoolId : one.clubDefault));
     const taken = takenUpOn(
       {
         ...ground,
@@ -75,24 +74,14 @@ export function useWeekPlan(day: string) {
         answers: ground.settling.map((one) => ({ ...one, settling: { sessions: 1, strikes: one.strikes } })),
       },
       catalogue.newest,
-      school ?? catalogue.schools[0]!,
+      catalogue.schoolOf(trainee.schoolId)!,
       days[6]!,
     );
     const wanted = comes[trainee.id]!.toSorted();
     const techniques = onCourse ? (weekOfCourse(onCourse.course, onCourse.begunOn, wanted[0]!)?.week.techniques ?? []) : [];
     return {
       ...{ id: trainee.id, name: trainee.name, length: asked.minutes * 60, leads: 'both alike', drills: drills.drills },
-      who: {
-        ...{
-          grade: trainee.grade,
-          ageGroup: trainee.ageGroup,
-          kit: [...asked.kit],
-          holder: asked.holder,
-          partner: asked.partner,
-        },
-        // Whoever is hurt on one of the days is spared on all of them.
-        limits: [...new Set(wanted.flatMap((one) => limitsOn(limits, one)))],
-      },
+      who: whoOf(ground, asked, wanted),
       ...{ days: wanted, standing, corrections: taken.corrections },
       techniques: techniques.map((id) => ({ id, name: techniqueName(catalogue.newest, id) })),
     };

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { leadShares, type LeadShare } from '@wax-fist/core/plan';
 import { techniqueName } from '@wax-fist/core/technique';
-import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
+import { padKinds, roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import type { PlanDesk } from './use-plan-desk.ts';
@@ -18,6 +18,7 @@ const leadNames: Record<LeadShare, string> = {
 };
 /** What the syllabus has this week, to be taken with one touch. */
 const week = computed(() => desk.week.value);
+const holdsNothing = computed(() => asked.holder && !padKinds.some((kind) => asked.kit.includes(kind)));
 const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
 const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
 const techniqueItems = computed(() => [
@@ -44,6 +45,7 @@ const techniqueItems = computed(() => [
     <VSelect v-model="asked.kit" label="What is there" :items="kitItems" multiple density="compact" hide-details class="wide" />
     <VCheckbox v-model="asked.holder" label="Somebody holds" density="compact" hide-details />
     <VCheckbox v-model="asked.partner" label="A partner" density="compact" hide-details />
+    <p v-if="holdsNothing" class="wide hint">No pads are among what is there: choose some, so that something is held.</p>
     <VSelect v-model="asked.leads" label="Leads" :items="leadItems" density="compact" hide-details class="wide" />
     <VAutocomplete
       v-model="asked.technique"
@@ -71,6 +73,10 @@ const techniqueItems = computed(() => [
   grid-template-columns: 1fr 1fr;
   gap: 10px;
   align-items: start;
+}
+.hint {
+  padding: 6px 10px;
+  background: var(--watch-ground);
 }
 .week button {
   text-decoration: underline;

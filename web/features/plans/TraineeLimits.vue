@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { limitEndpoints, limitShape, type Limit } from '@wax-fist/contract/limits';
-import { bodyParts } from '@wax-fist/core/trainee';
+import { bodyParts, returnSteps } from '@wax-fist/core/trainee';
 import { localDay, shortDay } from '@wax-fist/core/words';
 import { mdiBandage, mdiPlus } from '@mdi/js';
 import { v7 as uuid } from 'uuid';
@@ -8,6 +8,7 @@ import { computed, ref, watch } from 'vue';
 import FormDialog from '../../app/FormDialog.vue';
 import { request } from '../../app/request.ts';
 import { useForm } from '../../app/use-form.ts';
+import ReturnSteps from './ReturnSteps.vue';
 
 /** Where somebody is hurt: what loads it is planned for nobody. */
 const { traineeId, limits } = defineProps<{ traineeId: string; limits: readonly Limit[] }>();
@@ -15,10 +16,15 @@ const emit = defineEmits<{ changed: [] }>();
 const open = ref(false);
 const changed = ref<Limit>();
 const empty = (): Limit => ({
-  ...{ id: uuid(), traineeId, part: 'wrist', since: localDay(), until: null, note: '', clearedBy: '' },
+  ...{ id: uuid(), traineeId, part: 'wrist', since: localDay(), until: null, note: '', clearedBy: '', steps: [] },
 });
 const { draft, problems, failure, busy, send } = useForm(limitShape, empty());
 watch(open, (now) => now && Object.assign(draft, changed.value ?? empty()));
+// The way back is one from a blow to the head only.
+watch(
+  () => draft.part,
+  (part) => part !== 'head' && (draft.steps = []),
+);
 const today = localDay();
 const lasting = computed(() => limits.filter(({ until }) => !until || until >= today));
 
@@ -26,6 +32,12 @@ function edit(limit?: Limit): void {
   changed.value = limit;
   open.value = true;
 }
+const stepOf = ({ steps }: Limit): string => {
+  const last = steps.at(-1);
+  return last
+    ? `Step ${last.step} of ${returnSteps.length}, ${returnSteps[last.step - 1]!.name.toLowerCase()}.`
+    : 'No step of the way back is entered.';
+};
 const save = (): Promise<void> =>
   send(async (body) => {
     await request(limitEndpoints.saveLimit, { params: { limitId: body.id }, body });
@@ -45,7 +57,7 @@ const save = (): Promise<void> =>
           <span class="quiet">{{ one.note }}</span>
         </button>
         <p v-if="one.part === 'head'" class="head">
-          No contact and no bag until a doctor has cleared it; then step by step as the federation has it.
+          {{ stepOf(one) }} No contact and no bag until a doctor has cleared it; then step by step as the federation has it.
         </p>
       </li>
     </ul>
@@ -67,6 +79,8 @@ const save = (): Promise<void> =>
         label="Cleared by which doctor"
         :error-messages="problems.clearedBy"
       />
+      <ReturnSteps v-if="draft.part === 'head'" v-model="draft.steps" :cleared="draft.clearedBy.trim() !== ''" />
+      <p v-if="problems.steps" role="alert">{{ problems.steps }}</p>
       <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
       <p class="quiet">
         This is a coach’s notebook and no medical advice. Local rules, the federation’s, and licensed practice come first.

@@ -8,6 +8,7 @@ import { effectScope } from 'vue';
 import { v7 as uuid } from 'uuid';
 import { onFreshPage } from '../../test/mounted.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import type { Limit } from '@wax-fist/contract/limits';
 import { limitsOn, type PlanGround } from './plan-ground.ts';
 import { rememberedKit } from './plan-kit.ts';
 import { usePlanDesk, type PlanDesk } from './use-plan-desk.ts';
@@ -108,7 +109,8 @@ describe('a session on the desk', () => {
       until: null,
       note: '',
       clearedBy: '',
-    } as const;
+      steps: [],
+    } satisfies Limit;
     const desk = await deskOf({ limits: [hurt] });
     const low = desk.parts.value.find(({ kind }) => kind === 'low')!;
     const instead = desk.drillsInstead(low);

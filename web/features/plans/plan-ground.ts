@@ -4,13 +4,15 @@ import { limitEndpoints, type Limit } from '@wax-fist/contract/limits';
 import { everyRow } from '@wax-fist/contract/page';
 import { syllabusEndpoints, type SavedCourse } from '@wax-fist/contract/syllabus';
 import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
+import type { Circumstances } from '@wax-fist/core/drills';
 import { inDueOrder } from '@wax-fist/core/correction';
 import { filmingPlan, placeOf, type FilmingPlan, type FilmQuestion, type PlannedCorrection } from '@wax-fist/core/plan';
 import { checkpointName, techniqueName, views, type Catalogue } from '@wax-fist/core/technique';
-import type { BodyPart } from '@wax-fist/core/trainee';
+import { restsOn, type BodyPart } from '@wax-fist/core/trainee';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from '../drills/drill-store.ts';
+import type { PlanKit } from './plan-kit.ts';
 import { adviceFor } from '../sessions/session-advice.ts';
 
 /** What a session of somebody is planned from. */
@@ -44,6 +46,21 @@ export async function groundOf(traineeId: string): Promise<PlanGround> {
 export const limitsOn = (limits: readonly Limit[], day: string): BodyPart[] => [
   ...new Set(limits.filter(({ since, until }) => since <= day && (!until || until >= day)).map(({ part }) => part)),
 ];
+
+/** Whether somebody rests on a day after a blow to the head. */
+const isAtRest = (limits: readonly Limit[], day: string): boolean =>
+  limits.some(({ steps, since, until }) => since <= day && (!until || until >= day) && restsOn(steps, day));
+
+/** Whom a session is for, and what is there; whoever is hurt on one of the days is spared on all of them. */
+export const whoOf = (
+  { trainee: { grade, ageGroup }, limits }: Pick<PlanGround, 'trainee' | 'limits'>,
+  { kit, holder, partner }: Pick<PlanKit, 'kit' | 'holder' | 'partner'>,
+  days: readonly string[],
+): Circumstances => ({
+  ...{ grade, ageGroup, kit: [...kit], holder, partner },
+  limits: [...new Set(days.flatMap((day) => limitsOn(limits, day)))],
+  rests: days.some((day) => isAtRest(limits, day)),
+});
 
 /** A trainee’s corrections as a session takes them up on a day, and where cameras stand for those that are looked at again. */
 export interface Taken {

@@ -1,5 +1,5 @@
 import { planEndpoints, type Plan, type PlanDraft } from '@wax-fist/contract/plans';
-import { kitFor, whyNot, type Circumstances, type Drill } from '@wax-fist/core/drills';
+import { kitFor, whyNot, type Drill } from '@wax-fist/core/drills';
 import {
   makePlan,
   partOfDrill,
@@ -21,7 +21,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from '../drills/drill-store.ts';
-import { limitsOn, takenUpOn, type PlanGround } from './plan-ground.ts';
+import { takenUpOn, whoOf, type PlanGround } from './plan-ground.ts';
 import { rememberedKit, rememberKit } from './plan-kit.ts';
 
 /** A session on the desk: planned anew whenever something changes that it is planned from, until a hand has changed it. */
@@ -54,15 +54,8 @@ export function usePlanDesk(ground: PlanGround, kept?: Plan) {
     if (asked.technique === before) asked.technique = now;
   });
 
-  const who = computed<Circumstances>(() => ({
-    ...{ grade: trainee.grade, ageGroup: trainee.ageGroup, limits: limitsOn(ground.limits, asked.plannedOn) },
-    ...{ kit: asked.kit, holder: asked.holder, partner: asked.partner },
-  }));
-  const school = computed(
-    () =>
-      catalogue.schools.find((one) => (trainee.schoolId ? one.id === trainee.schoolId : one.clubDefault)) ??
-      catalogue.schools[0]!,
-  );
+  const who = computed(() => whoOf(ground, asked, [asked.plannedOn]));
+  const school = computed(() => catalogue.schoolOf(trainee.schoolId)!);
   const taken = computed(() => takenUpOn(ground, catalogue.newest, school.value, asked.plannedOn));
   const length = computed(() => asked.minutes * 60);
   const wish = computed<PlanWish>(() => ({

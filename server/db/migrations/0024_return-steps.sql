@@ -1,0 +1,2 @@
+ALTER TABLE "body_limit" ADD COLUMN "steps" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "body_limit" ADD CONSTRAINT "steps_of_head_only" CHECK ("body_limit"."part" = 'head' or "body_limit"."steps" = '[]'::jsonb);

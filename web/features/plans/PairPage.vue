@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { mdiContentSave, mdiHandFrontRight } from '@mdi/js';
+import { everyRow } from '@wax-fist/contract/page';
+import { planEndpoints } from '@wax-fist/contract/plans';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { needsHolder, partLength, partStarts, type MadePlan } from '@wax-fist/core/plan';
+import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
+import { clockTime } from '@wax-fist/core/words';
+import { computed } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useNotice } from '../../app/notice-store.ts';
+import PageState from '../../app/PageState.vue';
+import { request } from '../../app/request.ts';
+import { useAnswer } from '../../app/use-answer.ts';
+import { partSigns } from './part-sign.ts';
+import { usePair } from './use-pair.ts';
+
+/** Two trainees and one holder: side by side by the clock, nobody held for while the other is. */
+const route = useRoute();
+const router = useRouter();
+const notice = useNotice();
+const {
+  value: trainees,
+  failure,
+  again,
+} = useAnswer(() => everyRow((query) => request(traineeEndpoints.listTrainees, { query })));
+const asText = (value: unknown): string => (typeof value === 'string' ? value : '');
+const ids = computed<readonly [string, string]>(() => [asText(route.query.first), asText(route.query.second)]);
+const choose = (which: 'first' | 'second', id: string | null): void =>
+  void router.replace({ query: { ...route.query, [which]: id ?? undefined } });
+const pair = usePair(ids);
+const { asked, grounds, made, trouble, busy, withoutPads } = pair;
+const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
+
+const lanes = computed(() =>
+  [made.value?.first, made.value?.second].flatMap((plan, place) =>
+    plan ? [laneOf(plan, grounds.value![place]!.trainee.name)] : [],
+  ),
+);
+function laneOf(plan: MadePlan, name: string) {
+  const starts = partStarts(plan.parts, plan.change);
+  const rows = plan.parts.map((part, place) => ({
+    part,
+    from: starts[place]!,
+    to: starts[place]! + partLength(part),
+    held: needsHolder(part, pair.drills.drills),
+  }));
+  return { name, rows, leftOut: plan.leftOut };
+}
+async function keep(): Promise<void> {
+  const kept = await pair.keep();
+  if (kept.length < 2) return;
+  notice.say('Both sessions are planned.', async () => {
+    for (const planId of kept) await request(planEndpoints.removePlan, { params: { planId } });
+  });
+  await router.push({ name: 'floor', query: { week: asked.plannedOn } });
+}
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-head">
+      <h1>Two with one holder</h1>
+      <span v-if="made" class="acts">
+        <VBtn color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">Keep both</VBtn>
+      </span>
+    </div>
+    <PageState :failure="failure" :ready="trainees !== undefined" @again="again">
+      <form class="asked" @submit.prevent>
+        <VAutocomplete
+          v-for="which in ['first', 'second'] as const"
+          :key="which"
+          :model-value="ids[which === 'first' ? 0 : 1] || null"
+          :items="trainees!.filter(({ id }) => id !== ids[which === 'first' ? 1 : 0])"
+          item-value="id"
+          item-title="name"
+          :label="which === 'first' ? 'Who' : 'And who'"
+          density="compact"
+          hide-details
+          class="who"
+          @update:model-value="(id: string | null) => choose(which, id)"
+        />
+        <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
+        <VNumberInput
+          v-model="asked.minutes"
+          label="Minutes"
+          :min="15"
+          :max="240"
+          :step="5"
+          control-variant="stacked"
+          density="compact"
+          hide-details
+        />
+        <VSelect
+          v-model="asked.kit"
+          label="What is there"
+          :items="kitItems"
+          multiple
+          density="compact"
+          hide-details
+          class="who"
+        />
+      </form>
+      <p v-if="withoutPads" class="hint">No pads are among what is there: choose some, so that something is held.</p>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <div v-if="!ids[0] || !ids[1]" class="empty">
+        Choose two. Each gets a session of their own; whoever would have to wait for the holder moves on, and the order with the
+        least waiting is taken.
+      </div>
+      <p v-else-if="!made && !trouble" role="status">Planning both …</p>
+      <div v-if="made" class="lanes">
+        <section v-for="lane in lanes" :key="lane.name" :aria-label="lane.name">
+          <h2>{{ lane.name }}</h2>
+          <ol v-if="lane.rows.length > 0">
+            <li v-for="{ part, from, to, held } in lane.rows" :key="part.id" :class="{ held, wait: part.kind === 'wait' }">
+              <span class="number">{{ clockTime(from) }} – {{ clockTime(to) }}</span>
+              <span
+                ><VIcon :icon="partSigns[part.kind]" size="18" /> <b>{{ part.title }}</b>
+                <small
+                  >{{ part.rounds }} × {{ clockTime(part.work) }},
+                  {{ part.on === 'shadowboxing' ? 'in the air' : part.on }}</small
+                ></span
+              >
+              <VIcon v-if="held" :icon="mdiHandFrontRight" size="20" aria-label="held for" />
+            </li>
+          </ol>
+          <p v-else class="empty">No session: {{ lane.leftOut[0]?.why }}</p>
+          <ul v-if="lane.leftOut.length > 0" class="left quiet">
+            <li v-for="one in lane.leftOut" :key="one.what">{{ one.what }}: {{ one.why }}</li>
+          </ul>
+        </section>
+      </div>
+    </PageState>
+  </div>
+</template>
+
+<style scoped>
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.asked > * {
+  flex: 0 1 176px;
+}
+.asked .who {
+  flex: 1 1 200px;
+}
+.hint {
+  margin-top: 10px;
+  padding: 6px 10px;
+  background: var(--watch-ground);
+}
+.empty {
+  margin-top: 16px;
+}
+.lanes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
+  gap: 24px;
+}
+ol,
+.left {
+  padding: 0;
+  list-style: none;
+}
+ol li {
+  display: grid;
+  grid-template-columns: 116px minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 8px 12px;
+  margin-bottom: 4px;
+  background: rgb(var(--v-theme-surface));
+  border-left: 4px solid var(--line);
+}
+ol .held {
+  border-left-color: rgb(var(--v-theme-primary));
+}
+ol .wait {
+  background: none;
+  border-left-style: dashed;
+}
+small {
+  display: block;
+  font-size: 14px;
+}
+.left {
+  margin-top: 8px;
+  font-size: 15px;
+}
+.trouble {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { mdiCheck, mdiCircleOutline, mdiStethoscope } from '@mdi/js';
+import { daysBetween } from '@wax-fist/core/days';
+import { daysAStep, returnSteps, type ReachedStep } from '@wax-fist/core/trainee';
+import { localDay, shortDay } from '@wax-fist/core/words';
+import { computed } from 'vue';
+
+/** The way back after a blow to the head: one step after another, a day each at the least, the last ones only when it is cleared. */
+const steps = defineModel<ReachedStep[]>({ required: true });
+const { cleared } = defineProps<{ cleared: boolean }>();
+const today = localDay();
+const next = computed(() => returnSteps[steps.value.length]);
+const why = computed(() => {
+  const last = steps.value.at(-1);
+  if (!next.value) return '';
+  if (last && daysBetween(last.on, today) < daysAStep) return 'Not before tomorrow.';
+  return next.value.cleared && !cleared ? 'Only when a doctor has cleared it: write who did.' : '';
+});
+const reach = (): void => void (steps.value = [...steps.value, { step: next.value!.step, on: today }]);
+const reachedOn = (step: number): string | undefined => steps.value.find((one) => one.step === step)?.on;
+</script>
+
+<template>
+  <fieldset>
+    <legend>The way back, step by step</legend>
+    <ol>
+      <li v-for="one in returnSteps" :key="one.step" :class="{ reached: reachedOn(one.step) }">
+        <VIcon :icon="reachedOn(one.step) ? mdiCheck : one.cleared ? mdiStethoscope : mdiCircleOutline" size="20" />
+        <span
+          ><b>{{ one.name }}</b> {{ one.says }}</span
+        >
+        <span class="number">{{ reachedOn(one.step) ? shortDay(reachedOn(one.step)!) : '' }}</span>
+      </li>
+    </ol>
+    <p class="acts">
+      <VBtn v-if="next" variant="outlined" :disabled="why !== ''" @click="reach"
+        >Reached today: {{ next.name.toLowerCase() }}</VBtn
+      >
+      <VBtn v-if="steps.length > 0" variant="text" @click="steps = steps.slice(0, -1)">It came back: a step down</VBtn>
+    </p>
+    <p v-if="why" class="quiet">{{ why }}</p>
+    <p class="quiet">
+      After the consensus on concussion in sport of 2023. The steps of your federation, and what a doctor says, go before these.
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  margin: 4px 0 14px;
+  padding: 8px 12px;
+  border: 1px solid var(--line);
+}
+ol {
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr) auto;
+  gap: 8px;
+  padding: 4px 0;
+  color: var(--quiet);
+}
+.reached {
+  color: inherit;
+}
+.acts {
+  margin: 6px 0;
+}
+</style>
