@@ -1,6 +1,7 @@
 import { accountEndpoints } from './accounts.ts';
 import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
+import { cameraEndpoints } from './camera.ts';
 import { cardEndpoints } from './cards.ts';
 import { checklistEndpoints } from './checklists.ts';
 import { archiveEndpoints } from './archives.ts';
@@ -48,6 +49,7 @@ export const endpoints = {
   ...drillEndpoints,
   ...limitEndpoints,
   ...planEndpoints,
+  ...cameraEndpoints,
   ...syllabusEndpoints,
   ...answerEndpoints,
   ...measureEndpoints,

@@ -8,6 +8,7 @@ import { archiveRoutes } from './features/archive/routes.ts';
 import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
+import { cameraRoutes } from './features/camera/routes.ts';
 import { cardRoutes } from './features/cards/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
 import { compareRoutes } from './features/compare/routes.ts';
@@ -90,6 +91,7 @@ export function appOf(services: Services, webFolder: string): Express {
   drillRoutes(router, services);
   limitRoutes(router, services);
   planRoutes(router, services);
+  cameraRoutes(router, services);
   syllabusRoutes(router, services);
   reviewRoutes(router, services);
   reviewingRoutes(router, services);

@@ -5,3 +5,4 @@ export * from './floor-marks.ts';
 export * from './camera.ts';
 export * from './pad-table.ts';
 export * from './round-sums.ts';
+export * from './camera-check.ts';

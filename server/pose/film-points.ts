@@ -1,4 +1,4 @@
-import { unpackTrack, type Track } from '@wax-fist/core/body';
+import { unpackTrack, type Picture, type Track } from '@wax-fist/core/body';
 import { frameAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
 import { availableParallelism } from 'node:os';
@@ -67,6 +67,10 @@ export function piecesOf(timeline: FrameTimeline, hits: readonly Ms[]): FilmPiec
     .sort((one, other) => other.hits - one.hits || one.from - other.from)
     .map(({ from, frames }) => ({ from, frames }));
 }
+
+/** Has one picture looked at in a thread. */
+export const inPoseThread = async <T>(name: 'lookOnce', task: { picture: Picture }): Promise<T> =>
+  (await threads.run(task, { name })) as T;
 
 /** Has something done in a thread. @throws Stopped, MediaFailure */
 export const inThread =

@@ -5,4 +5,4 @@ register();
 // The runtime tells of every tensor of its models, which nobody asked.
 const silent = () => undefined;
 Object.assign(console, { warn: silent, info: silent, log: silent, error: silent });
-export const { followBody, whoStrikes } = await import('./pose-work.ts');
+export const { followBody, lookOnce, whoStrikes } = await import('./pose-work.ts');

@@ -132,3 +132,15 @@ export async function whoStrikes(task: PoseTask): Promise<Place | undefined> {
   const best = others.reduce((most, one) => (reachOfLimbs(one.track) > reachOfLimbs(most.track) ? one : most), first);
   return [best.at[0] / scale, best.at[1] / scale];
 }
+
+/** The body in one picture, its points in pixels as a frame of a track; and how many there are. */
+export interface SeenBody {
+  points: Float32Array | undefined;
+  bodies: number;
+}
+/** Looks at one picture: quickly, as somebody stands before the camera and waits. */
+export async function lookOnce({ picture }: { picture: Picture }): Promise<SeenBody> {
+  const bodies = await bodiesIn(picture);
+  const look = await (await bodyFinder('lite')).look(picture);
+  return { points: look?.points, bodies: bodies.length };
+}

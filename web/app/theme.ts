@@ -49,6 +49,7 @@ export const vuetify = createVuetify({
     VNumberInput: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+    VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary' },
     VCard: { rounded: 'sm' },
     VTooltip: { openDelay: 500 },

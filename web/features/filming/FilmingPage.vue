@@ -12,6 +12,7 @@ import { counted, shortDay } from '@wax-fist/core/words';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
+import CameraCheck from './CameraCheck.vue';
 import FilmingAdvice from './FilmingAdvice.vue';
 import FilmingSettingsFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
@@ -113,6 +114,13 @@ onBeforeRouteLeave(() => filming.stop());
           >Start the clock</VBtn
         >
         <FilmingSettingsFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
+        <CameraCheck
+          v-if="!running && stream"
+          :video="preview"
+          :view="plan.view"
+          :stance="session.trainee.stance"
+          :begins="plan.view"
+        />
         <FilmingAdvice v-if="!running" :session="session" :view="plan.view" />
         <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
           <SendingRow v-for="one in mine" :key="one.id" :sending="one" />

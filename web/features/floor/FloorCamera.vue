@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
 import type { PlanPart } from '@wax-fist/core/plan';
+import type { Stance } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { onScopeDispose, ref, watch } from 'vue';
+import CameraCheck from '../filming/CameraCheck.vue';
 import { record, type Recording } from '../filming/recording.ts';
 import { useCamera } from '../filming/use-camera.ts';
 import { keepFloorFilm } from './floor-films.ts';
 
 /** Films the rounds that are to be filmed, by the clock of the floor: a film for each of them. */
-const { planId, round } = defineProps<{
+const { planId, round, coming, stance } = defineProps<{
   planId: string;
   /** What is worked on and to be filmed; undefined while nothing is. */
   round: { key: string; number: number; part: PlanPart } | undefined;
+  /** What is to be filmed next, while nothing is. */
+  coming: PlanPart | undefined;
+  stance: Stance;
 }>();
 const { stream, failure: blind } = useCamera();
 const preview = ref<HTMLVideoElement>();
@@ -73,6 +78,14 @@ defineExpose({
   <figure :class="films">
     <video ref="preview" autoplay muted playsinline aria-label="What the camera sees" />
     <figcaption aria-live="polite">{{ blind ?? trouble ?? says[films] }}</figcaption>
+    <CameraCheck
+      v-if="coming?.shot && stream"
+      :video="preview"
+      :view="coming.shot.view"
+      :stance="stance"
+      :begins="coming.id"
+      class="check"
+    />
   </figure>
 </template>
 
@@ -91,7 +104,8 @@ video {
   display: block;
   width: 100%;
 }
-figcaption {
+figcaption,
+.check {
   padding: 2px 6px;
   font-size: 14px;
 }

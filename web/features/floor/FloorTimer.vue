@@ -69,6 +69,11 @@ const filmed = computed(() => {
   return { key: `${at.part} ${at.round}`, number: at.round, part: part.value };
 });
 
+/** Before the next round that is filmed its picture is looked at. */
+const toFilm = computed(() =>
+  filmed.value || stretch.value?.kind === 'work' ? undefined : part.value?.shot ? part.value : undefined,
+);
+
 async function end(): Promise<void> {
   if (running.value) timer.toggle();
   ending.value = true;
@@ -163,7 +168,14 @@ useEventListener(window, 'keydown', (event) => {
     <p v-else-if="next" class="quiet next">Then: {{ next.title }}</p>
     <p v-if="over" class="coming">Write it down, and it stands in the session.</p>
 
-    <FloorCamera v-if="filming" ref="camera" :plan-id="timer.state.value.plan.id" :round="filmed" />
+    <FloorCamera
+      v-if="filming"
+      ref="camera"
+      :plan-id="timer.state.value.plan.id"
+      :round="filmed"
+      :coming="toFilm"
+      :stance="begun.stance"
+    />
     <CallStyle v-if="part?.recipe" :calls="calls" />
     <TimerHands :timer="timer" :ending="ending" @end="end" />
   </main>

@@ -19,8 +19,8 @@ const { value, failure, again } = useAnswer(async () => {
   if (kept) return kept;
   const [plan] = await Promise.all([request(planEndpoints.showPlan, { params: { planId } }), catalogue.ready()]);
   if (plan.log) await router.replace({ name: 'plan', params: { planId } });
-  const { schoolId } = await request(traineeEndpoints.showTrainee, { params: { traineeId: plan.traineeId } });
-  return freshFloor(plan as Plan, catalogue.book(catalogue.schoolOf(schoolId)?.bookId ?? ''));
+  const { schoolId, stance } = await request(traineeEndpoints.showTrainee, { params: { traineeId: plan.traineeId } });
+  return freshFloor(plan as Plan, catalogue.book(catalogue.schoolOf(schoolId)?.bookId ?? ''), stance);
 });
 </script>
 

@@ -3,6 +3,7 @@ import { planShape } from '@wax-fist/contract/plans';
 import { recordOf } from '@wax-fist/contract/shapes';
 import { sixCall, type CallBook } from '@wax-fist/core/calls';
 import type { DoneWork, FloorClock } from '@wax-fist/core/plan';
+import { stances, type Stance } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string } from 'yup';
 import { remember, remembered } from '../../app/remembered.ts';
 
@@ -13,6 +14,8 @@ export interface FloorState {
   done: DoneWork[];
   /** By which it is called. */
   book: CallBook;
+  /** How the trainee stands. */
+  stance: Stance;
   /** The day on which it was begun. */
   begunOn: string;
 }
@@ -29,18 +32,19 @@ const stateShape = object({
     }).required(),
   ).required(),
   begunOn: string().required(),
+  stance: string().oneOf(stances).optional().default(undefined),
   book: object({ name: string().required(), calls: recordOf(() => string().required()) })
     .optional()
     .default(undefined),
 });
-/** An older version kept no call book. */
-type Kept = Omit<FloorState, 'book'> & { book?: CallBook };
+/** An older version kept neither call book nor stance. */
+type Kept = Omit<FloorState, 'book' | 'stance'> & Partial<Pick<FloorState, 'book' | 'stance'>>;
 const isState = (kept: unknown): kept is Kept => stateShape.isValidSync(kept);
 
 const nameOf = (planId: string): string => `wax.floor.${planId}`;
 export function keptFloor(planId: string): FloorState | undefined {
   const kept = remembered(nameOf(planId), isState);
-  return kept && { ...kept, book: kept.book ?? sixCall };
+  return kept && { ...kept, book: kept.book ?? sixCall, stance: kept.stance ?? 'orthodox' };
 }
 export const keepFloor = (state: FloorState): void => remember(nameOf(state.plan.id), state);
 export const forgetFloor = (planId: string): void => remember(nameOf(planId), undefined);

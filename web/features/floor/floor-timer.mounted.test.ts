@@ -51,7 +51,7 @@ describe('the timer of the floor', () => {
     const scope = effectScope();
     scopes.push(scope);
     return scope.run(() =>
-      useFloorTimer('plan' in kept ? kept : freshFloor(kept, sixCall), calling, ({ kind }: FloorEvent, words) =>
+      useFloorTimer('plan' in kept ? kept : freshFloor(kept, sixCall, 'orthodox'), calling, ({ kind }: FloorEvent, words) =>
         heard.push(words ? `${kind} ${words}` : kind),
       ),
     )!;
@@ -115,7 +115,7 @@ describe('the timer of the floor', () => {
       `wax.floor.${plan.id}`,
       JSON.stringify({ plan, clock: { ran: 7, since: null }, done: [], begunOn: '2026-03-04' }),
     );
-    expect(keptFloor(plan.id)).to.include({ begunOn: '2026-03-04', book: sixCall });
+    expect(keptFloor(plan.id)).to.include({ begunOn: '2026-03-04', book: sixCall, stance: 'orthodox' });
   });
 
   it('writes down only what was done, not what was skipped', () => {
@@ -161,7 +161,7 @@ describe('the timer of the floor', () => {
     const plan = planned();
     localStorage.setItem(`wax.floor.${plan.id}`, '{"plan": 3}');
     expect(keptFloor(plan.id)).to.equal(undefined);
-    keepFloor({ plan, book: sixCall, clock: { ran: 5, since: null }, done: [], begunOn: '2026-03-04' });
+    keepFloor({ plan, book: sixCall, stance: 'southpaw', clock: { ran: 5, since: null }, done: [], begunOn: '2026-03-04' });
     expect(keptFloor(plan.id)!.clock).to.deep.equal({ ran: 5, since: null });
   });
 });

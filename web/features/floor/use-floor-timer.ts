@@ -24,7 +24,7 @@ import {
   type PlanPart,
   type Stretch,
 } from '@wax-fist/core/plan';
-import type { Catalogue } from '@wax-fist/core/technique';
+import type { Catalogue, Stance } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
 import { localDay } from '@wax-fist/core/words';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
@@ -49,8 +49,8 @@ export interface Calling {
 }
 
 /** A session that has not been begun. */
-export const freshFloor = (plan: Plan, book: CallBook): FloorState => ({
-  ...{ plan, book, clock: { ran: 0, since: null }, done: [], begunOn: localDay() },
+export const freshFloor = (plan: Plan, book: CallBook, stance: Stance): FloorState => ({
+  ...{ plan, book, stance, clock: { ran: 0, since: null }, done: [], begunOn: localDay() },
 });
 
 /** Runs a planned session by the clock. What it was at is kept, so that a page that is loaded again goes on. */
