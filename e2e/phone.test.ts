@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { correction, trainee } from '../server/db/schema/index.ts';
+import { v7 as uuid } from 'uuid';
+import { correction, course, gradeTest, trainee } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
@@ -32,12 +33,30 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['set-up, rounds', () => Promise.resolve('/set-up?sheet=rounds')],
   ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
   ['stations', () => Promise.resolve('/stations')],
+  ['the syllabus', () => Promise.resolve('/syllabus')],
+  ['the way to a test', async () => `/trainees/${(await someone()).id}/test`],
+  ['a test', testOfMaren],
+  ['everybody’s week', () => Promise.resolve('/week-plan')],
+  ['two with one holder', async () => `/pair?first=${(await someone()).id}`],
   ['a plan', async () => `/trainees/${(await someone()).id}/plan`],
   ['nowhere', () => Promise.resolve('/no/such/page')],
 ];
 async function someone() {
   const all = await (await runningClub()).db.select().from(trainee);
   return all.find(({ name }) => name.startsWith('Maren'))!;
+}
+async function testOfMaren(): Promise<string> {
+  const { db } = await runningClub();
+  const [known] = await db.select().from(gradeTest);
+  if (known) return `/tests/${known.id}`;
+  const [first] = await db.select().from(course);
+  const { says, ...rest } = first!;
+  const id = uuid();
+  await db.insert(gradeTest).values({
+    ...{ id, traineeId: (await someone()).id, heldOn: '2026-03-01', outcome: 'open', course: { ...rest, ...says } },
+    sheet: { sets: [{ setId: says.sets[0]!.id, lead: 'usual', thrown: ['jab', 'cross'], saidAloud: false }], mustHaves: [] },
+  });
+  return `/tests/${id}`;
 }
 async function sessionOfMaren(): Promise<string> {
   const { db } = await runningClub();
