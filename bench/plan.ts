@@ -1,7 +1,8 @@
 import { quantile } from 'd3-array';
 import { randomLcg } from 'd3-random';
+import { dayAfter, weekOf } from '@wax-fist/core/days';
 import { shippedDrills } from '@wax-fist/core/drills';
-import { makePlan, type PlannedCorrection, type PlanWish } from '@wax-fist/core/plan';
+import { makePlan, planWeek, type PlannedCorrection, type PlanWish, type WeekPerson } from '@wax-fist/core/plan';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { techniques } from '@wax-fist/core/technique';
 import { ageGroups, grades } from '@wax-fist/core/trainee';
@@ -11,7 +12,7 @@ import type { Line } from './table.ts';
 const seed = 0.42;
 const sessions = 400;
 /** A club of forty, each three times a week. */
-const ofAWeek = 120;
+const [people, week] = [40, weekOf('2026-03-02')];
 
 function someWish(random: () => number): PlanWish {
   const pick = <One>(list: readonly One[]): One => list[Math.floor(random() * list.length)]!;
@@ -51,15 +52,29 @@ export function benchPlan(): Line[] {
   });
   const p95 = quantile(took, 0.95)!;
   const longest = Math.max(...took);
-  const week = (took.reduce((sum, one) => sum + one, 0) / sessions) * ofAWeek;
+  const club = Array.from({ length: people }, (_, place): WeekPerson => {
+    const { corrections, technique, ...wish } = someWish(random);
+    return {
+      ...{ ...wish, id: String(place), name: String(place), standing: [], techniques: technique ? [technique] : [] },
+      days: [week[0]!, week[2]!, week[4]!],
+      corrections: corrections.map(({ due, ...one }) => ({
+        ...one,
+        relapsed: false,
+        recheckOn: due ? dayAfter(week[0]!, 2) : null,
+      })),
+    };
+  });
+  const begun = performance.now();
+  const { plans } = planWeek(club, () => true);
+  const ofWeek = performance.now() - begun;
   return [
     { what: 'a session is planned, p95', measured: `${p95.toFixed(1)} ms`, target: '≤ 200 ms', reached: p95 <= 200 },
     { what: 'the slowest of 400', measured: `${longest.toFixed(1)} ms`, target: '≤ 200 ms', reached: longest <= 200 },
     {
-      what: 'a week of forty, three times each',
-      measured: `${(week / 1000).toFixed(2)} s`,
+      what: `a week of forty, three times each: ${plans.length} sessions`,
+      measured: `${(ofWeek / 1000).toFixed(2)} s`,
       target: '≤ 2 s',
-      reached: week <= 2000,
+      reached: ofWeek <= 2000,
     },
   ];
 }

@@ -39,7 +39,7 @@ watch([() => begins, () => video], () => begins !== undefined && video && start(
 
 <template>
   <div class="check" aria-live="polite">
-    <VBtn variant="outlined" size="small" :prepend-icon="mdiHumanMale" :loading="busy" @click="look">Look at the picture</VBtn>
+    <VBtn variant="outlined" class="look" :prepend-icon="mdiHumanMale" :loading="busy" @click="look">Look at the picture</VBtn>
     <p v-if="trouble">{{ trouble }}</p>
     <template v-else-if="says">
       <p v-if="says.findings.length === 0" class="good">
@@ -58,6 +58,9 @@ watch([() => begins, () => video], () => begins !== undefined && video && start(
 .check {
   padding: 6px 0;
   font-size: 15px;
+}
+.look {
+  min-height: 44px;
 }
 ul {
   list-style: none;
