@@ -2,6 +2,7 @@ import { accountEndpoints } from './accounts.ts';
 import { alignmentEndpoints } from './alignments.ts';
 import { callEndpoints } from './calls.ts';
 import { cameraEndpoints } from './camera.ts';
+import { consentEndpoints } from './consents.ts';
 import { cardEndpoints } from './cards.ts';
 import { checklistEndpoints } from './checklists.ts';
 import { archiveEndpoints } from './archives.ts';
@@ -49,6 +50,7 @@ export const endpoints = {
   ...drillEndpoints,
   ...limitEndpoints,
   ...planEndpoints,
+  ...consentEndpoints,
   ...cameraEndpoints,
   ...syllabusEndpoints,
   ...answerEndpoints,

@@ -20,6 +20,15 @@ describe('filming', function () {
     await page.waitForFunction(() => Number(document.querySelector('[role=meter]')?.getAttribute('aria-valuenow')) > 0.2);
   });
 
+  it('begins only when whoever is filmed has agreed', async () => {
+    const start = page.getByRole('button', { name: 'Start the clock' });
+    expect(await start.isDisabled()).to.equal(true);
+    await page.getByRole('button', { name: 'Ask now' }).click();
+    await page.getByRole('button', { name: 'They agree' }).click();
+    await page.getByText('Finn Testing may be filmed.').waitFor();
+    expect(await start.isEnabled()).to.equal(true);
+  });
+
   it('a plan that cannot be is refused, with the reason', async () => {
     await page.getByLabel('Rounds').fill('0');
     await page.getByRole('button', { name: 'Start the clock' }).click();

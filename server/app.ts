@@ -9,6 +9,7 @@ import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
 import { cameraRoutes } from './features/camera/routes.ts';
+import { consentRoutes } from './features/consents/routes.ts';
 import { cardRoutes } from './features/cards/routes.ts';
 import { checklistRoutes } from './features/checklists/routes.ts';
 import { compareRoutes } from './features/compare/routes.ts';
@@ -91,6 +92,7 @@ export function appOf(services: Services, webFolder: string): Express {
   drillRoutes(router, services);
   limitRoutes(router, services);
   planRoutes(router, services);
+  consentRoutes(router, services);
   cameraRoutes(router, services);
   syllabusRoutes(router, services);
   reviewRoutes(router, services);

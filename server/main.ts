@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { appOf } from './app.ts';
 import { connect } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
+import { forgetAgain } from './features/consents/forget-films.ts';
 import { openQueue } from './jobs/queue.ts';
 import { openLog } from './log.ts';
 import { settingsFrom } from './settings.ts';
@@ -24,7 +25,14 @@ const server = app.listen(settings.port, '127.0.0.1', (error) => {
   process.exit(1);
 });
 
+/** What somebody has withdrawn is gone within a minute, whatever was in the middle of being made of it. */
+const forgetEvery = 60_000;
+const forget = (): void => void forgetAgain({ ...connection, storage, settings }).catch((error: unknown) => log.error(error));
+forget();
+const forgetting = setInterval(forget, forgetEvery);
+
 const stop = (): void => {
+  clearInterval(forgetting);
   server.close(() => void Promise.allSettled([queue.stop(), connection.close()]).then(() => process.exit(0)));
   server.closeAllConnections();
 };

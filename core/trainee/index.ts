@@ -17,3 +17,4 @@ export const ageGroupNames: Record<AgeGroup, string> = { child: 'Child', youth: 
 /** Whether somebody of a grade has come as far as another. */
 export const hasReached = (grade: Grade, asked: Grade): boolean => grades.indexOf(grade) >= grades.indexOf(asked);
 export * from './return-steps.ts';
+export * from './consent.ts';

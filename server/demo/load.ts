@@ -3,12 +3,14 @@ import { join } from 'node:path';
 import type { JudgedBy } from '@wax-fist/contract/schools';
 import { usualTopRung } from '@wax-fist/core/correction';
 import { readyCourses } from '@wax-fist/core/syllabus';
+import { needsGuardian } from '@wax-fist/core/trainee';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import {
   account,
   callSet,
+  consent,
   course,
   film,
   filmPoints,
@@ -56,6 +58,14 @@ export async function loadDemoClub(services: DemoLoading): Promise<void> {
   const people = new Map(demoTrainees.map((person) => [person.name, { id: uuid(), person }]));
   // All of them first: one may hold the pads for another.
   for (const { id, person } of people.values()) await db.insert(trainee).values({ id, ...withoutSessions(person) });
+  for (const { id, person } of people.values()) {
+    const guardian = needsGuardian(person.ageGroup);
+    await db.insert(consent).values({
+      ...{ id: uuid(), traineeId: id, givenBy: guardian ? 'Their father' : person.name, asGuardian: guardian },
+      ...{ seenBy: guardian ? ('club' as const) : ('anyone' as const), asReference: !guardian, until: null },
+      ...{ givenOn: clubDayAfter(new Date(), -120), note: 'Signed sheet in the blue folder.', writtenBy: coaches[0]!.id },
+    });
+  }
   for (const [name, { course: place, begunAgo, testIn }] of Object.entries(demoPlaces)) {
     const now = new Date();
     const days = { begunOn: clubDayAfter(now, -begunAgo), testOn: testIn === null ? null : clubDayAfter(now, testIn) };

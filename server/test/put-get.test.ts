@@ -1,6 +1,7 @@
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
+import { consentEndpoints } from '@wax-fist/contract/consents';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { drillEndpoints } from '@wax-fist/contract/drills';
 import { endpoints } from '@wax-fist/contract/endpoints';
@@ -19,7 +20,7 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { shippedDrills } from '@wax-fist/core/drills';
 import { leadShares, makePlan } from '@wax-fist/core/plan';
 import { readyCourses } from '@wax-fist/core/syllabus';
-import { ageGroups, bodyParts, grades } from '@wax-fist/core/trainee';
+import { ageGroups, bodyParts, grades, seenByWhom } from '@wax-fist/core/trainee';
 import { readyBooks } from '@wax-fist/core/calls';
 import { dayAfter } from '@wax-fist/core/days';
 import { largestTarget, rungs } from '@wax-fist/core/correction';
@@ -224,6 +225,16 @@ describe('what is put is what is got', function () {
           }),
       params: ({ id }) => ({ planId: String(id) }),
       read: async ({ id }) => (await coach.ask(planEndpoints.showPlan, { planId: String(id) })).body,
+    },
+    giveConsent: {
+      bodies: () =>
+        fc.record({
+          ...{ id: newId, traineeId: fc.constant(scene.traineeId), givenBy: words(120), asGuardian: fc.boolean() },
+          ...{ seenBy: fc.constantFrom(...seenByWhom), asReference: fc.constant(true), givenOn: pastDay },
+          ...{ until: fc.constant('2099-12-31'), note: text(300) },
+        }),
+      params: ({ id }) => ({ consentId: String(id) }),
+      read: ({ id }) => listed(consentEndpoints.traineeConsents, id),
     },
     saveCourse: {
       bodies: () =>

@@ -24,4 +24,5 @@ export * from './montages.ts';
 export * from './drills.ts';
 export * from './limits.ts';
 export * from './plans.ts';
+export * from './consents.ts';
 export * from './syllabus.ts';

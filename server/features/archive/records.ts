@@ -72,6 +72,7 @@ export const recordKinds: readonly RecordKind[] = [
   kind(schema.referenceStill, inFilms(schema.referenceStill.filmId)),
   kind(schema.drill),
   kind(schema.bodyLimit, (trainees) => sql`${schema.bodyLimit.traineeId} in ${trainees}`),
+  kind(schema.consent, (trainees) => sql`${schema.consent.traineeId} in ${trainees}`),
   kind(schema.plan, (trainees) => sql`${schema.plan.traineeId} in ${trainees}`),
   kind(schema.course),
   kind(schema.closure),

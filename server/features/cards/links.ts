@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto';
 import type { Database } from '../../db/connection.ts';
 import { cardLink, correction } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { mayBeLinked } from '../consents/queries.ts';
 
 /** So long a link lasts. */
 const lasts = sql`now() + interval '12 weeks'`;
@@ -14,9 +15,10 @@ export async function requireCorrection(db: Database, correctionId: string): Pro
   found(await db.select({ id: correction.id }).from(correction).where(eq(correction.id, correctionId)), 'correction');
 }
 
-/** Makes the link of a card; one that there is lasts again, under its old address. @throws Refusal when there is no such correction */
+/** Makes the link of a card; one that there is lasts again, under its old address. @throws Refusal when there is no such correction, or its trainee has not agreed */
 export async function linkCard(db: Database, correctionId: string, madeBy: string): Promise<void> {
-  await requireCorrection(db, correctionId);
+  const whose = await db.select({ traineeId: correction.traineeId }).from(correction).where(eq(correction.id, correctionId));
+  await mayBeLinked(db, found(whose, 'correction').traineeId);
   await db
     .insert(cardLink)
     .values({ correctionId, madeBy, code: randomBytes(bytesOfCode).toString('base64url'), endsAt: lasts as never })

@@ -6,6 +6,7 @@ import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { addSteps } from '../../jobs/work-on-film.ts';
 import type { Services } from '../../services.ts';
 import { filmsOf } from './queries.ts';
+import { mayBeFilmed } from '../consents/queries.ts';
 import type { Uploads } from './uploads.ts';
 
 /**
@@ -29,6 +30,7 @@ export async function addFilm(
     .from(trainingSession)
     .where(eq(trainingSession.id, draft.sessionId));
   if (!session) throw notFound('session');
+  await mayBeFilmed(db, session.id);
   const { id, sessionId, fileName, view, sha256 } = draft;
   const movedBefore = await storage.bytes(id, 'original');
   const upload = movedBefore === undefined ? await uploads.finished(draft.uploadId) : undefined;

@@ -6,6 +6,7 @@ import { film, referenceStill } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
+import { mayBeShown } from '../consents/queries.ts';
 import { newestCatalogue } from '../checklists/versions.ts';
 
 export function stillRoutes(router: Router, { db }: Services): void {
@@ -19,6 +20,7 @@ export function stillRoutes(router: Router, { db }: Services): void {
     const lastFrame = body.toFrame ?? body.frame;
     const { frames } = found(await db.select({ frames: film.frames }).from(film).where(eq(film.id, body.filmId)), 'film');
     if (frames === null || lastFrame >= frames) throw new Refusal(422, 'This frame lies outside of the film.');
+    await mayBeShown(db, body.filmId);
     const { filmId, frame, fromFrame, toFrame } = body;
     const [saved] = await db
       .insert(referenceStill)

@@ -28,6 +28,7 @@ const names: Readonly<Record<string, string>> = {
   reference_still: 'Reference stills',
   drill: 'Drills',
   body_limit: 'Limits of trainees',
+  consent: 'Consents',
   plan: 'Planned sessions',
   course: 'Courses of the syllabus',
   closure: 'Days on which the club is closed',

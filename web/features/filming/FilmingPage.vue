@@ -12,6 +12,8 @@ import { counted, shortDay } from '@wax-fist/core/words';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
+import ConsentAsk from '../consents/ConsentAsk.vue';
+import { useConsent } from '../consents/use-consent.ts';
 import CameraCheck from './CameraCheck.vue';
 import FilmingAdvice from './FilmingAdvice.vue';
 import FilmingSettingsFields from './FilmingSettingsFields.vue';
@@ -25,6 +27,7 @@ const {
   failure: missing,
   again,
 } = useAnswer(() => request(sessionEndpoints.showSession, { params: { sessionId } }));
+const consent = useConsent(() => session.value?.traineeId);
 const uploads = useUploads();
 const plan = ref<FilmingPlan>(rememberedPlan());
 const preview = ref<HTMLVideoElement>();
@@ -109,10 +112,11 @@ onBeforeRouteLeave(() => filming.stop());
           size="x-large"
           color="primary"
           class="start"
-          :disabled="!stream"
+          :disabled="!stream || consent.missing.value"
           @click="filming.start(plan)"
           >Start the clock</VBtn
         >
+        <ConsentAsk :trainee="session.trainee" :consent="consent" />
         <FilmingSettingsFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
         <CameraCheck
           v-if="!running && stream"

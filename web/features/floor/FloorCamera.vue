@@ -4,26 +4,30 @@ import type { PlanPart } from '@wax-fist/core/plan';
 import type { Stance } from '@wax-fist/core/technique';
 import { v7 as uuid } from 'uuid';
 import { onScopeDispose, ref, watch } from 'vue';
+import { useConsent } from '../consents/use-consent.ts';
 import CameraCheck from '../filming/CameraCheck.vue';
 import { record, type Recording } from '../filming/recording.ts';
 import { useCamera } from '../filming/use-camera.ts';
 import { keepFloorFilm } from './floor-films.ts';
 
 /** Films the rounds that are to be filmed, by the clock of the floor: a film for each of them. */
-const { planId, round, coming, stance } = defineProps<{
+const { planId, round, coming, stance, traineeId } = defineProps<{
   planId: string;
   /** What is worked on and to be filmed; undefined while nothing is. */
   round: { key: string; number: number; part: PlanPart } | undefined;
   /** What is to be filmed next, while nothing is. */
   coming: PlanPart | undefined;
   stance: Stance;
+  traineeId: string;
 }>();
+const consent = useConsent(() => traineeId);
 const { stream, failure: blind } = useCamera();
 const preview = ref<HTMLVideoElement>();
 const trouble = ref<string>();
 /** Told only once something is written. */
 const films = ref<'no' | 'begins' | 'films'>('no');
 const says = { no: 'Camera is ready', begins: 'Begins to film', films: 'Films' } as const;
+const notAgreed = 'Nothing is filmed: they have not agreed. Ask on their page.';
 let at: { recording: Recording; number: number; part: PlanPart } | undefined;
 let keeping: Promise<void> = Promise.resolve();
 
@@ -47,10 +51,10 @@ function end(): void {
 }
 watch(
   // Getters both: a shallow ref among the sources would tell of a change with every look at the clock.
-  [() => round?.key, () => stream.value],
+  [() => round?.key, () => stream.value, () => consent.missing.value],
   () => {
     end();
-    if (!round || !stream.value) return;
+    if (!round || !stream.value || consent.missing.value) return;
     try {
       const recording = record(stream.value);
       at = { recording, number: round.number, part: round.part };
@@ -77,7 +81,7 @@ defineExpose({
 <template>
   <figure :class="films">
     <video ref="preview" autoplay muted playsinline aria-label="What the camera sees" />
-    <figcaption aria-live="polite">{{ blind ?? trouble ?? says[films] }}</figcaption>
+    <figcaption aria-live="polite">{{ blind ?? trouble ?? (consent.missing.value ? notAgreed : says[films]) }}</figcaption>
     <CameraCheck
       v-if="coming?.shot && stream"
       :video="preview"

@@ -175,6 +175,7 @@ useEventListener(window, 'keydown', (event) => {
       :round="filmed"
       :coming="toFilm"
       :stance="begun.stance"
+      :trainee-id="begun.plan.traineeId"
     />
     <CallStyle v-if="part?.recipe" :calls="calls" />
     <TimerHands :timer="timer" :ending="ending" @end="end" />

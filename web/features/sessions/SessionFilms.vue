@@ -5,7 +5,8 @@ import { filmExports, filmExportUrl } from '@wax-fist/contract/exports';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { stances, viewNames, views, type Stance, type View } from '@wax-fist/core/technique';
-import { ref } from 'vue';
+import { counted } from '@wax-fist/core/words';
+import { computed, ref } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
@@ -17,6 +18,8 @@ import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
 /** The films of a session, and what can be done with each. */
 const { session } = defineProps<{ session: SessionDetail }>();
 const emit = defineEmits<{ changed: [] }>();
+const shown = computed(() => session.films.filter(({ state }) => state !== 'withdrawn'));
+const withdrawn = computed(() => session.films.length - shown.value.length);
 const notice = useNotice();
 const account = useAccount();
 const remark = ref<string>();
@@ -62,8 +65,11 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
       @click:close="remark = undefined"
       >{{ remark }}</VAlert
     >
-    <ul v-if="session.films.length > 0" class="list">
-      <FilmRow v-for="film in session.films" :key="film.id" :film="film">
+    <p v-if="withdrawn > 0" class="quiet">
+      {{ counted(withdrawn, 'film') }} {{ withdrawn === 1 ? 'was' : 'were' }} withdrawn: only what was counted is left.
+    </p>
+    <ul v-if="shown.length > 0" class="list">
+      <FilmRow v-for="film in shown" :key="film.id" :film="film">
         <template #view>
           <select
             :value="film.view"

@@ -15,6 +15,8 @@ import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { shortDay } from '@wax-fist/core/words';
+import ConsentAsk from '../consents/ConsentAsk.vue';
+import { useConsent } from '../consents/use-consent.ts';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork } from '../footage/film-work.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -59,6 +61,7 @@ const {
     corrections: [...own.corrections.filter(strikes), ...(holders?.corrections.filter(holds) ?? [])],
   };
 });
+const consent = useConsent(() => page.value?.session.traineeId);
 /** Asked apart: measuring what was not measured yet takes a moment, and nothing waits for it. */
 const { value: measures, again: measureAgain } = useAnswer(() =>
   request(measureEndpoints.sessionMeasures, { params: { sessionId } }),
@@ -124,6 +127,7 @@ whileTrue(working, lookAtWork, 1000);
         </div>
         <SessionFilms :session="page.session" @changed="again" />
         <ShotSlots :session="page.session" @added="again" />
+        <ConsentAsk :trainee="page.session.trainee" :consent="consent" />
         <AddFilms :session-id="sessionId" :taken="page.session.films.map(({ view }) => view)" @added="again" />
 
         <FilmAdvice :session="page.session" :checklists="page.checklists" :corrections="page.corrections" />

@@ -17,6 +17,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, shortDay } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
+import ConsentLine from '../consents/ConsentLine.vue';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import CheckpointMap from './CheckpointMap.vue';
@@ -94,6 +95,8 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
           </span>
         </div>
+
+        <ConsentLine :trainee="page.trainee" @withdrawn="allAgain" />
 
         <h2>Works on</h2>
         <ul v-if="open.rows.value!.length > 0" class="list">

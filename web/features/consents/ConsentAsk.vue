@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { mdiVideoOffOutline } from '@mdi/js';
+import type { Trainee } from '@wax-fist/contract/trainees';
+import { needsGuardian } from '@wax-fist/core/trainee';
+import { ref } from 'vue';
+import ConsentDialog from './ConsentDialog.vue';
+import type { useConsent } from './use-consent.ts';
+
+/** Where filming begins: nobody is filmed who has not agreed. */
+const { trainee, consent } = defineProps<{
+  trainee: Pick<Trainee, 'id' | 'name' | 'ageGroup'>;
+  consent: ReturnType<typeof useConsent>;
+}>();
+const asking = ref(false);
+const word = (): string => {
+  const whose = needsGuardian(trainee.ageGroup) ? 'a guardian of ' : '';
+  return consent.words.value?.length
+    ? `${trainee.name} may not be filmed any more.`
+    : `Nobody has asked ${whose}${trainee.name} yet.`;
+};
+</script>
+
+<template>
+  <div v-if="consent.missing.value" class="ask" role="status">
+    <VIcon :icon="mdiVideoOffOutline" size="22" />
+    <span>{{ word() }} Film only who has agreed.</span>
+    <VBtn color="primary" @click="asking = true">Ask now</VBtn>
+    <ConsentDialog v-model="asking" :trainee="trainee" @given="consent.again" />
+  </div>
+</template>
+
+<style scoped>
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+  padding: 8px 14px;
+  margin: 8px 0;
+  background: var(--watch-ground);
+  color: var(--ink);
+}
+.ask span {
+  flex: 1 1 220px;
+}
+</style>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { consentDraftShape, consentEndpoints, type ConsentDraft } from '@wax-fist/contract/consents';
+import type { Trainee } from '@wax-fist/contract/trainees';
+import { needsGuardian, seenByNames, seenByWhom } from '@wax-fist/core/trainee';
+import { localDay } from '@wax-fist/core/words';
+import { v7 as uuid } from 'uuid';
+import { watch } from 'vue';
+import FormDialog from '../../app/FormDialog.vue';
+import { useNotice } from '../../app/notice-store.ts';
+import { request } from '../../app/request.ts';
+import { useForm } from '../../app/use-form.ts';
+
+/** Asks whether somebody may be filmed, who may see it, and until when; a guardian answers for a child. */
+const open = defineModel<boolean>({ required: true });
+const { trainee } = defineProps<{ trainee: Pick<Trainee, 'id' | 'name' | 'ageGroup'> }>();
+const emit = defineEmits<{ given: [] }>();
+const notice = useNotice();
+const minor = needsGuardian(trainee.ageGroup);
+const empty = (): ConsentDraft => ({
+  ...{ id: uuid(), traineeId: trainee.id, givenBy: minor ? '' : trainee.name, asGuardian: minor, seenBy: 'coaches' },
+  ...{ asReference: false, givenOn: localDay(), until: null, note: '' },
+});
+const { draft, problems, failure, busy, send } = useForm(consentDraftShape, empty());
+watch(open, (now) => now && Object.assign(draft, empty()));
+const save = (): Promise<void> =>
+  send(async (body) => {
+    await request(consentEndpoints.giveConsent, { params: { consentId: body.id }, body: { ...body, until: body.until || null } });
+    open.value = false;
+    notice.say(`${trainee.name} may be filmed.`);
+    emit('given');
+  });
+</script>
+
+<template>
+  <FormDialog
+    v-model="open"
+    :title="`May ${trainee.name} be filmed?`"
+    save-name="They agree"
+    :failure="failure"
+    :busy="busy"
+    @save="save"
+  >
+    <p class="mb-4">
+      Say it aloud: films are kept by the club, looked at strike by strike, and gone within a minute when the consent is taken
+      back; what was counted stays, without pictures.
+    </p>
+    <VTextField
+      v-model="draft.givenBy"
+      :label="minor ? 'Guardian who agrees' : 'Who agrees'"
+      :error-messages="problems.givenBy"
+    />
+    <VCheckbox
+      v-model="draft.asGuardian"
+      label="As a guardian"
+      density="compact"
+      :hide-details="!problems.asGuardian"
+      :error-messages="problems.asGuardian"
+    />
+    <VRadioGroup v-model="draft.seenBy" label="Who may see it" :error-messages="problems.seenBy">
+      <VRadio v-for="one in seenByWhom" :key="one" :value="one" :label="seenByNames[one]" />
+    </VRadioGroup>
+    <VCheckbox
+      v-model="draft.asReference"
+      label="May be shown to others as how it is done, or not done"
+      density="compact"
+      hide-details
+    />
+    <VTextField
+      v-model="draft.until"
+      label="Until (open: until it is taken back)"
+      type="date"
+      clearable
+      :error-messages="problems.until"
+      class="mt-3"
+    />
+    <VTextarea
+      v-model="draft.note"
+      label="Note (where the signed sheet lies)"
+      rows="1"
+      auto-grow
+      :error-messages="problems.note"
+    />
+  </FormDialog>
+</template>
