@@ -40,7 +40,7 @@ const save = (): Promise<void> =>
     :busy="busy"
     @save="save"
   >
-    <p class="mb-4">
+    <p class="aloud">
       Say it aloud: films are kept by the club, looked at strike by strike, and gone within a minute when the consent is taken
       back; what was counted stays, without pictures.
     </p>
@@ -82,3 +82,9 @@ const save = (): Promise<void> =>
     />
   </FormDialog>
 </template>
+
+<style scoped>
+.aloud {
+  margin-bottom: 18px;
+}
+</style>

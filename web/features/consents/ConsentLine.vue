@@ -56,7 +56,7 @@ async function withdraw(): Promise<void> {
   <VDialog v-model="leaving" max-width="480" aria-label="The consent is taken back">
     <VCard class="pa-6">
       <h2>{{ trainee.name }} takes the consent back?</h2>
-      <p class="my-4">
+      <p class="what">
         Every film in which {{ trainee.name }} trains or holds, with its stills, points, montages and archives, is gone from this
         server for good. Strikes, verdicts and counts stay, without pictures. Archives that somebody has downloaded cannot be
         reached.
@@ -80,6 +80,9 @@ async function withdraw(): Promise<void> {
 }
 .line button {
   text-decoration: underline;
+}
+.what {
+  margin: 14px 0;
 }
 .ends {
   display: flex;
