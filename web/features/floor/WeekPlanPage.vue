@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { mdiCheck, mdiContentSave, mdiWeightLifter } from '@mdi/js';
 import { impactRounds } from '@wax-fist/core/plan';
-import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { isClosed } from '@wax-fist/core/syllabus';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useNotice } from '../../app/notice-store.ts';
 import PageState from '../../app/PageState.vue';
+import KitFields from '../plans/KitFields.vue';
 import { isDay } from './is-day.ts';
 import { useWeekPlan } from './use-week-plan.ts';
 
@@ -17,7 +17,6 @@ const router = useRouter();
 const notice = useNotice();
 const week = useWeekPlan(isDay(route.query.week) ? route.query.week : localDay());
 const { days, page, failure, again, asked, comes, coming, planned, trouble, busy, kept } = week;
-const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
 const sessions = computed(() => coming.value.reduce((sum, { trainee }) => sum + comes[trainee.id]!.length, 0));
 const closedOn = (day: string): string | undefined => page.value?.closures.find((one) => isClosed([one], day))?.name;
 const madeFor = (traineeId: string, day: string) =>
@@ -44,27 +43,7 @@ async function keep(): Promise<void> {
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <template v-if="page">
         <form class="asked" @submit.prevent>
-          <VNumberInput
-            v-model="asked.minutes"
-            label="Minutes"
-            :min="15"
-            :max="240"
-            :step="5"
-            control-variant="stacked"
-            density="compact"
-            hide-details
-          />
-          <VSelect
-            v-model="asked.kit"
-            label="What is there"
-            :items="kitItems"
-            multiple
-            density="compact"
-            hide-details
-            class="kit"
-          />
-          <VCheckbox v-model="asked.holder" label="Somebody holds" density="compact" hide-details />
-          <VCheckbox v-model="asked.partner" label="A partner" density="compact" hide-details />
+          <KitFields :asked="asked" />
         </form>
         <div v-if="page.grounds.length === 0" class="empty">Nobody trains here yet.</div>
         <div v-else role="region" aria-label="Who comes on which day" tabindex="0" :style="{ overflowX: 'auto' }">
@@ -148,9 +127,6 @@ async function keep(): Promise<void> {
 }
 .asked > * {
   flex: 0 1 150px;
-}
-.asked .kit {
-  flex: 1 1 260px;
 }
 table {
   width: 100%;

@@ -4,7 +4,6 @@ import { everyRow } from '@wax-fist/contract/page';
 import { planEndpoints } from '@wax-fist/contract/plans';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { needsHolder, partLength, partStarts, type MadePlan } from '@wax-fist/core/plan';
-import { roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { clockTime } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -12,6 +11,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import KitFields from './KitFields.vue';
 import { partSigns } from './part-sign.ts';
 import { usePair } from './use-pair.ts';
 
@@ -29,8 +29,7 @@ const ids = computed<readonly [string, string]>(() => [asText(route.query.first)
 const choose = (which: 'first' | 'second', id: string | null): void =>
   void router.replace({ query: { ...route.query, [which]: id ?? undefined } });
 const pair = usePair(ids);
-const { asked, grounds, made, trouble, busy, withoutPads } = pair;
-const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
+const { asked, grounds, made, trouble, busy } = pair;
 
 const lanes = computed(() =>
   [made.value?.first, made.value?.second].flatMap((plan, place) =>
@@ -81,27 +80,8 @@ async function keep(): Promise<void> {
           @update:model-value="(id: string | null) => choose(which, id)"
         />
         <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
-        <VNumberInput
-          v-model="asked.minutes"
-          label="Minutes"
-          :min="15"
-          :max="240"
-          :step="5"
-          control-variant="stacked"
-          density="compact"
-          hide-details
-        />
-        <VSelect
-          v-model="asked.kit"
-          label="What is there"
-          :items="kitItems"
-          multiple
-          density="compact"
-          hide-details
-          class="who"
-        />
+        <KitFields :asked="asked" holds />
       </form>
-      <p v-if="withoutPads" class="hint">No pads are among what is there: choose some, so that something is held.</p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div v-if="!ids[0] || !ids[1]" class="empty">
         Choose two. Each gets a session of their own; whoever would have to wait for the holder moves on, and the order with the
@@ -145,11 +125,6 @@ async function keep(): Promise<void> {
 }
 .asked .who {
   flex: 1 1 200px;
-}
-.hint {
-  margin-top: 10px;
-  padding: 6px 10px;
-  background: var(--watch-ground);
 }
 .empty {
   margin-top: 16px;

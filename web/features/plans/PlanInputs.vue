@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { leadShares, type LeadShare } from '@wax-fist/core/plan';
 import { techniqueName } from '@wax-fist/core/technique';
-import { padKinds, roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import KitFields from './KitFields.vue';
 import type { PlanDesk } from './use-plan-desk.ts';
 
 /** What a session is planned from: day and minutes, what and who is there, both leads, the technique of the week. */
@@ -18,9 +18,7 @@ const leadNames: Record<LeadShare, string> = {
 };
 /** What the syllabus has this week, to be taken with one touch. */
 const week = computed(() => desk.week.value);
-const holdsNothing = computed(() => asked.holder && !padKinds.some((kind) => asked.kit.includes(kind)));
 const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
-const kitItems: RoundKind[] = roundKinds.filter((kind) => kind !== 'shadowboxing');
 const techniqueItems = computed(() => [
   { value: null, title: 'None' },
   ...[...catalogue.newest.techniques.values()]
@@ -32,20 +30,7 @@ const techniqueItems = computed(() => [
 <template>
   <form class="inputs no-print" aria-label="What it is planned from" @submit.prevent>
     <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
-    <VNumberInput
-      v-model="asked.minutes"
-      label="Minutes"
-      :min="5"
-      :max="240"
-      :step="5"
-      control-variant="stacked"
-      density="compact"
-      hide-details
-    />
-    <VSelect v-model="asked.kit" label="What is there" :items="kitItems" multiple density="compact" hide-details class="wide" />
-    <VCheckbox v-model="asked.holder" label="Somebody holds" density="compact" hide-details />
-    <VCheckbox v-model="asked.partner" label="A partner" density="compact" hide-details />
-    <p v-if="holdsNothing" class="wide hint">No pads are among what is there: choose some, so that something is held.</p>
+    <KitFields :asked="asked" />
     <VSelect v-model="asked.leads" label="Leads" :items="leadItems" density="compact" hide-details class="wide" />
     <VAutocomplete
       v-model="asked.technique"
@@ -73,10 +58,6 @@ const techniqueItems = computed(() => [
   grid-template-columns: 1fr 1fr;
   gap: 10px;
   align-items: start;
-}
-.hint {
-  padding: 6px 10px;
-  background: var(--watch-ground);
 }
 .week button {
   text-decoration: underline;

@@ -1,6 +1,5 @@
 import { planEndpoints, type PlanDraft } from '@wax-fist/contract/plans';
 import { makePair, type MadePair, type PlanWish } from '@wax-fist/core/plan';
-import { padKinds } from '@wax-fist/core/rounds';
 import { weekOfCourse } from '@wax-fist/core/syllabus';
 import { techniqueName } from '@wax-fist/core/technique';
 import { messageOf } from '@wax-fist/core/message-of';
@@ -87,6 +86,5 @@ export function usePair(ids: Ref<readonly [string, string]>) {
     }
     return done;
   }
-  const withoutPads = computed(() => !padKinds.some((kind) => asked.kit.includes(kind)));
-  return { asked, grounds, made, trouble, busy, keep, withoutPads, drills };
+  return { asked, grounds, made, trouble, busy, keep, drills };
 }
