@@ -15,6 +15,7 @@ import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchServer } from './server.ts';
 import { benchStrikes } from './strikes.ts';
+import { benchTestDay } from './test-day.ts';
 import { benchTruePoints } from './true-points.ts';
 import { print, type Line } from './table.ts';
 
@@ -142,6 +143,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   scale: async () => print('A club of a million marks', await benchScale()),
   archive: async () => print('Archives', await benchArchive()),
   plan: () => print('Sessions planned', benchPlan()),
+  'test-day': benchTestDay,
   alignment: () => print('Two microphones on one round', benchAlignment()),
 };
 /** Where bin/bench has put the recordings. @throws Error without them */

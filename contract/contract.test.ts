@@ -25,9 +25,9 @@ describe('endpoints', () => {
     });
   }
 
-  it('only sign-in, sign-out, health, and cards behind their links are for anyone', () => {
+  it('only sign-in, sign-out, health, and what stands behind links are for anyone', () => {
     const open = all.filter(([, { allowed }]) => allowed === 'anyone').map(([name]) => name);
-    expect(open).to.have.members(['signIn', 'signOut', 'health', 'sharedCard', 'sharedStill']);
+    expect(open).to.have.members(['signIn', 'signOut', 'health', 'sharedCard', 'sharedStill', 'behindLink', 'join', 'reset']);
   });
 
   it('fill their parameters in so that nothing leaks into the path', () => {

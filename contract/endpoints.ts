@@ -21,6 +21,7 @@ import { noteEndpoints } from './notes.ts';
 import { drillEndpoints } from './drills.ts';
 import { limitEndpoints } from './limits.ts';
 import { planEndpoints } from './plans.ts';
+import { peopleEndpoints } from './people.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
@@ -32,6 +33,7 @@ import { traineeEndpoints } from './trainees.ts';
 /** Everything that can be asked of the server; the tests walk this table with every role. */
 export const endpoints = {
   ...accountEndpoints,
+  ...peopleEndpoints,
   ...traineeEndpoints,
   ...sessionEndpoints,
   ...footageEndpoints,

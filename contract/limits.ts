@@ -3,6 +3,13 @@ import { array, object, string, type InferType } from 'yup';
 import { coaches, endpoint } from './endpoint.ts';
 import { day, id, note, shortText, whole } from './shapes.ts';
 
+/** Steps that were reached, in their order. */
+const stepsShape = array(
+  object({ step: whole('Step', 1, returnSteps.length).required(), on: day().required('On which day?') }).required(),
+)
+  .max(returnSteps.length)
+  .default([]);
+
 /** Where somebody is hurt, from when to when. A blow to the head is over only when a doctor has cleared it. */
 export const limitShape = object({
   id: id(),
@@ -15,9 +22,7 @@ export const limitShape = object({
   /** Who cleared a blow to the head. */
   clearedBy: shortText('Cleared by').default(''),
   /** Steps of the way back after a blow to the head, in their order. */
-  steps: array(object({ step: whole('Step', 1, returnSteps.length).required(), on: day().required('On which day?') }).required())
-    .max(returnSteps.length)
-    .default([]),
+  steps: stepsShape,
 })
   .test('order', 'It cannot end before it began.', ({ since, until }) => !until || until >= since)
   .test(
@@ -26,8 +31,10 @@ export const limitShape = object({
     ({ part, until, clearedBy }) => part !== 'head' || !until || clearedBy !== '',
   )
   .test('steps', function ({ part, steps, clearedBy }) {
+    // What is no list of steps is said already, of its own field.
+    if (!Array.isArray(steps) || !stepsShape.isValidSync(steps)) return true;
     const message =
-      steps.length > 0 && part !== 'head' ? 'Only after a blow to the head.' : stepsProblem(steps, clearedBy !== '');
+      steps.length > 0 && part !== 'head' ? 'Only after a blow to the head.' : stepsProblem(steps, Boolean(clearedBy));
     return message === undefined || this.createError({ path: 'steps', message });
   });
 export type Limit = InferType<typeof limitShape>;

@@ -127,6 +127,8 @@ describe('from the floor to the answer', function () {
     const { db } = await runningClub();
     const all = await db.select().from(trainee);
     traineeId = all.find(({ name }) => name.startsWith('Pavel'))!.id;
+    // On the floor with a phone; what was filmed is looked at where there is a table.
+    await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(`/trainees/${traineeId}/plan`);
     await page.getByText('It keeps every rule.').waitFor();
     await page.getByRole('button', { name: 'Save' }).click();
@@ -157,6 +159,7 @@ describe('from the floor to the answer', function () {
     await allTheSame.or(page.locator('.film')).first().waitFor();
     if (await allTheSame.isVisible()) await allTheSame.click();
     await page.getByText('Another film', { exact: true }).waitFor({ timeout: 90_000 });
+    await page.setViewportSize({ width: 1280, height: 800 });
     await page.getByRole('link', { name: 'Review', exact: true }).first().click({ timeout: 90_000 });
     await page.getByLabel('Open corrections on this film').waitFor();
   });

@@ -33,6 +33,7 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['set-up, rounds', () => Promise.resolve('/set-up?sheet=rounds')],
   ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
   ['stations', () => Promise.resolve('/stations')],
+  ['people', () => Promise.resolve('/people')],
   ['the syllabus', () => Promise.resolve('/syllabus')],
   ['the way to a test', async () => `/trainees/${(await someone()).id}/test`],
   ['a test', testOfMaren],

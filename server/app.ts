@@ -24,6 +24,7 @@ import { montageRoutes } from './features/montages/routes.ts';
 import { noteRoutes } from './features/notes/routes.ts';
 import { drillRoutes } from './features/drills/routes.ts';
 import { limitRoutes } from './features/limits/routes.ts';
+import { peopleRoutes } from './features/people/routes.ts';
 import { planRoutes } from './features/plans/routes.ts';
 import { syllabusRoutes } from './features/syllabus/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
@@ -73,6 +74,7 @@ export function appOf(services: Services, webFolder: string): Express {
   uploads.mount(router);
   router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
+  peopleRoutes(router, services);
   traineeRoutes(router, services);
   checklistRoutes(router, services);
   schoolRoutes(router, services);

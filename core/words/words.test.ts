@@ -7,6 +7,8 @@ const rate = (fault: number, watch: number, clean: number) => faultRate({ fault,
 describe('words', () => {
   const table: [what: string, got: () => string, expected: string][] = [
     ['a day of this year', () => shortDay('2026-11-17', new Date(2026, 5, 1)), 'Tue 17 Nov'],
+    ['a day in September', () => shortDay('2026-09-05', new Date(2026, 5, 1)), 'Sat 5 Sep'],
+    ['an instant', () => shortDay('2026-11-17T12:00:00Z', new Date(2026, 5, 1)), 'Tue 17 Nov'],
     ['a day of another year', () => shortDay('2025-11-17', new Date(2026, 5, 1)), '17 Nov 2025'],
     ['a week on, over the end of a month', () => localDay(7, new Date(2026, 0, 28, 23, 59)), '2026-02-04'],
     ['today just before midnight', () => localDay(0, new Date(2026, 0, 28, 23, 59)), '2026-01-28'],

@@ -15,6 +15,9 @@ export interface SignedIn {
 
 declare module 'express-session' {
   interface SessionData {
+    /** When somebody signed in, in ISO 8601, and with what browser. */
+    since?: string;
+    browser?: string;
     /** Null when the account is gone. */
     account: SignedIn | null;
   }

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiAccountGroup, mdiCalendarToday, mdiFormatListChecks, mdiLogout, mdiStairs, mdiTimerOutline } from '@mdi/js';
+import {
+  mdiAccountCircleOutline,
+  mdiAccountGroup,
+  mdiCalendarToday,
+  mdiFormatListChecks,
+  mdiLogout,
+  mdiStairs,
+  mdiTimerOutline,
+} from '@mdi/js';
 import { useMediaQuery } from '@vueuse/core';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -49,7 +57,11 @@ async function leave(): Promise<void> {
       <MainPlaces v-if="wide" :places="places" />
       <VSpacer />
       <OutboxSign class="mr-4" />
-      <span v-if="wide" class="mr-2">{{ account.me.name }}</span>
+      <RouterLink :to="{ name: 'people' }" class="me" title="People and sign-ins"
+        ><VIcon v-if="!wide" :icon="mdiAccountCircleOutline" /><span :class="{ unseen: !wide }">{{
+          account.me.name
+        }}</span></RouterLink
+      >
       <VBtn :icon="mdiLogout" aria-label="Sign out" title="Sign out" variant="text" @click="leave" />
     </VAppBar>
     <VFooter v-if="shell && !wide" app height="60" color="primary" class="thumb no-print">
@@ -73,6 +85,16 @@ async function leave(): Promise<void> {
   font-size: 20px;
   margin: 0 28px 0 24px;
   white-space: nowrap;
+}
+.me.me {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  position: relative;
+  min-width: 44px;
+  min-height: 44px;
+  margin-right: 8px;
+  color: #fff;
 }
 .thumb {
   padding: 0;

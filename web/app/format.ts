@@ -1,7 +1,10 @@
-import { format, parseISO } from 'date-fns';
+import { dateOf, dayAndMonth, timeOfDay } from '@wax-fist/core/words';
 import type { Ms } from '@wax-fist/core/units';
 
-export const dayAndTime = (instant: string): string => format(parseISO(instant), 'd MMM, HH:mm');
+export function dayAndTime(instant: string): string {
+  const date = dateOf(instant);
+  return `${dayAndMonth(date)}, ${timeOfDay(date)}`;
+}
 
 /** Place in a film as minutes, seconds and hundredths. */
 export function clock(time: Ms): string {

@@ -22,6 +22,19 @@ export const router = createRouter({
       meta: { title: 'Sign in', open: true },
     },
     {
+      path: '/join/:code',
+      name: 'join',
+      component: () => import('../features/people/JoinPage.vue'),
+      props: true,
+      meta: { title: 'Come in', open: true },
+    },
+    {
+      path: '/people',
+      name: 'people',
+      component: () => import('../features/people/PeoplePage.vue'),
+      meta: { title: 'People and sign-ins' },
+    },
+    {
       path: '/trainees',
       name: 'trainees',
       component: () => import('../features/trainees/TraineesPage.vue'),

@@ -1,4 +1,5 @@
-import { bigint, index, integer, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { bigint, check, index, integer, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { roles } from '@wax-fist/contract/endpoint';
 import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
@@ -16,6 +17,31 @@ export const account = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [index('account_of_trainee').on(table.traineeId), isListed('role_is_known', table.role, roles)],
+);
+
+/** What a link is for: coming into the club, or setting a new password. */
+export const linkKinds = ['join', 'reset'] as const;
+/** Links by which somebody comes in, once, until they end. What they carry is kept as a hash. */
+export const entryLink = pgTable(
+  'entry_link',
+  {
+    id: uuid().primaryKey(),
+    kind: listed(linkKinds).notNull(),
+    codeHash: text().notNull().unique(),
+    /** For whom, and as what; of a reset the account’s. */
+    name: text().notNull(),
+    role: listed(roles).notNull(),
+    accountId: uuid().references(() => account.id, { onDelete: 'cascade' }),
+    endsAt: timestamp({ withTimezone: true }).notNull(),
+    madeBy: uuid().references(() => account.id, { onDelete: 'set null' }),
+  },
+  (table) => [
+    index('entry_link_of_account').on(table.accountId),
+    index('entry_link_made_by').on(table.madeBy),
+    isListed('link_kind_is_known', table.kind, linkKinds),
+    isListed('link_role_is_known', table.role, roles),
+    check('reset_of_somebody', sql`(${table.kind} = 'reset') = (${table.accountId} is not null)`),
+  ],
 );
 
 /** Wrong passwords, counted for a while; the columns are those of rate-limiter-flexible. */

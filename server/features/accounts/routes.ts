@@ -6,6 +6,7 @@ import { Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import { cookieName } from '../../http/sign-in.ts';
 import type { Services } from '../../services.ts';
+import { signInHere } from './sign-in-here.ts';
 import { passwordFits } from './passwords.ts';
 import { slowDownIn } from './slow-down.ts';
 
@@ -20,12 +21,7 @@ export function accountRoutes(router: Router, { db, pool }: Services): void {
       throw new Refusal(401, 'This e-mail address and password do not belong together.');
     }
     await guesses.wasRight(body.email, machine);
-    const { id, email, name, role } = known!;
-    await new Promise<void>((resolve, reject) =>
-      request.session.regenerate((error: Error | null) => (error ? reject(error) : resolve())),
-    );
-    request.session.account = { id, email, name, role };
-    return request.session.account;
+    return signInHere(request, known!);
   });
   serve(router, accountEndpoints.signOut, async ({ request, response }) => {
     await new Promise<void>((resolve) => request.session.destroy(() => resolve()));

@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useForm } from '../../app/use-form.ts';
 import { useAccount } from './account-store.ts';
+import DoorSheet from './DoorSheet.vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
 
 const route = useRoute();
@@ -22,54 +23,26 @@ const enter = (): Promise<void> =>
 </script>
 
 <template>
-  <div class="door">
-    <form class="sheet" novalidate @submit.prevent="enter">
-      <img src="/icon.svg" alt="" width="56" height="56" />
-      <h1>Wax Fist</h1>
-      <p class="quiet">Film, mark, correct, look again.</p>
-      <VTextField
-        v-model="draft.email"
-        v-take-focus
-        label="E-mail"
-        type="email"
-        autocomplete="username"
-        :error-messages="problems.email"
-      />
-      <VTextField
-        v-model="draft.password"
-        label="Password"
-        :type="shown ? 'text' : 'password'"
-        autocomplete="current-password"
-        :error-messages="problems.password"
-      />
-      <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
-      <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
-      <VBtn type="submit" color="primary" size="large" block :loading="busy">Sign in</VBtn>
-    </form>
-  </div>
+  <DoorSheet @enter="enter">
+    <h1>Wax Fist</h1>
+    <p class="quiet">Film, mark, correct, look again.</p>
+    <VTextField
+      v-model="draft.email"
+      v-take-focus
+      label="E-mail"
+      type="email"
+      autocomplete="username"
+      :error-messages="problems.email"
+    />
+    <VTextField
+      v-model="draft.password"
+      label="Password"
+      :type="shown ? 'text' : 'password'"
+      autocomplete="current-password"
+      :error-messages="problems.password"
+    />
+    <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
+    <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
+    <VBtn type="submit" color="primary" size="large" block :loading="busy">Sign in</VBtn>
+  </DoorSheet>
 </template>
-
-<style scoped>
-.door {
-  min-height: 100vh;
-  display: grid;
-  place-items: center;
-  background: linear-gradient(105deg, #17494d 0 38%, #eceae3 38%);
-}
-.sheet {
-  width: 400px;
-  max-width: calc(100vw - 32px);
-  background: #fbfaf6;
-  padding: 36px 36px 40px;
-  border-radius: 4px;
-  border-top: 6px solid #e9b44c;
-}
-h1 {
-  margin: 12px 0 0;
-  font-size: 32px;
-  line-height: 1.1;
-}
-p {
-  margin: 4px 0 24px;
-}
-</style>

@@ -36,10 +36,13 @@ export const useAccount = defineStore('account', () => {
     return scope === 'club' || (scope === 'own' && addedBy === me.value?.id);
   }
 
-  async function signIn(email: string, password: string): Promise<void> {
-    remember(await request(accountEndpoints.signIn, { body: { email, password } }));
+  /** Somebody has come in: by their password, or by a link. */
+  function enter(known: Account): void {
+    remember(known);
     signedInAnew();
   }
+  const signIn = async (email: string, password: string): Promise<void> =>
+    enter(await request(accountEndpoints.signIn, { body: { email, password } }));
 
   /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
   function forget(): void {
@@ -52,5 +55,5 @@ export const useAccount = defineStore('account', () => {
     forget();
   }
 
-  return { me, may, known, signIn, signOut, forget };
+  return { me, may, known, enter, signIn, signOut, forget };
 });

@@ -1,0 +1,131 @@
+import { peopleEndpoints, type Person } from '@wax-fist/contract/people';
+import { and, asc, eq, gt, ne, sql } from 'drizzle-orm';
+import type { Router } from 'express';
+import { v7 as uuid } from 'uuid';
+import type { Database } from '../../db/connection.ts';
+import { account, entryLink, signIn } from '../../db/schema/index.ts';
+import { takingTurns } from '../../db/take-turns.ts';
+import { found, Refusal } from '../../http/refusal.ts';
+import type { Services } from '../../services.ts';
+import { serve } from '../../http/serve.ts';
+import { hashedPassword, passwordFits } from '../accounts/passwords.ts';
+import { signInHere } from '../accounts/sign-in-here.ts';
+import { slowDownIn } from '../accounts/slow-down.ts';
+import { behindLink, makeLink, useLink } from './links.ts';
+import { endSignIns, signInsOf } from './sign-ins.ts';
+
+const personColumns = {
+  id: account.id,
+  email: account.email,
+  name: account.name,
+  role: account.role,
+  lastSignIn: sql<string | null>`(select max(${signIn.sess} ->> 'since') from ${signIn}
+    where ${signIn.sess} -> 'account' ->> 'id' = ${account}.id::text)`,
+};
+const personNamed = async (db: Database, id: string): Promise<Person> =>
+  found(await db.select(personColumns).from(account).where(eq(account.id, id)), 'person');
+
+/** A club without a head coach could be changed by nobody. @throws Refusal when this is the last one */
+async function mayStopLeading(tx: Database, id: string): Promise<void> {
+  const others = await tx
+    .select({ id: account.id })
+    .from(account)
+    .where(and(eq(account.role, 'head-coach'), ne(account.id, id)))
+    .for('update');
+  if (others.length === 0) throw new Refusal(409, 'The club needs a head coach: make somebody else one first.');
+}
+
+const inUse = (): Refusal =>
+  new Refusal(409, 'Somebody of the club has this e-mail address already.', [
+    { field: 'email', message: 'Somebody of the club has this e-mail address already.' },
+  ]);
+
+export function peopleRoutes(router: Router, { db, pool }: Services): void {
+  const guesses = slowDownIn(pool);
+
+  serve(router, peopleEndpoints.listPeople, () =>
+    db.select(personColumns).from(account).orderBy(asc(account.name), asc(account.id)),
+  );
+  serve(router, peopleEndpoints.changePerson, async ({ params: { personId }, body: { role } }) => {
+    // Two who make each other coaches at the same moment take turns.
+    await takingTurns(db, async (tx) => {
+      const before = await personNamed(tx, personId);
+      if (before.role === 'head-coach' && role !== 'head-coach') await mayStopLeading(tx, personId);
+      await tx.update(account).set({ role }).where(eq(account.id, personId));
+    });
+    return personNamed(db, personId);
+  });
+  serve(router, peopleEndpoints.removePerson, async ({ params: { personId }, account: me }) => {
+    if (personId === me.id) throw new Refusal(409, 'Nobody takes themselves away: another head coach does.');
+    await db.transaction(async (tx) => {
+      await endSignIns(tx, personId);
+      await tx.delete(account).where(eq(account.id, personId));
+    });
+  });
+  serve(router, peopleEndpoints.helpBackIn, async ({ params: { personId }, account: me }) => {
+    const { name, role } = await personNamed(db, personId);
+    return makeLink(db, { id: uuid(), kind: 'reset', name, role, accountId: personId, madeBy: me.id });
+  });
+
+  serve(router, peopleEndpoints.listInvites, async () => {
+    const { id, name, role, endsAt } = entryLink;
+    const rows = await db
+      .select({ id, name, role, endsAt })
+      .from(entryLink)
+      .where(and(eq(entryLink.kind, 'join'), gt(endsAt, sql`now()`)))
+      .orderBy(asc(endsAt));
+    return rows.map((row) => ({ ...row, role: row.role as 'coach' | 'head-coach', endsAt: row.endsAt.toISOString() }));
+  });
+  serve(router, peopleEndpoints.invite, ({ body, account: me }) =>
+    makeLink(db, { ...body, kind: 'join', accountId: null, madeBy: me.id }),
+  );
+  serve(router, peopleEndpoints.removeInvite, async ({ params }) => {
+    await db.delete(entryLink).where(and(eq(entryLink.id, params.inviteId), eq(entryLink.kind, 'join')));
+  });
+
+  serve(router, peopleEndpoints.behindLink, ({ params }) => behindLink(db, params.code));
+  serve(router, peopleEndpoints.join, async ({ params, body: { email, name, password }, request }) => {
+    // Before the link is used up: hashing takes a moment.
+    const passwordHash = await hashedPassword(password);
+    const joined = await db.transaction(async (tx) => {
+      const { role } = await useLink(tx, params.code, 'join');
+      const added = await tx
+        .insert(account)
+        .values({ id: uuid(), email, name, passwordHash, role })
+        .onConflictDoNothing()
+        .returning();
+      // Nothing is used up by an address that cannot be had.
+      if (added.length === 0) throw inUse();
+      return added[0]!;
+    });
+    return signInHere(request, joined);
+  });
+  serve(router, peopleEndpoints.reset, async ({ params, body: { password }, request }) => {
+    const passwordHash = await hashedPassword(password);
+    const back = await db.transaction(async (tx) => {
+      const { accountId } = await useLink(tx, params.code, 'reset');
+      await endSignIns(tx, accountId!);
+      return found(await tx.update(account).set({ passwordHash }).where(eq(account.id, accountId!)).returning(), 'person');
+    });
+    return signInHere(request, back);
+  });
+
+  serve(router, peopleEndpoints.changePassword, async ({ body: { current, password }, account: me, request }) => {
+    const machine = request.ip ?? '';
+    await guesses.mayTry(me.email, machine);
+    const [known] = await db.select().from(account).where(eq(account.id, me.id));
+    if (!(await passwordFits(known?.passwordHash, current))) {
+      await guesses.wasWrong(me.email, machine);
+      const message = 'This is not your password until now.';
+      throw new Refusal(422, message, [{ field: 'current', message }]);
+    }
+    const passwordHash = await hashedPassword(password);
+    await db.update(account).set({ passwordHash }).where(eq(account.id, me.id));
+    await endSignIns(db, me.id, { but: request.sessionID });
+    return me;
+  });
+  serve(router, peopleEndpoints.mySignIns, ({ account: me, request }) => signInsOf(db, me.id, request.sessionID));
+  serve(router, peopleEndpoints.endSignIns, ({ body: { id }, account: me, request }) =>
+    endSignIns(db, me.id, { id, but: request.sessionID }),
+  );
+}

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { peopleEndpoints } from '@wax-fist/contract/people';
+import { computed } from 'vue';
+import { useAccount } from '../accounts/account-store.ts';
+import ChangePassword from './ChangePassword.vue';
+import ClubPeople from './ClubPeople.vue';
+import MySignIns from './MySignIns.vue';
+import { roleNames } from './role-names.ts';
+
+/** Oneself: password and where one is signed in; for a head coach everybody who signs in, too. */
+const account = useAccount();
+const leads = computed(() => account.may(peopleEndpoints.listPeople));
+</script>
+
+<template>
+  <div class="page">
+    <div v-if="account.me" class="page-head">
+      <div>
+        <h1>{{ account.me.name }}</h1>
+        <p class="quiet">{{ roleNames[account.me.role] }}, {{ account.me.email }}</p>
+      </div>
+    </div>
+    <div class="page-columns">
+      <ClubPeople v-if="leads" />
+      <div>
+        <MySignIns />
+        <ChangePassword />
+      </div>
+    </div>
+  </div>
+</template>
