@@ -41,7 +41,7 @@ describe('people and their sign-ins', function () {
     await other.getByLabel('E-mail').fill('signe@boathouse.example');
     await other.getByLabel(/^New password/).fill('too short');
     await other.getByRole('button', { name: 'Come in' }).click();
-    await other.getByText('At least 12 letters').waitFor();
+    await other.getByText('At least 12 letters: a short sentence').waitFor();
     await other.getByLabel(/^New password/).fill(password);
     await other.keyboard.press('Enter');
     await other.waitForURL('/');

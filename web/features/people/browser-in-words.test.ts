@@ -17,7 +17,7 @@ describe('a browser in words', () => {
       'Chrome, Android',
     ],
     ['node', 'Something else than a browser'],
-    ['', 'Something else than a browser'],
+    ['', 'A browser'],
   ];
   for (const [userAgent, words] of table) it(words, () => expect(browserInWords(userAgent)).to.equal(words));
 });

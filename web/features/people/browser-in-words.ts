@@ -19,6 +19,8 @@ const first = (list: readonly [RegExp, string][], text: string): string | undefi
 
 /** A browser as its user would name it. */
 export function browserInWords(userAgent: string): string {
+  // Sign-ins from before it was asked.
+  if (userAgent === '') return 'A browser';
   const [browser, machine] = [first(browsers, userAgent), first(machines, userAgent)];
   if (!browser) return machine ?? 'Something else than a browser';
   return machine ? `${browser}, ${machine}` : browser;
