@@ -115,7 +115,8 @@ async function leave(): Promise<void> {
     margin: 0 8px 0 16px;
   }
 }
-@media screen and (max-width: 349px) {
+/* Beside what is saved, oneself and the way out there is no room for the name as well. */
+@media screen and (max-width: 389px) {
   .words {
     display: none;
   }
