@@ -3,8 +3,10 @@ import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, filledPath, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
 
-/** Ready as soon as the review copy plays; steps that only add to it may still be under way. */
-/** Of one that was withdrawn only counts are left. */
+/**
+ * Ready as soon as the review copy plays; steps that only add to it may still be under way. Of one that was withdrawn only counts are
+ * left.
+ */
 export const filmStates = ['waiting', 'working', 'ready', 'failed', 'stopped', 'withdrawn'] as const;
 /** What is done with a film, in the order in which one worker would do it. A later version may know more of them. */
 export const importSteps = [

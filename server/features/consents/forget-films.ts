@@ -22,16 +22,14 @@ import {
   trainingSession,
 } from '../../db/schema/index.ts';
 import type { Services } from '../../services.ts';
+import { sessionsOf } from '../review/tallies.ts';
 
 /** What a worker was in the middle of may still come: so long it is looked for again. */
 const looksAgainFor = sql`interval '2 days'`;
 
 /** Sessions in which somebody is seen: as they train, or hold. */
 const seenIn = (db: Database, traineeId: string) =>
-  db
-    .select({ id: trainingSession.id })
-    .from(trainingSession)
-    .where(or(eq(trainingSession.traineeId, traineeId), eq(trainingSession.holderId, traineeId)));
+  db.select({ id: trainingSession.id }).from(trainingSession).where(sessionsOf(traineeId));
 
 /** Takes everything that shows somebody out of the database; strikes, verdicts and what was counted stay. @returns the films */
 async function forgetInDatabase(db: Database, traineeId: string, until: Date): Promise<string[]> {

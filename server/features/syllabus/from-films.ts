@@ -1,4 +1,4 @@
-import { lastOfSet, type CalledRound, type Course, type MustHave, type TestLead } from '@wax-fist/core/syllabus';
+import { lastOfSet, testLeads, type CalledRound, type Course, type MustHave, type TestLead } from '@wax-fist/core/syllabus';
 import type { TallyOfSession } from '@wax-fist/core/correction';
 import { thrownAs, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
@@ -69,7 +69,7 @@ export function setsInFilms(
   catalogue: Catalogue,
 ) {
   return sets.flatMap((set) =>
-    (['usual', 'other'] as const).flatMap((foot) => {
+    testLeads.flatMap((foot) => {
       const look = lastOfSet(set, rounds[foot], catalogue);
       return look ? [{ setId: set.id, lead: foot, look }] : [];
     }),

@@ -1,6 +1,6 @@
 import type { OnCourse, SavedCourse, TraineeCourse } from '@wax-fist/contract/syllabus';
 import { matchCalls } from '@wax-fist/core/calls';
-import { seriesOf, standingOf, type Look, type Series } from '@wax-fist/core/correction';
+import { isAbout, seriesOf, standingOf, type Look, type Series } from '@wax-fist/core/correction';
 import {
   comingDays,
   creditsOf,
@@ -157,8 +157,7 @@ async function mustHavesKnown(
   ]);
   return course.mustHaves.flatMap((one) =>
     leadsAsked(course).map((lead) => {
-      const about = ({ technique, checkpointId }: Pick<Series, 'technique' | 'checkpointId'>): boolean =>
-        technique === one.technique && checkpointId === one.checkpointId;
+      const about = isAbout(one);
       const own = corrections.filter(about).map((each) => standingOf(each.history, each.rung));
       const open = own.find(({ state }) => state !== 'closed');
       const looks = new Map<number, Look[]>(

@@ -1,5 +1,5 @@
 import type { GradeTest, GradeTestDraft, OnCourse, TestFilms } from '@wax-fist/contract/syllabus';
-import { thrownInSet, type TestLead } from '@wax-fist/core/syllabus';
+import { testLeads, thrownInSet, type TestLead } from '@wax-fist/core/syllabus';
 import { oneViewEach } from '@wax-fist/core/review';
 import { heardCombinations } from '@wax-fist/core/rounds';
 import { hasReached, type Grade } from '@wax-fist/core/trainee';
@@ -89,12 +89,11 @@ export async function testFilms(db: Database, traineeId: string, courseId: strin
       .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
       .where(and(eq(trainingSession.traineeId, traineeId), eq(trainingSession.heldOn, day))),
   ]);
-  const leads: readonly TestLead[] = ['usual', 'other'];
   const thrown = (lead: TestLead): TechniqueId[][] =>
     rounds[lead].flatMap((one) => heardCombinations(one.thrown).map((some) => some.map(({ technique }) => technique)));
   const sets = course.sets.flatMap((set) => {
     const asked = thrownInSet(set, catalogue);
-    return leads.flatMap((lead) => {
+    return testLeads.flatMap((lead) => {
       const likest = asked && thrown(lead).toSorted((a, b) => matchCalls(asked, b).score - matchCalls(asked, a).score)[0];
       // What is less than half like it was something else.
       if (!likest || matchCalls(asked, likest).score < 0.5) return [];
@@ -102,7 +101,7 @@ export async function testFilms(db: Database, traineeId: string, courseId: strin
     });
   });
   const mustHaves = course.mustHaves.flatMap(({ technique, checkpointId }) =>
-    leads.flatMap((lead) => {
+    testLeads.flatMap((lead) => {
       const own = tallies.filter((one) => one.technique === technique && one.checkpointId === checkpointId && one.lead === lead);
       const seen = oneViewEach(own).map(({ tally }) => tally);
       // A watch is no clean strike at a test.

@@ -58,8 +58,31 @@ export const useCatalogue = defineStore('catalogue', () => {
   /** The school of somebody: the club’s where they have none of their own. */
   const schoolOf = (schoolId: string | null): SavedSchool | undefined =>
     schools.value.find((one) => (schoolId ? one.id === schoolId : one.clubDefault)) ?? schools.value[0];
+  /** What is thrown, as a field offers it: holding is none of it. */
+  const techniqueItems = computed(() =>
+    [...newest.value.techniques.values()]
+      .filter(({ kind }) => kind !== 'holding')
+      .map(({ id, name }) => ({ value: id, title: name })),
+  );
   const book = (id: string): CallBook => books.value.find((one) => one.id === id) ?? sixCall;
+  /** By which somebody is called: by the club’s own where they have no school. */
+  const bookOf = (schoolId: string | null): CallBook => book(schoolOf(schoolId)?.bookId ?? '');
 
   void ready().catch(() => undefined);
-  return { version, newest, schools, schoolItems, schoolOf, books, stills, ready, again, at, editsAt, book };
+  return {
+    version,
+    newest,
+    schools,
+    schoolItems,
+    schoolOf,
+    techniqueItems,
+    books,
+    stills,
+    ready,
+    again,
+    at,
+    editsAt,
+    book,
+    bookOf,
+  };
 });

@@ -46,7 +46,7 @@ const recipe = computed({
 });
 
 /** By the club’s own book it is typed; in words it is kept, so that it means the same by every book. */
-const book = computed(() => catalogue.book(catalogue.schools.find(({ clubDefault }) => clubDefault)?.bookId ?? ''));
+const book = computed(() => catalogue.bookOf(null));
 
 const save = (): Promise<void> =>
   send(async (checked) => {

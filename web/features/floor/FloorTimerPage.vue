@@ -20,7 +20,7 @@ const { value, failure, again } = useAnswer(async () => {
   const [plan] = await Promise.all([request(planEndpoints.showPlan, { params: { planId } }), catalogue.ready()]);
   if (plan.log) await router.replace({ name: 'plan', params: { planId } });
   const { schoolId, stance } = await request(traineeEndpoints.showTrainee, { params: { traineeId: plan.traineeId } });
-  return freshFloor(plan as Plan, catalogue.book(catalogue.schoolOf(schoolId)?.bookId ?? ''), stance);
+  return freshFloor(plan as Plan, catalogue.bookOf(schoolId), stance);
 });
 </script>
 

@@ -19,12 +19,7 @@ const leadNames: Record<LeadShare, string> = {
 /** What the syllabus has this week, to be taken with one touch. */
 const week = computed(() => desk.week.value);
 const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
-const techniqueItems = computed(() => [
-  { value: null, title: 'None' },
-  ...[...catalogue.newest.techniques.values()]
-    .filter(({ kind }) => kind !== 'holding')
-    .map(({ id, name }) => ({ value: id, title: name })),
-]);
+const techniqueItems = computed(() => [{ value: null, title: 'None' }, ...catalogue.techniqueItems]);
 </script>
 
 <template>

@@ -19,12 +19,7 @@ const catalogue = useCatalogue();
 const draft = reactive(structuredClone(from));
 const failure = ref<string>();
 const busy = ref(false);
-const book = computed(() => catalogue.book(catalogue.schools.find(({ clubDefault }) => clubDefault)?.bookId ?? ''));
-const techniqueItems = computed(() =>
-  [...catalogue.newest.techniques.values()]
-    .filter(({ kind }) => kind !== 'holding')
-    .map(({ id, name }) => ({ value: id, title: name })),
-);
+const book = computed(() => catalogue.bookOf(null));
 const passMark = computed({
   get: () => Math.round(draft.passMark * 100),
   set: (whole: number) => (draft.passMark = whole / 100),
@@ -104,7 +99,7 @@ async function save(): Promise<void> {
         <VAutocomplete
           v-model="week.techniques"
           label="Techniques"
-          :items="techniqueItems"
+          :items="catalogue.techniqueItems"
           multiple
           chips
           closable-chips

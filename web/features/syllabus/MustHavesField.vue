@@ -3,17 +3,11 @@ import { mdiClose, mdiPlus } from '@mdi/js';
 import type { SavedCourse } from '@wax-fist/contract/syllabus';
 import { rungs } from '@wax-fist/core/correction';
 import { checklistFor, usualSchool } from '@wax-fist/core/technique';
-import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
 /** Checkpoints that have to hold, each of a technique and at a rung. */
 const list = defineModel<SavedCourse['mustHaves']>({ required: true });
 const catalogue = useCatalogue();
-const techniqueItems = computed(() =>
-  [...catalogue.newest.techniques.values()]
-    .filter(({ kind }) => kind !== 'holding')
-    .map(({ id, name }) => ({ value: id, title: name })),
-);
 const rungItems = rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }));
 const rowsOf = (technique: string) =>
   catalogue.newest.techniques.has(technique)
@@ -34,7 +28,7 @@ function retake(one: SavedCourse['mustHaves'][number]): void {
       <VAutocomplete
         v-model="one.technique"
         label="Technique"
-        :items="techniqueItems"
+        :items="catalogue.techniqueItems"
         density="compact"
         hide-details
         @update:model-value="retake(one)"
