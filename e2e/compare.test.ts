@@ -12,6 +12,7 @@ import { addSession, addTrainee, dayBefore, filmOnBench, press, signedIn } from 
 import { demoFilmId } from './demo-truth.ts';
 import { accessBoth, numberedFilms } from './numbered-films.ts';
 import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** A strike in the film on the bench, with these frames for its moments. */
 async function strikeIn(
@@ -65,9 +66,9 @@ describe('two strikes held against each other', function () {
     await press(page, 'Shift+C');
     await page.waitForURL(new RegExp(`/compare/${strikes[1]}/${strikes[0]}`));
     await both(page).nth(1).waitFor();
-    expect(await where(page)).to.include('at contact frames 130 and 100');
+    await soon(async () => expect(await where(page)).to.include('at contact frames 130 and 100'));
     await press(page, 'u');
-    expect(await where(page)).to.include('at launch frames 80 and 60');
+    await soon(async () => expect(await where(page)).to.include('at launch frames 80 and 60'));
     // There and back, in steps and in leaps.
     const run = (key: string, times: number): string[] => Array<string>(times).fill(key);
     const keys = [
@@ -110,7 +111,7 @@ describe('two strikes held against each other', function () {
     const shown = await where(page);
     await page.reload();
     await both(page).nth(1).waitFor();
-    expect(await where(page)).to.equal(shown);
+    await soon(async () => expect(await where(page)).to.equal(shown));
     await page.getByRole('button', { name: 'One over the other', pressed: true }).waitFor();
     await page.getByRole('button', { name: 'Mirrored', pressed: true }).waitFor();
   });

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { addSession, addTrainee, shownFrame, signedIn } from './coach.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 describe('filming', function () {
   this.timeout(120_000);
@@ -22,11 +23,11 @@ describe('filming', function () {
 
   it('begins only when whoever is filmed has agreed', async () => {
     const start = page.getByRole('button', { name: 'Start the clock' });
-    expect(await start.isDisabled()).to.equal(true);
+    await soon(async () => expect(await start.isDisabled()).to.equal(true));
     await page.getByRole('button', { name: 'Ask now' }).click();
     await page.getByRole('button', { name: 'They agree' }).click();
     await page.getByText('Finn Testing may be filmed.').waitFor();
-    expect(await start.isEnabled()).to.equal(true);
+    await soon(async () => expect(await start.isEnabled()).to.equal(true));
   });
 
   it('a plan that cannot be is refused, with the reason', async () => {
@@ -52,7 +53,7 @@ describe('filming', function () {
     await page.getByRole('link', { name: 'Back to the session' }).click();
     const films = page.locator('.film[data-state="ready"]');
     await films.nth(1).waitFor({ timeout: 60_000 });
-    expect(await films.getByText(/Round [12], /).count()).to.equal(2);
+    await soon(async () => expect(await films.getByText(/Round [12], /).count()).to.equal(2));
     for (const length of await films.locator('.number').allInnerTexts()) expect(length).to.match(/0:0[56]/);
     await films.first().getByRole('link', { name: 'Review', exact: true }).click();
     await shownFrame(page, 0);

@@ -5,6 +5,7 @@ import { plan as planTable, trainee } from '../server/db/schema/index.ts';
 import { chosen, signedIn } from './coach.ts';
 import { filmPath } from './demo-truth.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** Seconds that a clock shows. */
 const secondsOf = (text: string): number => {
@@ -86,7 +87,7 @@ for (const { width, height } of [
 
     it('calls what is thrown and changes the lead half way', async () => {
       await page.getByText('Work, usual lead').waitFor();
-      expect(await page.locator('.call').innerText()).not.to.equal('');
+      await soon(async () => expect(await page.locator('.call').innerText()).not.to.equal(''));
       await page.clock.runFor(60_000);
       await page.getByText('Work, other lead').waitFor();
     });
@@ -170,7 +171,7 @@ describe('from the floor to the answer', function () {
       await page.getByText('It keeps every rule.').waitFor();
     };
     await planned();
-    expect(await page.locator('li.re-check').innerText()).to.include('heavy bag');
+    await soon(async () => expect(await page.locator('li.re-check').innerText()).to.include('heavy bag'));
     await page.goto(`/trainees/${traineeId}`);
     await page.getByRole('button', { name: 'Put on a rung by hand' }).first().click();
     await chosen(page, 'It is', 'Locked');
@@ -180,6 +181,6 @@ describe('from the floor to the answer', function () {
     await page.getByText('Seen at the club').waitFor();
     await planned();
     await page.getByText('“Pads, called” needs pads and somebody who holds.').first().waitFor();
-    expect(await page.locator('li.re-check').count()).to.equal(0);
+    await soon(async () => expect(await page.locator('li.re-check').count()).to.equal(0));
   });
 });

@@ -5,6 +5,7 @@ import { observation, signIn, strike } from '../server/db/schema/index.ts';
 import { allSaved, press, signedIn, throughTheDoor } from './coach.ts';
 import { demoFilmId, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 const film = 'maren-second-front';
 
@@ -97,7 +98,7 @@ describe('marking', function () {
     await body.locator('line').first().waitFor({ state: 'attached' });
     await page.locator('[data-row="st.lean"]').click();
     await page.getByText(/\d° ± \d+°/).waitFor();
-    expect(await body.locator('circle.about').count()).to.equal(4);
+    await soon(async () => expect(await body.locator('circle.about').count()).to.equal(4));
     // The points lie on the picture: the middle of the drawn hips is inside of it.
     const box = await page.locator('.stage canvas').boundingBox();
     const dot = await body.locator('circle.about').first().boundingBox();

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Locator, Page } from 'playwright-core';
 import { allSaved, press, signedIn } from './coach.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** From the page of a session to what was measured of its strikes, to one of them, and to a measure that counts by itself. */
 describe('measures of a session', function () {
@@ -76,7 +77,7 @@ describe('measures of a session', function () {
     const weight = page.getByLabel('Hips under shoulders counts by itself');
     await weight.press('Space');
     await page.getByText('Hips under shoulders counts by itself now').waitFor();
-    expect(await weight.isChecked()).to.equal(true);
+    await soon(async () => expect(await weight.isChecked()).to.equal(true));
     await page.goto(session);
     await leaning()
       .getByText(/; counts/)
@@ -84,6 +85,6 @@ describe('measures of a session', function () {
     await page.goto('/measures');
     await weight.press('Space');
     await page.getByText('counts only when a coach has judged').waitFor();
-    expect(await weight.isChecked()).to.equal(false);
+    await soon(async () => expect(await weight.isChecked()).to.equal(false));
   });
 });

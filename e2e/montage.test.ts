@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 describe('a montage on the page', function () {
   this.timeout(240_000);
@@ -20,7 +21,7 @@ describe('a montage on the page', function () {
     await page.getByRole('link', { name: 'Montage of return line' }).first().press('Enter');
     await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
     const heading = page.locator('.stage .heading');
-    expect(await heading.innerText()).to.match(/^1 of \d+ · lead side$/);
+    await soon(async () => expect(await heading.innerText()).to.match(/^1 of \d+ · lead side$/));
     await page.keyboard.press('Space');
     await page.getByRole('button', { name: 'Go on' }).waitFor();
     await page.keyboard.press('ArrowRight');

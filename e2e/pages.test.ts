@@ -7,6 +7,7 @@ import { coachEmail, expectNoProblems, password, runningClub } from './running-c
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { soon } from './soon.ts';
 
 /** Rules of WCAG 2.2, levels A and AA, that a program can check; contrast among them. */
 async function accessible(page: Page, what: string): Promise<void> {
@@ -179,7 +180,7 @@ describe('pages', function () {
     await page.getByLabel('Kit').fill('new gloves');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('This date is still to come.').waitFor();
-    expect(await page.getByLabel('Kit').inputValue()).to.equal('new gloves');
+    await soon(async () => expect(await page.getByLabel('Kit').inputValue()).to.equal('new gloves'));
   });
 });
 

@@ -4,6 +4,7 @@ import type { Page } from 'playwright-core';
 import { account } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 describe('people and their sign-ins', function () {
   this.timeout(120_000);
@@ -60,8 +61,8 @@ describe('people and their sign-ins', function () {
     await other.getByRole('button', { name: 'Sign out there' }).click();
     await other.getByText('Signed out there.').waitFor();
     await third.context().close();
-    expect(await other.getByRole('button', { name: 'Sign out there' }).count()).to.equal(0);
-    expect(await other.getByText('People who sign in').count()).to.equal(0);
+    await soon(async () => expect(await other.getByRole('button', { name: 'Sign out there' }).count()).to.equal(0));
+    await soon(async () => expect(await other.getByText('People who sign in').count()).to.equal(0));
   });
 
   it('a lost password is helped by a code of the head coach', async () => {

@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { press, signedIn } from './coach.ts';
 import { demoFilmId, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 const film = 'maren-first-lead-side';
 /** Frames that may be shown beyond the end of a loop: a second of them, of a film of half a minute. */
@@ -35,10 +36,14 @@ describe('playing', function () {
     }
     // The browser tells of a picture once it is on show, on a busy machine some pictures late: until then the film runs on.
     for (const frame of seen) expect(frame).to.be.within(strike!.launch - 5, strike!.home + late);
-    expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.muted)).to.equal(false);
+    await soon(async () =>
+      expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.muted)).to.equal(false),
+    );
     await press(page, 'p');
     await page.locator('.stage video').waitFor({ state: 'hidden' });
-    expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.paused)).to.equal(true);
+    await soon(async () =>
+      expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.paused)).to.equal(true),
+    );
   });
 
   it('goes at the speed that was chosen', async () => {
@@ -52,7 +57,9 @@ describe('playing', function () {
       await page.locator('.speeds button[aria-pressed="true"]', { hasText: name }).waitFor();
       await press(page, 'Space');
       await page.locator('.stage video').waitFor({ state: 'visible' });
-      expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.playbackRate)).to.equal(rate);
+      await soon(async () =>
+        expect(await page.locator('.stage video').evaluate((video: HTMLVideoElement) => video.playbackRate)).to.equal(rate),
+      );
       await press(page, 'Space');
       await page.locator('.stage video').waitFor({ state: 'hidden' });
     }
@@ -75,6 +82,6 @@ describe('playing', function () {
     await page.mouse.wheel(0, -200);
     expect((await box())!.width).to.be.above(moved.width);
     await press(page, '0');
-    expect(await box()).to.deep.equal(whole);
+    await soon(async () => expect(await box()).to.deep.equal(whole));
   });
 });

@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, press, sendFilm, shownFrame, signedIn } from './coach.ts';
 import { filmPath, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 describe('hits, rounds and two views', function () {
   this.timeout(180_000);
@@ -36,8 +37,8 @@ describe('hits, rounds and two views', function () {
     // It is still being listened to; what is found appears by itself.
     await page.getByLabel('Name of Round 1').waitFor({ timeout: 30_000 });
     await page.getByRole('radio', { name: 'by what moves' }).and(page.locator(':enabled')).waitFor({ timeout: 60_000 });
-    expect(await hits()).to.equal(contacts.length);
-    expect(await names()).to.deep.equal(['Round 1']);
+    await soon(async () => expect(await hits()).to.equal(contacts.length));
+    await soon(async () => expect(await names()).to.deep.equal(['Round 1']));
     await page.getByText('proposed', { exact: true }).waitFor();
     await page.getByLabel('What Round 1 says').getByText('per 30 s', { exact: false }).first().waitFor();
   });
@@ -48,17 +49,17 @@ describe('hits, rounds and two views', function () {
     await press(page, 'k');
     await shownFrame(page, contacts[1]!);
     await press(page, 'h');
-    expect(await hits()).to.equal(contacts.length - 1);
+    await soon(async () => expect(await hits()).to.equal(contacts.length - 1));
     await press(page, 'z');
-    expect(await hits()).to.equal(contacts.length);
+    await soon(async () => expect(await hits()).to.equal(contacts.length));
     await press(page, 'ArrowRight ArrowRight ArrowRight ArrowRight ArrowRight ArrowRight h');
-    expect(await hits()).to.equal(contacts.length + 1);
+    await soon(async () => expect(await hits()).to.equal(contacts.length + 1));
     await press(page, 'ArrowRight ArrowRight Shift+H j');
     await shownFrame(page, contacts[1]!);
     await press(page, 'k');
     await shownFrame(page, contacts[1]! + 8);
     await reopened();
-    expect(await hits()).to.equal(contacts.length + 1);
+    await soon(async () => expect(await hits()).to.equal(contacts.length + 1));
   });
 
   it('more hits are shown as the slider goes, at once, and undo takes it back in one step', async () => {
@@ -69,19 +70,19 @@ describe('hits, rounds and two views', function () {
     const more = await hits();
     expect(more).to.be.above(before);
     await reopened();
-    expect(await hits()).to.equal(more);
+    await soon(async () => expect(await hits()).to.equal(more));
     await slider.fill('0.5');
-    expect(await hits()).to.equal(before);
+    await soon(async () => expect(await hits()).to.equal(before));
     await press(page, 'z');
-    expect(await hits()).to.equal(more);
+    await soon(async () => expect(await hits()).to.equal(more));
     await press(page, 'Shift+Z');
     await reopened();
-    expect(await hits()).to.equal(before);
+    await soon(async () => expect(await hits()).to.equal(before));
   });
 
   it('a round is cut by key, its edge is dragged and stepped, it is named, and all of it is kept', async () => {
     await press(page, 'k k k k k k k k k k k k x');
-    expect(await names()).to.deep.equal(['Round 1', 'Round 2']);
+    await soon(async () => expect(await names()).to.deep.equal(['Round 1', 'Round 2']));
     const edge = page.getByRole('slider', { name: 'Round 1 ends' });
     const cutAt = Number(await edge.getAttribute('aria-valuenow'));
     const box = (await edge.boundingBox())!;
@@ -100,10 +101,10 @@ describe('hits, rounds and two views', function () {
     await page.getByLabel('On what Tired was worked').selectOption('long bag');
     await page.getByLabel('How Tired was worked').selectOption('called');
     await reopened();
-    expect(await names()).to.deep.equal(['Round 1', 'Tired']);
-    expect(await page.getByLabel('On what Tired was worked').inputValue()).to.equal('long bag');
+    await soon(async () => expect(await names()).to.deep.equal(['Round 1', 'Tired']));
+    await soon(async () => expect(await page.getByLabel('On what Tired was worked').inputValue()).to.equal('long bag'));
     expect(Number(await edge.getAttribute('aria-valuenow'))).to.be.closeTo(dragged, 2);
-    expect(await page.getByText('proposed', { exact: true }).count()).to.equal(0);
+    await soon(async () => expect(await page.getByText('proposed', { exact: true }).count()).to.equal(0));
   });
 
   it('movement in a part of the picture is found by eye instead, drawn as less sure', async () => {
@@ -114,11 +115,11 @@ describe('hits, rounds and two views', function () {
     await page.mouse.move(picture.x + picture.width * 0.7, picture.y + picture.height - 10, { steps: 4 });
     await page.mouse.up();
     await page.locator('.line .hit.motion').first().waitFor();
-    expect(await hits()).to.be.above(10);
+    await soon(async () => expect(await hits()).to.be.above(10));
     await reopened();
     await page.locator('.line .hit.motion').first().waitFor();
     await page.getByRole('radio', { name: 'by ear alone' }).check();
-    expect(await hits()).to.equal(contacts.length + 1);
+    await soon(async () => expect(await hits()).to.equal(contacts.length + 1));
   });
 
   it('the ribbon of the bench has the rounds one under the other, its hits by key, and a filter by third', async () => {
@@ -134,14 +135,14 @@ describe('hits, rounds and two views', function () {
     await shownFrame(page, contacts[2] === contacts[1]! + 8 ? contacts[2] : contacts[1]! + 8);
     await press(page, 'k 2');
     await page.getByLabel('Only this technique').selectOption('cross');
-    expect(await ribbon.locator('.mark.dim').count()).to.equal(1);
+    await soon(async () => expect(await ribbon.locator('.mark.dim').count()).to.equal(1));
     await press(page, 'ArrowUp');
     await page.getByRole('heading', { name: '2 Cross' }).waitFor();
     await page.getByLabel('Only this technique').selectOption('');
     await page.getByLabel('Only this third of the round').selectOption('last');
-    expect(await ribbon.locator('.mark.dim').count()).to.equal(2);
+    await soon(async () => expect(await ribbon.locator('.mark.dim').count()).to.equal(2));
     await page.getByRole('button', { name: 'Show all' }).click();
-    expect(await ribbon.locator('.mark.dim').count()).to.equal(0);
+    await soon(async () => expect(await ribbon.locator('.mark.dim').count()).to.equal(0));
     await allSaved(page);
   });
 

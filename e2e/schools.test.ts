@@ -6,6 +6,7 @@ import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, chosen, filmOnBench, goTo, press, sendFilm, shownFrame, signedIn } from './coach.ts';
 import { numberedFilms } from './numbered-films.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** Checklists, schools and call books, from the page where they are changed to the bench where they hold. */
 describe('schools, checklists and calls', function () {
@@ -103,11 +104,11 @@ describe('schools, checklists and calls', function () {
       page.locator('li[data-row]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset.row!));
     const before = await names();
     await page.getByRole('button', { name: 'Snap up', exact: true }).press('Enter');
-    expect(await names()).to.not.deep.equal(before);
+    await soon(async () => expect(await names()).to.not.deep.equal(before));
     await page.getByRole('button', { name: 'Undo' }).click();
-    expect(await names()).to.deep.equal(before);
+    await soon(async () => expect(await names()).to.deep.equal(before));
     await page.getByRole('button', { name: 'Hide Snap', exact: true }).click();
-    expect(await page.getByRole('button', { name: 'Hide Wrist in line' }).isDisabled()).to.equal(true);
+    await soon(async () => expect(await page.getByRole('button', { name: 'Hide Wrist in line' }).isDisabled()).to.equal(true));
     await page.locator('[data-row="sm.extension"] .name').click();
     await page.getByLabel('Watch to').fill('185');
     await page.getByLabel('Watch to').press('Tab');
@@ -118,7 +119,7 @@ describe('schools, checklists and calls', function () {
     await page.getByLabel('What changed, in a line').fill('No snap in the jab');
     await page.getByRole('button', { name: /Save as version/ }).click();
     await page.getByRole('button', { name: 'Change', exact: true }).waitFor();
-    expect(await page.locator('[id="sm.snap"]').count()).to.equal(0);
+    await soon(async () => expect(await page.locator('[id="sm.snap"]').count()).to.equal(0));
 
     await page.goto(old);
     await page.getByText('the newest is').waitFor();

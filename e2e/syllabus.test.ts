@@ -6,6 +6,7 @@ import type { Page } from 'playwright-core';
 import { course, gradeTest, onCourse, plan, trainee } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 const idOf = async (name: string): Promise<string> => {
   const all = await (await runningClub()).db.select().from(trainee);
@@ -66,9 +67,9 @@ for (const { width, height } of [
       await page.goto(`/trainees/${traineeId}/test`);
       await page.getByText(/\d of 5 things that it asks/).waitFor();
       const rows = page.getByRole('region', { name: 'What the test asks' }).locator('tbody tr');
-      expect(await rows.count()).to.equal(5);
+      await soon(async () => expect(await rows.count()).to.equal(5));
       const credits = rows.last();
-      expect(await credits.innerText()).to.match(/of 12/);
+      await soon(async () => expect(await credits.innerText()).to.match(/of 12/));
     });
 
     it('is marked touch by touch, also without a line, and sent once there is one', async () => {
@@ -98,7 +99,7 @@ for (const { width, height } of [
     it('is ended by the coach, against the sheet with a reason, and can be taken back', async () => {
       const before = await placeNow();
       const passed = page.getByRole('button', { name: 'Passed' });
-      expect(await passed.isDisabled()).to.equal(true);
+      await soon(async () => expect(await passed.isDisabled()).to.equal(true));
       await page.getByLabel('What the coach says').fill('Came to every open day besides.');
       await passed.click();
       await page.getByRole('heading', { name: 'Passed' }).waitFor();

@@ -7,6 +7,7 @@ import { trainee } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 describe('what is taken along comes back in', function () {
   this.timeout(240_000);
@@ -78,7 +79,7 @@ describe('what is taken along comes back in', function () {
       await writeFile(path, texts[place]!);
       await page.locator('input[type=file]').setInputFiles(path);
       await page.getByText('with all that is said of them').waitFor();
-      expect(await page.getByText('cannot be read').count()).to.equal(0);
+      await soon(async () => expect(await page.getByText('cannot be read').count()).to.equal(0));
     }
   });
 });

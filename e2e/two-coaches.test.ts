@@ -10,6 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { allSaved, dayBefore, press, signedIn, signedInAs } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 const film = 'juno-4-lead-side';
 const asked = 'Other hand home';
@@ -54,11 +55,11 @@ describe('two coaches', function () {
     await bram.getByLabel('The walk').getByRole('heading').waitFor();
     await bram.locator('.stage canvas:not([data-frame="-1"])').waitFor();
     await bram.locator('[data-row]').first().waitFor();
-    expect(await words(bram).count()).to.equal(0);
+    await soon(async () => expect(await words(bram).count()).to.equal(0));
     const strikes = await bram.locator('.which').innerText();
     await press(bram, 'Delete');
     await bram.getByText('Strikes stay as they are').waitFor();
-    expect(await bram.locator('.which').innerText()).to.equal(strikes);
+    await soon(async () => expect(await bram.locator('.which').innerText()).to.equal(strikes));
   });
 
   it('and says what they see, strike by strike, with the same keys', async () => {
@@ -76,7 +77,9 @@ describe('two coaches', function () {
     await ragna.goto('/reviewing');
     const rows = ragna.locator('tbody', { hasText: asked });
     await rows.first().waitFor();
-    expect(await rows.first().innerText()).to.match(/\d+%[^]*most often fault against clean|\d+%[^]*unclear|\d+%/);
+    await soon(async () =>
+      expect(await rows.first().innerText()).to.match(/\d+%[^]*most often fault against clean|\d+%[^]*unclear|\d+%/),
+    );
     await rows
       .first()
       .getByRole('button', { name: /Look at/ })
@@ -130,7 +133,7 @@ describe('what first, against the sum', function () {
     await first.getByRole('button', { name: 'Keep this order' }).click();
     await page.reload();
     await first.getByText('The feet come first at the skills day.').waitFor();
-    expect(await names()).to.deep.equal(turned);
+    await soon(async () => expect(await names()).to.deep.equal(turned));
     await first.getByRole('button', { name: 'Back to the sum' }).click();
     await eventually('the sum tells', names, (now) => now[0] === bySum[0]);
   });

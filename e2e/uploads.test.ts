@@ -6,6 +6,7 @@ import type { CDPSession, Page } from 'playwright-core';
 import { ffmpeg } from '../server/test/films.ts';
 import { addSession, addTrainee, signedIn } from './coach.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** Bytes a second. */
 const slow = 4e6;
@@ -113,7 +114,7 @@ describe('uploads', function () {
     await row.getByText('This film is here already: Una Testing').waitFor();
     await page.getByRole('button', { name: 'Drop two.avi' }).click();
     await row.waitFor({ state: 'detached' });
-    expect(await page.locator('.film', { hasText: 'two.avi' }).count()).to.equal(1);
+    await soon(async () => expect(await page.locator('.film', { hasText: 'two.avi' }).count()).to.equal(1));
   });
 
   it('the same bytes under two names, chosen at once, are sent once', async () => {
@@ -121,7 +122,7 @@ describe('uploads', function () {
     await copyFile(path, join(folder, 'second.avi'));
     await page.locator('input[type=file]').setInputFiles([path, join(folder, 'second.avi')]);
     await page.getByText(/The same film as (first|second)\.avi, which is on its way already\./).waitFor();
-    expect(await page.getByRole('button', { name: 'Send all the same' }).count()).to.equal(1);
+    await soon(async () => expect(await page.getByRole('button', { name: 'Send all the same' }).count()).to.equal(1));
     await page
       .getByRole('button', { name: /^Drop (first|second)\.avi/ })
       .last()

@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { addSession, addTrainee, allSaved, dayBefore, filmOnBench, goTo, press, shownFrame, signedIn } from './coach.ts';
 import { filmPath, trueStrikes } from './demo-truth.ts';
 import { expectNoProblems } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** A coach who has never seen the product: two filmed rounds, a week apart, and one correction from the first to the second. */
 describe('from a film to a correction, and to its answer in the next session', function () {
@@ -100,9 +101,11 @@ describe('from a film to a correction, and to its answer in the next session', f
     await page.waitForURL(/\/sessions\/.*#said/);
     const answer = page.locator('article.answer');
     await answer.locator('[data-change="better"]').waitFor();
-    expect(await answer.innerText())
-      .to.include(`Seen today: ${faultsSecond} of 14`)
-      .and.match(/now \d+% are faults, \d+% when it was opened/);
+    await soon(async () =>
+      expect(await answer.innerText())
+        .to.include(`Seen today: ${faultsSecond} of 14`)
+        .and.match(/now \d+% are faults, \d+% when it was opened/),
+    );
     await answer.getByRole('button', { name: 'Note this re-check' }).click();
     await answer.getByText('noted', { exact: true }).waitFor();
   });
@@ -111,11 +114,13 @@ describe('from a film to a correction, and to its answer in the next session', f
     await page.getByRole('link', { name: 'Wilma Testing' }).first().click();
     const history = page.getByRole('list', { name: 'History' });
     await history.getByText('Re-checked').waitFor();
-    expect(await history.innerText()).to.match(/Opened[^]*Re-checked[^]*Better/);
+    await soon(async () => expect(await history.innerText()).to.match(/Opened[^]*Re-checked[^]*Better/));
     const chart = page.locator('.chart[aria-label], .chart [aria-label]').first();
-    expect(await chart.getAttribute('aria-label'))
-      .to.include(`${faultsFirst} of 14`)
-      .and.include(`${faultsSecond} of 14`);
+    await soon(async () =>
+      expect(await chart.getAttribute('aria-label'))
+        .to.include(`${faultsFirst} of 14`)
+        .and.include(`${faultsSecond} of 14`),
+    );
   });
 
   it('the card has one cue, a fault and a clean strike, the rate and the day of the re-check', async () => {
@@ -145,8 +150,8 @@ describe('from a film to a correction, and to its answer in the next session', f
     const stranger = await (await page.context().browser()!.newContext()).newPage();
     await stranger.goto(address);
     await stranger.locator('.card').getByText('Touch home').waitFor();
-    expect(await stranger.locator('.card img').count()).to.equal(3);
-    expect(await stranger.getByRole('button').count()).to.equal(0);
+    await soon(async () => expect(await stranger.locator('.card img').count()).to.equal(3));
+    await soon(async () => expect(await stranger.getByRole('button').count()).to.equal(0));
     await page.getByRole('button', { name: 'Withdraw' }).click();
     await page.getByRole('button', { name: 'Link for the trainee' }).waitFor();
     await stranger.reload();

@@ -10,6 +10,7 @@ import { addScene } from '../server/test/server-under-test.ts';
 import { v7 as uuid } from 'uuid';
 import { chosen, dayBefore, signedIn } from './coach.ts';
 import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 const strikes = 24;
 /** Faults of each row in each session: one that goes and stays away, one that comes back on free pads, one that is noise. */
@@ -72,8 +73,10 @@ describe('whether it holds: six sessions', function () {
     const first = page.getByRole('region', { name: 'What to mend first' });
     const proposed = first.locator('li.proposed');
     await proposed.nth(1).waitFor();
-    expect(await proposed.count()).to.equal(2);
-    expect(await proposed.first().innerText()).to.match(/Return line[^]*14 of 24[^]*gets hit 4 × at least \d+% = \d\.\d/);
+    await soon(async () => expect(await proposed.count()).to.equal(2));
+    await soon(async () =>
+      expect(await proposed.first().innerText()).to.match(/Return line[^]*14 of 24[^]*gets hit 4 × at least \d+% = \d\.\d/),
+    );
     for (const aim of ['4: Bag, combinations', '6: Pads, free']) {
       await first.locator('li.proposed').getByRole('button', { name: 'Open it' }).first().click();
       const dialog = page.getByRole('dialog');
@@ -110,7 +113,7 @@ describe('whether it holds: six sessions', function () {
     await page.locator('a.session').nth(2).click();
     const noise = page.locator('article.answer', { hasText: 'no warning' });
     await noise.locator('[data-change="no-clear-change"]').waitFor();
-    expect(await noise.innerText()).to.include('Seen today: 9 of 24');
+    await soon(async () => expect(await noise.innerText()).to.include('Seen today: 9 of 24'));
   });
 
   it('one is put on free pads by hand, with a reason, and relapses there', async () => {
@@ -137,7 +140,7 @@ describe('whether it holds: six sessions', function () {
     await mine.getByText('Relapsed at “pads, free”').waitFor();
     await page.getByRole('link', { name: 'Kept' }).click();
     await mine.getByText('Kept at “bag, combinations”').waitFor();
-    expect(await mine.count()).to.equal(1);
+    await soon(async () => expect(await mine.count()).to.equal(1));
   });
 
   it('where many are given another day at once, with a way back', async () => {

@@ -25,7 +25,7 @@ const word = (): string => {
     <VIcon :icon="mdiVideoOffOutline" size="22" />
     <span>{{ word() }} Film only who has agreed.</span>
     <VBtn color="primary" @click="asking = true">Ask now</VBtn>
-    <ConsentDialog v-model="asking" :trainee="trainee" @given="consent.again" />
+    <ConsentDialog v-model="asking" :trainee="trainee" :given="consent.again" />
   </div>
 </template>
 

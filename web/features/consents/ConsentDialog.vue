@@ -12,8 +12,11 @@ import { useForm } from '../../app/use-form.ts';
 
 /** Asks whether somebody may be filmed, who may see it, and until when; a guardian answers for a child. */
 const open = defineModel<boolean>({ required: true });
-const { trainee } = defineProps<{ trainee: Pick<Trainee, 'id' | 'name' | 'ageGroup'> }>();
-const emit = defineEmits<{ given: [] }>();
+const { trainee, given } = defineProps<{
+  trainee: Pick<Trainee, 'id' | 'name' | 'ageGroup'>;
+  /** What the page reads anew once somebody has agreed; only then is it said, so that nobody is told before the page knows. */
+  given: () => Promise<void>;
+}>();
 const notice = useNotice();
 const minor = needsGuardian(trainee.ageGroup);
 const empty = (): ConsentDraft => ({
@@ -25,9 +28,9 @@ watch(open, (now) => now && Object.assign(draft, empty()));
 const save = (): Promise<void> =>
   send(async (body) => {
     await request(consentEndpoints.giveConsent, { params: { consentId: body.id }, body: { ...body, until: body.until || null } });
+    await given();
     open.value = false;
     notice.say(`${trainee.name} may be filmed.`);
-    emit('given');
   });
 </script>
 

@@ -52,7 +52,7 @@ async function withdraw(): Promise<void> {
     <button type="button" @click="changing = true">Ask anew</button>
     <button type="button" @click="leaving = true">Taken back</button>
   </p>
-  <ConsentDialog v-model="changing" :trainee="trainee" @given="consent.again" />
+  <ConsentDialog v-model="changing" :trainee="trainee" :given="consent.again" />
   <VDialog v-model="leaving" max-width="480" aria-label="The consent is taken back">
     <VCard class="pa-6">
       <h2>{{ trainee.name }} takes the consent back?</h2>
