@@ -1,5 +1,5 @@
 import { array, number, object, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { id } from './shapes.ts';
 
 /** How two films of a session stand to each other, in milliseconds: time in the other = time × (1 + drift) + offset. */
@@ -16,14 +16,14 @@ export type SavedAlignment = InferType<typeof alignmentShape>;
 /** How the films of one session stand to each other in time. */
 export const alignmentEndpoints = {
   /** Ties of this film to the others of its session. */
-  showAlignments: endpoint('GET', '/api/films/:filmId/alignments', coaches, {
+  showAlignments: endpoint('GET', '/api/films/:filmId/alignments', staff, {
     reply: array(alignmentShape.required()).required(),
   }),
   /** Ties two films by hand on one moment that is seen in both. */
-  saveAlignment: endpoint('PUT', '/api/films/:filmId/alignments/:otherId', coaches, {
+  saveAlignment: endpoint('PUT', '/api/films/:filmId/alignments/:otherId', staff, {
     body: object({ offset: number().required() }),
     reply: alignmentShape,
   }),
   /** Drops a tie made by hand and listens again. */
-  listenAgain: endpoint('DELETE', '/api/films/:filmId/alignments/:otherId', coaches),
+  listenAgain: endpoint('DELETE', '/api/films/:filmId/alignments/:otherId', staff),
 };

@@ -1,6 +1,6 @@
 import { changes, ladderSteps } from '@wax-fist/core/correction';
 import { array, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { tallyShape } from './review.ts';
 import { count, id, note, share } from './shapes.ts';
 
@@ -101,23 +101,23 @@ const reply = array(answerShape.required()).required();
 /** What was counted over sessions, and what it comes to. */
 export const answerEndpoints = {
   /** Every question of a session, trainee's and holder's, as it stood after it. */
-  sessionAnswers: endpoint('GET', '/api/sessions/:sessionId/answers', coaches, { reply }),
+  sessionAnswers: endpoint('GET', '/api/sessions/:sessionId/answers', staff, { reply }),
   /** How the open corrections of a trainee stand when tired, and from rung to rung. */
-  traineeConditions: endpoint('GET', '/api/trainees/:traineeId/conditions', coaches, {
+  traineeConditions: endpoint('GET', '/api/trainees/:traineeId/conditions', staff, {
     reply: array(comparedShape.required()).required(),
   }),
-  sessionTogether: endpoint('GET', '/api/sessions/:sessionId/together', coaches, {
+  sessionTogether: endpoint('GET', '/api/sessions/:sessionId/together', staff, {
     reply: array(togetherShape.required()).required(),
   }),
   /** The order that counts; null where the sum does. */
-  sessionOrder: endpoint('GET', '/api/sessions/:sessionId/order', coaches, { reply: ownOrderShape.nullable().defined() }),
+  sessionOrder: endpoint('GET', '/api/sessions/:sessionId/order', staff, { reply: ownOrderShape.nullable().defined() }),
   /** An empty order goes back to the sum. */
   orderSession: endpoint('PUT', '/api/sessions/:sessionId/order', coaches, {
     body: ownOrderDraftShape,
     reply: ownOrderShape.nullable().defined(),
   }),
   /** Every correction of a trainee at every rung at which it was looked at, as it stands now; or one thing, whether it is worked on or not. */
-  traineeAnswers: endpoint('GET', '/api/trainees/:traineeId/answers', coaches, {
+  traineeAnswers: endpoint('GET', '/api/trainees/:traineeId/answers', staff, {
     query: object({ technique: string().max(80).optional(), checkpointId: string().max(80).optional() }),
     reply,
   }),

@@ -1,5 +1,5 @@
 import { array, boolean, object, string, type InferType } from 'yup';
-import { coaches, endpoint, headCoachOnly } from './endpoint.ts';
+import { endpoint, everybody, headCoachOnly, staff } from './endpoint.ts';
 import { id, recordOf, shortText, text } from './shapes.ts';
 
 /** A call book as it is written: which technique each number calls, by technique id. */
@@ -27,10 +27,10 @@ export type CallSet = InferType<typeof callSetShape>;
 
 /** Call books and sets of combinations. */
 export const callEndpoints = {
-  listCallBooks: endpoint('GET', '/api/call-books', coaches, { reply: array(callBookShape.required()).required() }),
+  listCallBooks: endpoint('GET', '/api/call-books', everybody, { reply: array(callBookShape.required()).required() }),
   saveCallBook: endpoint('PUT', '/api/call-books/:bookId', headCoachOnly, { body: callBookDraftShape, reply: callBookShape }),
   removeCallBook: endpoint('DELETE', '/api/call-books/:bookId', headCoachOnly),
-  listCallSets: endpoint('GET', '/api/call-sets', coaches, { reply: array(callSetShape.required()).required() }),
-  saveCallSet: endpoint('PUT', '/api/call-sets/:setId', coaches, { body: callSetShape, reply: callSetShape }),
-  removeCallSet: endpoint('DELETE', '/api/call-sets/:setId', coaches),
+  listCallSets: endpoint('GET', '/api/call-sets', everybody, { reply: array(callSetShape.required()).required() }),
+  saveCallSet: endpoint('PUT', '/api/call-sets/:setId', staff, { body: callSetShape, reply: callSetShape }),
+  removeCallSet: endpoint('DELETE', '/api/call-sets/:setId', staff),
 };

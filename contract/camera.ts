@@ -1,7 +1,7 @@
 import { cameraFindingKinds } from '@wax-fist/core/setup';
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 
 /** Pixels of the longer side of a picture that is looked at: more tell no more. */
 export const mostSide = 448;
@@ -37,5 +37,5 @@ export type CameraSays = InferType<typeof cameraSaysShape>;
 
 /** Pictures of cameras, looked at before a round. Nothing of them is kept. */
 export const cameraEndpoints = {
-  lookAtPicture: endpoint('POST', '/api/camera-picture', coaches, { body: cameraPictureShape, reply: cameraSaysShape }),
+  lookAtPicture: endpoint('POST', '/api/camera-picture', staff, { body: cameraPictureShape, reply: cameraSaysShape }),
 };

@@ -1,7 +1,7 @@
 import { stillOrigins, stillRoles } from '@wax-fist/core/card';
 import { families, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff, staffAndOwn } from './endpoint.ts';
 import { manyIds, paper } from './reports.ts';
 import { frame, id, rung } from './shapes.ts';
 
@@ -75,11 +75,11 @@ const one = { reply: cardShape };
 
 /** Cards, their stills, and their links. */
 export const cardEndpoints = {
-  showCard: endpoint('GET', '/api/corrections/:correctionId/card', coaches, one),
-  cardStill: endpoint('GET', '/api/corrections/:correctionId/card/stills/:role', coaches),
+  showCard: endpoint('GET', '/api/corrections/:correctionId/card', staffAndOwn, one),
+  cardStill: endpoint('GET', '/api/corrections/:correctionId/card/stills/:role', staffAndOwn),
   chooseStill: endpoint('PUT', '/api/corrections/:correctionId/card/stills/:role', coaches, { body: chosenStillShape, ...one }),
   /** Cards behind each other, one sheet each. */
-  cardsPdf: endpoint('GET', '/api/reports/cards.pdf', coaches, {
+  cardsPdf: endpoint('GET', '/api/reports/cards.pdf', staff, {
     query: object({ of: manyIds(), paper: paper() }),
   }),
   /** Makes the link, or lets it last again. */

@@ -12,7 +12,7 @@ import {
 } from '@wax-fist/core/technique';
 import { phases } from '@wax-fist/core/strikes';
 import { array, boolean, mixed, number, object, string, tuple, type InferType } from 'yup';
-import { coaches, endpoint, headCoachOnly } from './endpoint.ts';
+import { endpoint, everybody, headCoachOnly, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, recordOf, shortText, text, textLine } from './shapes.ts';
 
@@ -132,11 +132,11 @@ export const measuredStrikeShape = object({ value: number().required(), doubt: n
 /** The club’s checklists: versions, saving, taking in a file, and what a band would do. */
 export const checklistEndpoints = {
   /** Newest first. */
-  listChecklistVersions: endpoint('GET', '/api/checklists', coaches, {
+  listChecklistVersions: endpoint('GET', '/api/checklists', everybody, {
     query: pageQuery,
     reply: pageOf(versionShape.required()),
   }),
-  showChecklistVersion: endpoint('GET', '/api/checklists/:version', coaches, {
+  showChecklistVersion: endpoint('GET', '/api/checklists/:version', everybody, {
     reply: versionShape.shape({ edits: clubEditsShape }),
   }),
   /** A new version made from the one told; refused when somebody else has made one meanwhile. */
@@ -145,7 +145,7 @@ export const checklistEndpoints = {
     reply: versionShape,
   }),
   /** What a measure gave on the newest strikes of a technique. */
-  measuredStrikes: endpoint('GET', '/api/techniques/:technique/measured/:measure', coaches, {
+  measuredStrikes: endpoint('GET', '/api/techniques/:technique/measured/:measure', staff, {
     reply: array(measuredStrikeShape.required()).required(),
   }),
 };

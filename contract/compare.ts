@@ -2,7 +2,7 @@ import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins } from '@wax-fist/core/strikes';
 import { stances } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { filmShape } from './footage.ts';
 import { frame, id, rung } from './shapes.ts';
 
@@ -44,9 +44,9 @@ export type Counterpart = InferType<typeof counterpartShape>;
 
 /** Strikes held against each other. */
 export const compareEndpoints = {
-  comparedStrike: endpoint('GET', '/api/strikes/:strikeId/to-compare', coaches, { reply: comparedStrikeShape }),
+  comparedStrike: endpoint('GET', '/api/strikes/:strikeId/to-compare', staff, { reply: comparedStrikeShape }),
   /** Those that there are. */
-  counterparts: endpoint('GET', '/api/strikes/:strikeId/counterparts', coaches, {
+  counterparts: endpoint('GET', '/api/strikes/:strikeId/counterparts', staff, {
     reply: array(counterpartShape.required()).required(),
   }),
 };

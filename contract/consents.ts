@@ -1,6 +1,6 @@
 import { seenByWhom } from '@wax-fist/core/trainee';
 import { array, boolean, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { count, day, id, note, shortText } from './shapes.ts';
 
 /** Somebody’s word that they may be filmed, as it is written down. A word that was given is not changed: another one is given. */
@@ -24,11 +24,11 @@ export type Consent = InferType<typeof consentShape>;
 /** Consent to be filmed, and what becomes of films when it is withdrawn. */
 export const consentEndpoints = {
   /** The newest first. */
-  traineeConsents: endpoint('GET', '/api/trainees/:traineeId/consents', coaches, {
+  traineeConsents: endpoint('GET', '/api/trainees/:traineeId/consents', staff, {
     reply: array(consentShape.required()).required(),
   }),
   /** Given again it changes nothing. */
-  giveConsent: endpoint('PUT', '/api/consents/:consentId', coaches, { body: consentDraftShape, reply: consentShape }),
+  giveConsent: endpoint('PUT', '/api/consents/:consentId', staff, { body: consentDraftShape, reply: consentShape }),
   /** Films, stills, points, montages and archives that show them are gone with it; what was counted stays. */
-  withdrawConsent: endpoint('POST', '/api/trainees/:traineeId/withdrawal', coaches, { reply: object({ films: count() }) }),
+  withdrawConsent: endpoint('POST', '/api/trainees/:traineeId/withdrawal', staff, { reply: object({ films: count() }) }),
 };

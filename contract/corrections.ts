@@ -8,7 +8,7 @@ import {
 } from '@wax-fist/core/correction';
 import { families, views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, day, frame, id, instant, note, rung, share, text } from './shapes.ts';
 import { tallyShape } from './review.ts';
@@ -141,23 +141,23 @@ const one = { reply: correctionShape };
 /** Corrections, their events, and the strikes that show them. */
 export const correctionEndpoints = {
   /** Those due first. */
-  listCorrections: endpoint('GET', '/api/corrections', coaches, { query: wanted, reply: pageOf(correctionShape.required()) }),
-  traineeCorrections: endpoint('GET', '/api/trainees/:traineeId/corrections', coaches, {
+  listCorrections: endpoint('GET', '/api/corrections', staff, { query: wanted, reply: pageOf(correctionShape.required()) }),
+  traineeCorrections: endpoint('GET', '/api/trainees/:traineeId/corrections', staff, {
     query: ofState,
     reply: pageOf(correctionShape.required()),
   }),
   openCorrection: endpoint('PUT', '/api/corrections/:correctionId', coaches, { body: correctionDraftShape, ...one }),
-  showCorrection: endpoint('GET', '/api/corrections/:correctionId', coaches, one),
+  showCorrection: endpoint('GET', '/api/corrections/:correctionId', staff, one),
   addCorrectionEvent: endpoint('POST', '/api/corrections/:correctionId/events', coaches, {
     body: correctionEventDraftShape,
     ...one,
   }),
   /** The strikes behind one number of a session, faults first. */
-  sessionEvidence: endpoint('GET', '/api/sessions/:sessionId/evidence', coaches, {
+  sessionEvidence: endpoint('GET', '/api/sessions/:sessionId/evidence', staff, {
     query: object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }),
     reply: array(evidenceShape.required()).required(),
   }),
-  correctionEvidence: endpoint('GET', '/api/corrections/:correctionId/evidence', coaches, {
+  correctionEvidence: endpoint('GET', '/api/corrections/:correctionId/evidence', staff, {
     reply: array(evidenceShape.required()).required(),
   }),
 };

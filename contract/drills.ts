@@ -4,7 +4,7 @@ import { roundKinds } from '@wax-fist/core/rounds';
 import { views } from '@wax-fist/core/technique';
 import { ageGroups, bodyParts, grades } from '@wax-fist/core/trainee';
 import { array, boolean, number, object, string, type InferType, type StringSchema } from 'yup';
-import { coaches, endpoint, whoAddedIt } from './endpoint.ts';
+import { endpoint, everybody, staff, whoAddedIt } from './endpoint.ts';
 import { id, line, note, shortText, textLine, whole } from './shapes.ts';
 
 const someOf = (one: StringSchema<string>, most: number) => array(one.required()).max(most).default([]);
@@ -49,8 +49,8 @@ export type OwnDrill = InferType<typeof ownDrillShape>;
 /** Drills of the club’s own; those that ship are in the core. */
 export const drillEndpoints = {
   /** By their names. */
-  listDrills: endpoint('GET', '/api/drills', coaches, { reply: array(ownDrillShape.required()).required() }),
-  saveDrill: endpoint('PUT', '/api/drills/:drillId', coaches, { body: ownDrillShape, reply: ownDrillShape }),
+  listDrills: endpoint('GET', '/api/drills', everybody, { reply: array(ownDrillShape.required()).required() }),
+  saveDrill: endpoint('PUT', '/api/drills/:drillId', staff, { body: ownDrillShape, reply: ownDrillShape }),
   /** Plans that have it keep its words. */
   removeDrill: endpoint('DELETE', '/api/drills/:drillId', whoAddedIt),
 };

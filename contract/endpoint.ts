@@ -1,21 +1,36 @@
 import type { InferType, Schema } from 'yup';
 
 /** Who somebody is in the club. */
-export const roles = ['head-coach', 'coach', 'trainee'] as const;
+export const roles = ['head-coach', 'coach', 'assistant', 'trainee', 'guardian'] as const;
 export type Role = (typeof roles)[number];
 
-/** How far somebody reaches: over all of the club, or over what they have added and what is said of themselves. */
+/** Those who work in the club: they film and mark. The others look at what was released to them. */
+export const staffRoles = ['head-coach', 'coach', 'assistant'] as const satisfies readonly Role[];
+export const isStaff = (role: Role): boolean => staffRoles.some((one) => one === role);
+
+/**
+ * How far somebody reaches: over all of the club, or over what is their own. Of those who work in the club that is what they
+ * have added; of trainees and guardians what was released of whom they sign in for.
+ */
 export type Scope = 'club' | 'own';
 /** Who may call and how far each role reaches. A role that is not named may not. */
 export type Allowed = 'anyone' | Readonly<Partial<Record<Role, Scope>>>;
-/** Whoever films and judges. */
+/** Whoever judges what comes of it: opens corrections, plans, releases. */
 export const coaches: Allowed = { 'head-coach': 'club', coach: 'club' };
+/** Whoever films and marks. */
+export const staff: Allowed = { ...coaches, assistant: 'club' };
 /** What holds for the whole club: by what it judges. */
 export const headCoachOnly: Allowed = { 'head-coach': 'club' };
-/** What cannot be taken back: each coach with what they added, the head coach with everything. */
-export const whoAddedIt: Allowed = { 'head-coach': 'club', coach: 'own' };
+/** What cannot be taken back: each with what they added, the head coach with everything. */
+export const whoAddedIt: Allowed = { 'head-coach': 'club', coach: 'own', assistant: 'own' };
+/** Whoever signs in for trainees, themselves or their children, reaches what was released of these. */
+export const ownPages: Allowed = { trainee: 'own', guardian: 'own' };
+/** What a trainee may see as well, of their own. */
+export const staffAndOwn: Allowed = { ...staff, ...ownPages };
 /** Everybody who has signed in, about themselves. */
-export const signedIn: Allowed = { 'head-coach': 'own', coach: 'own', trainee: 'own' };
+export const signedIn: Allowed = { 'head-coach': 'own', coach: 'own', assistant: 'own', ...ownPages };
+/** Everybody who has signed in: knowledge of the club that is about nobody. */
+export const everybody: Allowed = { ...staff, trainee: 'club', guardian: 'club' };
 
 /** How far a role reaches at an endpoint; undefined when it may not call it. Without a role one is nobody. */
 export function scopeOf(allowed: Allowed, role: Role | undefined): Scope | undefined {

@@ -18,6 +18,7 @@ import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
 import { montageEndpoints } from './montages.ts';
 import { noteEndpoints } from './notes.ts';
+import { ownEndpoints } from './own.ts';
 import { drillEndpoints } from './drills.ts';
 import { limitEndpoints } from './limits.ts';
 import { planEndpoints } from './plans.ts';
@@ -49,6 +50,7 @@ export const endpoints = {
   ...archiveEndpoints,
   ...montageEndpoints,
   ...noteEndpoints,
+  ...ownEndpoints,
   ...drillEndpoints,
   ...limitEndpoints,
   ...planEndpoints,

@@ -1,6 +1,6 @@
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, filledPath, whoAddedIt } from './endpoint.ts';
+import { endpoint, filledPath, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
 
 /**
@@ -129,9 +129,9 @@ export type KeptPointedBody = InferType<typeof keptPointedBodyShape>;
 
 /** Films: adding, changing, importing again, removing, and their files. */
 export const footageEndpoints = {
-  addFilm: endpoint('PUT', '/api/films/:filmId', coaches, { body: filmDraftShape, reply: filmShape }),
-  showFilm: endpoint('GET', '/api/films/:filmId', coaches, { reply: filmShape }),
-  changeFilm: endpoint('PATCH', '/api/films/:filmId', coaches, {
+  addFilm: endpoint('PUT', '/api/films/:filmId', staff, { body: filmDraftShape, reply: filmShape }),
+  showFilm: endpoint('GET', '/api/films/:filmId', staff, { reply: filmShape }),
+  changeFilm: endpoint('PATCH', '/api/films/:filmId', staff, {
     body: object({
       view: string().oneOf(views).optional(),
       stance: string().oneOf(stances).nullable().optional(),
@@ -140,22 +140,22 @@ export const footageEndpoints = {
     reply: filmShape,
   }),
   /** Goes on with steps that failed or were stopped. */
-  retryFilm: endpoint('POST', '/api/films/:filmId/retry', coaches, { reply: filmShape }),
-  stopFilm: endpoint('POST', '/api/films/:filmId/stop', coaches, { reply: filmShape }),
-  filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', coaches, { reply: array(knownFilmShape.required()).required() }),
+  retryFilm: endpoint('POST', '/api/films/:filmId/retry', staff, { reply: filmShape }),
+  stopFilm: endpoint('POST', '/api/films/:filmId/stop', staff, { reply: filmShape }),
+  filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', staff, { reply: array(knownFilmShape.required()).required() }),
   removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt),
-  sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', coaches, { reply: array(filmShape.required()).required() }),
+  sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', staff, { reply: array(filmShape.required()).required() }),
   /** Bytes of a derived file, by range. */
-  filmFile: endpoint('GET', '/api/films/:filmId/files/:file', coaches),
+  filmFile: endpoint('GET', '/api/films/:filmId/files/:file', staffAndOwn),
   /** When every frame is shown, see `packTimeline`. */
-  filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', coaches),
+  filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', staff),
   /** See `loudnessOf`. */
-  filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', coaches),
+  filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', staff),
   /** Where the body was in every frame, see `packTrack`; a frame that was not looked at yet has nobody in it. */
-  filmPoints: endpoint('GET', '/api/films/:filmId/points', coaches),
+  filmPoints: endpoint('GET', '/api/films/:filmId/points', staff),
   /** Says who is to be followed: from there it is done again, as far as it was somebody else until now. */
-  pointOutBody: endpoint('PUT', '/api/films/:filmId/bodies/:bodyId', coaches, { body: pointedBodyShape, reply: filmShape }),
-  pointedBodies: endpoint('GET', '/api/films/:filmId/bodies', coaches, {
+  pointOutBody: endpoint('PUT', '/api/films/:filmId/bodies/:bodyId', staff, { body: pointedBodyShape, reply: filmShape }),
+  pointedBodies: endpoint('GET', '/api/films/:filmId/bodies', staff, {
     reply: array(keptPointedBodyShape.required()).required(),
   }),
 };

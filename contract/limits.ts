@@ -1,6 +1,6 @@
 import { bodyParts, returnSteps, stepsProblem } from '@wax-fist/core/trainee';
 import { array, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { day, id, note, shortText, whole } from './shapes.ts';
 
 /** Steps that were reached, in their order. */
@@ -42,6 +42,6 @@ export type Limit = InferType<typeof limitShape>;
 /** What somebody may not load. */
 export const limitEndpoints = {
   /** Those that last first, then the newest. */
-  traineeLimits: endpoint('GET', '/api/trainees/:traineeId/limits', coaches, { reply: array(limitShape.required()).required() }),
-  saveLimit: endpoint('PUT', '/api/limits/:limitId', coaches, { body: limitShape, reply: limitShape }),
+  traineeLimits: endpoint('GET', '/api/trainees/:traineeId/limits', staff, { reply: array(limitShape.required()).required() }),
+  saveLimit: endpoint('PUT', '/api/limits/:limitId', staff, { body: limitShape, reply: limitShape }),
 };

@@ -1,6 +1,6 @@
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, headCoachOnly } from './endpoint.ts';
+import { endpoint, headCoachOnly, staff } from './endpoint.ts';
 import { count, frame, id, milliseconds } from './shapes.ts';
 
 /** A number with its doubt, and what of that all strikes of a film share, in the unit of the measure. */
@@ -76,9 +76,9 @@ export type MeasureAgreement = InferType<typeof measureAgreementShape>;
 /** What is measured, and how far it is let to count. */
 export const measureEndpoints = {
   /** Measures what was not yet, and tells everything. */
-  sessionMeasures: endpoint('GET', '/api/sessions/:sessionId/measures', coaches, { reply: sessionMeasuresShape }),
+  sessionMeasures: endpoint('GET', '/api/sessions/:sessionId/measures', staff, { reply: sessionMeasuresShape }),
   /** A part of what was not measured yet is measured first; `left` tells how many films are still to come. */
-  measureAgreements: endpoint('GET', '/api/measures', coaches, {
+  measureAgreements: endpoint('GET', '/api/measures', staff, {
     reply: object({ measures: array(measureAgreementShape.required()).required(), left: count() }),
   }),
   countMeasure: endpoint('PUT', '/api/measures/:checkpoint', headCoachOnly, {

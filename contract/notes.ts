@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { id, instant, note } from './shapes.ts';
 
 /** In what browsers record speech. */
@@ -49,8 +49,8 @@ export type Note = InferType<typeof noteShape>;
 /** Notes by voice or text. */
 export const noteEndpoints = {
   /** Oldest first. */
-  sessionNotes: endpoint('GET', '/api/sessions/:sessionId/notes', coaches, { reply: array(noteShape.required()).required() }),
-  saveNote: endpoint('PUT', '/api/notes/:noteId', coaches, { body: noteDraftShape, reply: noteShape }),
-  noteVoice: endpoint('GET', '/api/notes/:noteId/voice', coaches),
-  removeNote: endpoint('DELETE', '/api/notes/:noteId', coaches),
+  sessionNotes: endpoint('GET', '/api/sessions/:sessionId/notes', staff, { reply: array(noteShape.required()).required() }),
+  saveNote: endpoint('PUT', '/api/notes/:noteId', staff, { body: noteDraftShape, reply: noteShape }),
+  noteVoice: endpoint('GET', '/api/notes/:noteId/voice', staff),
+  removeNote: endpoint('DELETE', '/api/notes/:noteId', staff),
 };

@@ -1,10 +1,34 @@
-import { array, boolean, object, string, type InferType } from 'yup';
+import { array, boolean, object, string, type InferType, type TestFunction } from 'yup';
 import { accountShape, signInShape } from './accounts.ts';
-import { endpoint, headCoachOnly, signedIn } from './endpoint.ts';
+import { endpoint, headCoachOnly, roles, signedIn, type Role } from './endpoint.ts';
 import { id, instant, shortText } from './shapes.ts';
 
-/** Whom a head coach can invite today. */
-export const invitedRoles = ['coach', 'head-coach'] as const;
+interface Wards {
+  least: number;
+  most: number;
+  problem: string;
+}
+const nobody: Wards = { least: 0, most: 0, problem: 'Who works in the club signs in for nobody.' };
+/** For how many trainees each role signs in, and what is said where it is another number. */
+const wardsOf: Readonly<Record<Role, Wards>> = {
+  ...{ 'head-coach': nobody, coach: nobody, assistant: nobody },
+  trainee: { least: 1, most: 1, problem: 'Which trainee is it?' },
+  guardian: { least: 1, most: 20, problem: 'Whose guardian? One to twenty trainees.' },
+};
+
+/** What somebody is in the club, and for which trainees they sign in. */
+const standing = {
+  role: string().oneOf(roles, 'This is no role.').required('As what?'),
+  traineeIds: array(id()).default([]),
+};
+/** @returns the problem of a field, or true; what is no role is told by its own field */
+const rightNumber: TestFunction<{ role?: unknown; traineeIds?: unknown }> = function ({ role, traineeIds }) {
+  const known = roles.find((one) => one === role);
+  if (!known || !Array.isArray(traineeIds)) return true;
+  const { least, most, problem } = wardsOf[known];
+  const count = new Set(traineeIds).size;
+  return (count >= least && count <= most) || this.createError({ path: 'traineeIds', message: problem });
+};
 
 /** Fewer letters are guessed; how they are chosen is nobody’s business (NIST SP 800-63B). */
 export const leastLetters = 12;
@@ -18,6 +42,8 @@ export const newPassword = () =>
 export const personShape = accountShape.shape({
   /** When they last signed in; null when they never did, or signed out everywhere. */
   lastSignIn: instant().nullable().defined(),
+  /** For whom they sign in. */
+  trainees: array(object({ id: id(), name: string().required() }).required()).required(),
 });
 export type Person = InferType<typeof personShape>;
 
@@ -25,8 +51,8 @@ export type Person = InferType<typeof personShape>;
 export const inviteShape = object({
   id: id(),
   name: shortText('Name').required('For whom is it?'),
-  role: string().oneOf(invitedRoles, 'Coach, or head coach.').required('As what?'),
-});
+  ...standing,
+}).test('for-whom', rightNumber);
 export type Invite = InferType<typeof inviteShape>;
 export const openInviteShape = inviteShape.shape({ endsAt: instant() });
 export type OpenInvite = InferType<typeof openInviteShape>;
@@ -38,7 +64,7 @@ export const codeShape = object({ code: string().required(), endsAt: instant() }
 export const behindLinkShape = object({
   kind: string().oneOf(['join', 'reset']).required(),
   name: string().required(),
-  role: string().required(),
+  role: string().oneOf(roles).required(),
   /** Of an account that is there already. */
   email: string().nullable().defined(),
 });
@@ -61,7 +87,7 @@ export const peopleEndpoints = {
   /** By name. */
   listPeople: endpoint('GET', '/api/people', headCoachOnly, { reply: array(personShape.required()).required() }),
   changePerson: endpoint('PUT', '/api/people/:personId', headCoachOnly, {
-    body: object({ role: string().oneOf(invitedRoles).required() }),
+    body: object(standing).test('for-whom', rightNumber),
     reply: personShape,
   }),
   /** They can no longer sign in; what they said stays, under no name. */

@@ -1,5 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, day, id } from './shapes.ts';
 
@@ -24,12 +24,12 @@ export const mostDays = 42;
 /** Plans as lists show them: apart from what a plan is made of, so that the first page need not know it. */
 export const planListEndpoints = {
   /** The latest day first. */
-  traineePlans: endpoint('GET', '/api/trainees/:traineeId/plans', coaches, {
+  traineePlans: endpoint('GET', '/api/trainees/:traineeId/plans', staff, {
     query: pageQuery,
     reply: pageOf(planRowShape.required()),
   }),
   /** All of the club’s from one day to another, by day and name: at most six weeks. */
-  plansBetween: endpoint('GET', '/api/plans', coaches, {
+  plansBetween: endpoint('GET', '/api/plans', staff, {
     query: object({ from: day().required('From which day?'), to: day().required('To which day?') }),
     reply: array(planOfDayShape.required()).required(),
   }),

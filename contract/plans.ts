@@ -4,7 +4,7 @@ import { roundKinds } from '@wax-fist/core/rounds';
 import { views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { correctionShape } from './corrections.ts';
-import { coaches, endpoint, whoAddedIt } from './endpoint.ts';
+import { coaches, endpoint, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
 import { limitShape } from './limits.ts';
 import { planListEndpoints } from './plan-lists.ts';
 import { count, day, id, line, note, shortText, textLine } from './shapes.ts';
@@ -106,21 +106,21 @@ export type WeekGround = InferType<typeof weekGroundShape>;
 export const planEndpoints = {
   ...planListEndpoints,
   /** Hard rounds of the week round a day, Monday to Sunday, without this plan. */
-  weekImpact: endpoint('GET', '/api/trainees/:traineeId/week-impact', coaches, {
+  weekImpact: endpoint('GET', '/api/trainees/:traineeId/week-impact', staff, {
     query: object({ day: day().required('Of which day?'), without: id().optional() }),
     reply: object({ impact: count() }),
   }),
   /** Of everybody in the club, by name; a Monday is asked for. */
-  weekGrounds: endpoint('GET', '/api/week-grounds', coaches, {
+  weekGrounds: endpoint('GET', '/api/week-grounds', staff, {
     query: object({ monday: day().required('Which week?') }),
     reply: array(weekGroundShape.required()).required(),
   }),
   /** The plan of which a session is a part; null where there is none. */
-  sessionPlan: endpoint('GET', '/api/sessions/:sessionId/plan', coaches, { reply: planShape.nullable().defined() }),
-  showPlan: endpoint('GET', '/api/plans/:planId', coaches, { reply: planShape }),
+  sessionPlan: endpoint('GET', '/api/sessions/:sessionId/plan', staff, { reply: planShape.nullable().defined() }),
+  showPlan: endpoint('GET', '/api/plans/:planId', staffAndOwn, { reply: planShape }),
   /** A plan that was done is not planned anew. */
   savePlan: endpoint('PUT', '/api/plans/:planId', coaches, { body: planDraftShape, reply: planShape }),
   /** Writes what was done, once; sent again it changes nothing. The sessions that are filmed in are made with it. */
-  logPlan: endpoint('PUT', '/api/plans/:planId/log', coaches, { body: planLogShape, reply: planShape }),
+  logPlan: endpoint('PUT', '/api/plans/:planId/log', staffAndOwn, { body: planLogShape, reply: planShape }),
   removePlan: endpoint('DELETE', '/api/plans/:planId', whoAddedIt),
 };

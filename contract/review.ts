@@ -3,7 +3,7 @@ import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins, type MomentOrigin } from '@wax-fist/core/strikes';
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { count, day, frame, id, instant, note, version } from './shapes.ts';
 
 /** How one came by a moment. @param unsaid what counts for marks of the time before it was asked */
@@ -156,18 +156,18 @@ export type JudgedThing = InferType<typeof judgedThingShape>;
 
 /** The log of marks of a film, and what it comes to. */
 export const reviewEndpoints = {
-  showReview: endpoint('GET', '/api/films/:filmId/review', coaches, { reply: reviewShape }),
-  writeMarks: endpoint('PUT', '/api/films/:filmId/marks', coaches, {
+  showReview: endpoint('GET', '/api/films/:filmId/review', staff, { reply: reviewShape }),
+  writeMarks: endpoint('PUT', '/api/films/:filmId/marks', staff, {
     body: markBatchShape,
     reply: writtenMarksShape,
   }),
-  strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', coaches, { reply: historyShape }),
+  strikeHistory: endpoint('GET', '/api/strikes/:strikeId/history', staff, { reply: historyShape }),
   /** Everything that was ever looked at in a trainee. */
-  traineeJudged: endpoint('GET', '/api/trainees/:traineeId/judged', coaches, {
+  traineeJudged: endpoint('GET', '/api/trainees/:traineeId/judged', staff, {
     reply: array(judgedThingShape.required()).required(),
   }),
   /** By session: all of them, one, or those from a day on. */
-  traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', coaches, {
+  traineeTallies: endpoint('GET', '/api/trainees/:traineeId/tallies', staff, {
     query: object({ sessionId: id().optional(), since: day().optional() }),
     reply: array(sessionTallyShape.required()).required(),
   }),

@@ -1,6 +1,6 @@
 import { agreedVerdicts, verdicts } from '@wax-fist/core/review';
 import { array, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { waitingFilmShape } from './today.ts';
 import { count, id, instant } from './shapes.ts';
 
@@ -66,19 +66,23 @@ export type EffortWeek = InferType<typeof effortWeekShape>;
 const film = '/api/films/:filmId';
 /** How the club reviews: films marked twice, whether coaches agree, and what it costs. */
 export const reviewingEndpoints = {
-  listCoaches: endpoint('GET', '/api/coaches', coaches, { reply: array(coachShape.required()).required() }),
+  listCoaches: endpoint('GET', '/api/coaches', staff, { reply: array(coachShape.required()).required() }),
   /** Asks a coach to mark a film without seeing what was said of it; nobody takes it back. */
   askSecondCoach: endpoint('PUT', `${film}/second-coach`, coaches, {
     body: object({ coachId: id().nullable().defined() }),
   }),
   /** The second coach has said all; from here on both see what the other said. */
-  secondCoachDone: endpoint('POST', `${film}/second-coach/done`, coaches),
-  /** Films that whoever asks is to mark blind. */
-  filmsToMarkBlind: endpoint('GET', '/api/films-to-mark-blind', coaches, {
+  /** Films that only an assistant has marked, and nobody is asked to mark a second time; newest session first. */
+  markedByAssistants: endpoint('GET', '/api/films-by-assistants', coaches, {
     reply: array(waitingFilmShape.required()).required(),
   }),
-  agreement: endpoint('GET', '/api/agreement', coaches, { reply: array(pairedCheckpointShape.required()).required() }),
-  quarrels: endpoint('GET', '/api/agreement/:checkpoint', coaches, { reply: array(quarrelShape.required()).required() }),
-  tellEffort: endpoint('PUT', `${film}/effort/:effortId`, coaches, { body: effortShape }),
-  effort: endpoint('GET', '/api/effort', coaches, { reply: array(effortWeekShape.required()).required() }),
+  secondCoachDone: endpoint('POST', `${film}/second-coach/done`, staff),
+  /** Films that whoever asks is to mark blind. */
+  filmsToMarkBlind: endpoint('GET', '/api/films-to-mark-blind', staff, {
+    reply: array(waitingFilmShape.required()).required(),
+  }),
+  agreement: endpoint('GET', '/api/agreement', staff, { reply: array(pairedCheckpointShape.required()).required() }),
+  quarrels: endpoint('GET', '/api/agreement/:checkpoint', staff, { reply: array(quarrelShape.required()).required() }),
+  tellEffort: endpoint('PUT', `${film}/effort/:effortId`, staff, { body: effortShape }),
+  effort: endpoint('GET', '/api/effort', staff, { reply: array(effortWeekShape.required()).required() }),
 };

@@ -1,7 +1,7 @@
 import { anyLevel, hitSources, strikeSources } from '@wax-fist/core/sound';
 import { overlapping, roundKinds, roundManners } from '@wax-fist/core/rounds';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { id, milliseconds, shortText, text, version, share } from './shapes.ts';
 
 /** A share of a whole, 0 to 1. */
@@ -79,12 +79,12 @@ export type HitsAndRounds = InferType<typeof hitsAndRoundsShape>;
 
 /** Hits and rounds of a film: what was found, and what the coach made of it. */
 export const roundEndpoints = {
-  showHitsAndRounds: endpoint('GET', '/api/films/:filmId/hits-and-rounds', coaches, { reply: hitsAndRoundsShape }),
-  saveHits: endpoint('PUT', '/api/films/:filmId/hits', coaches, {
+  showHitsAndRounds: endpoint('GET', '/api/films/:filmId/hits-and-rounds', staff, { reply: hitsAndRoundsShape }),
+  saveHits: endpoint('PUT', '/api/films/:filmId/hits', staff, {
     body: object({ edits: hitEditsShape.required(), basedOn: version() }),
     reply: hitsAndRoundsShape,
   }),
-  saveRounds: endpoint('PUT', '/api/films/:filmId/rounds', coaches, {
+  saveRounds: endpoint('PUT', '/api/films/:filmId/rounds', staff, {
     body: object({
       rounds: roundListShape.test('apart', 'Two rounds overlap.', (rounds) => !overlapping(rounds)),
       basedOn: version(),

@@ -1,5 +1,5 @@
 import { array, boolean, object, string, type InferType } from 'yup';
-import { coaches, endpoint, headCoachOnly } from './endpoint.ts';
+import { endpoint, everybody, headCoachOnly } from './endpoint.ts';
 import { id, recordOf, shortText } from './shapes.ts';
 
 /** The id of a choice for each switch. */
@@ -26,7 +26,7 @@ export type SavedSchool = InferType<typeof schoolShape>;
 
 /** Schools: what coaches differ in, and what each has chosen. */
 export const schoolEndpoints = {
-  listSchools: endpoint('GET', '/api/schools', coaches, { reply: array(schoolShape.required()).required() }),
+  listSchools: endpoint('GET', '/api/schools', everybody, { reply: array(schoolShape.required()).required() }),
   saveSchool: endpoint('PUT', '/api/schools/:schoolId', headCoachOnly, { body: schoolDraftShape, reply: schoolShape }),
   makeClubDefault: endpoint('PUT', '/api/schools/:schoolId/club-default', headCoachOnly, { reply: schoolShape }),
   removeSchool: endpoint('DELETE', '/api/schools/:schoolId', headCoachOnly),

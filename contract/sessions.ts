@@ -1,11 +1,11 @@
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { filmShape } from './footage.ts';
 import { judgedByShape, type JudgedBy } from './schools.ts';
-import { count, day, id, note, shortText, rung } from './shapes.ts';
+import { count, day, id, instant, note, shortText, rung } from './shapes.ts';
 import { traineeShape } from './trainees.ts';
 
 const sessionFields = {
@@ -27,7 +27,11 @@ const standard = { checklistVersion: number().integer().min(1).required(), judge
 /** A training session as it is written down. */
 export const sessionDraftShape = object({ id: id(), traineeId: id(), ...sessionFields });
 /** A training session with the school, the checklists and the call book by which it is judged. */
-export const sessionShape = object({ id: id(), traineeId: id(), ...sessionFields, ...standard });
+export const sessionShape = object({
+  ...{ id: id(), traineeId: id(), ...sessionFields, ...standard },
+  /** Since when whoever signs in for the trainee sees its review; null while they do not. */
+  releasedAt: instant().nullable().defined(),
+});
 export type Session = Omit<InferType<typeof sessionShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 export type SessionDraft = InferType<typeof sessionDraftShape>;
 
@@ -46,7 +50,7 @@ export type SessionRow = InferType<typeof sessionRowShape>;
 /** Training sessions of a trainee, and by what they are judged. */
 export const sessionEndpoints = {
   /** Newest first. */
-  listSessions: endpoint('GET', '/api/trainees/:traineeId/sessions', coaches, {
+  listSessions: endpoint('GET', '/api/trainees/:traineeId/sessions', staff, {
     query: pageQuery,
     reply: pageOf(sessionRowShape.required()),
   }),
@@ -55,6 +59,11 @@ export const sessionEndpoints = {
     body: object({ schoolId: id(), newest: boolean().required() }),
     reply: sessionShape,
   }),
-  saveSession: endpoint('PUT', '/api/sessions/:sessionId', coaches, { body: sessionDraftShape, reply: sessionShape }),
-  showSession: endpoint('GET', '/api/sessions/:sessionId', coaches, { reply: sessionDetailShape }),
+  /** Shows its review, and the cards of corrections that were opened in it, to whoever signs in for the trainee; or no longer. */
+  releaseSession: endpoint('PUT', '/api/sessions/:sessionId/release', coaches, {
+    body: object({ released: boolean().required() }),
+    reply: sessionShape,
+  }),
+  saveSession: endpoint('PUT', '/api/sessions/:sessionId', staff, { body: sessionDraftShape, reply: sessionShape }),
+  showSession: endpoint('GET', '/api/sessions/:sessionId', staff, { reply: sessionDetailShape }),
 };

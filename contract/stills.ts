@@ -1,5 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { frame, id } from './shapes.ts';
 
 /** What a reference still shows: how it should look, or the fault. */
@@ -24,7 +24,7 @@ export type ReferenceStill = InferType<typeof referenceStillShape>;
 
 /** The club’s own reference stills, taken from its films. */
 export const stillEndpoints = {
-  listReferenceStills: endpoint('GET', '/api/reference-stills', coaches, {
+  listReferenceStills: endpoint('GET', '/api/reference-stills', staff, {
     reply: array(referenceStillShape.required()).required(),
   }),
   saveReferenceStill: endpoint('PUT', '/api/reference-stills/:technique/:checkpoint/:kind', coaches, {

@@ -1,7 +1,7 @@
 import { requirementKinds, testLeads } from '@wax-fist/core/syllabus';
 import { grades } from '@wax-fist/core/trainee';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, headCoachOnly, whoAddedIt } from './endpoint.ts';
+import { coaches, endpoint, everybody, headCoachOnly, staff, whoAddedIt } from './endpoint.ts';
 import { count, day, id, note, rung, shortText, textLine, whole } from './shapes.ts';
 
 const technique = () => string().max(80).required();
@@ -144,34 +144,34 @@ export type TestDay = InferType<typeof testDayShape>;
 /** The syllabus of a club, who is on which course, tests, and days on which it is closed. */
 export const syllabusEndpoints = {
   /** In their order. */
-  listCourses: endpoint('GET', '/api/courses', coaches, { reply: array(courseShape.required()).required() }),
+  listCourses: endpoint('GET', '/api/courses', everybody, { reply: array(courseShape.required()).required() }),
   saveCourse: endpoint('PUT', '/api/courses/:courseId', headCoachOnly, { body: courseShape, reply: courseShape }),
   /** Not while somebody is on it. */
   removeCourse: endpoint('DELETE', '/api/courses/:courseId', headCoachOnly),
   /** Null when on none. */
-  showOnCourse: endpoint('GET', '/api/trainees/:traineeId/course', coaches, { reply: onCourseShape.nullable().defined() }),
-  showTraineeCourse: endpoint('GET', '/api/trainees/:traineeId/readiness', coaches, { reply: traineeCourseShape }),
+  showOnCourse: endpoint('GET', '/api/trainees/:traineeId/course', staff, { reply: onCourseShape.nullable().defined() }),
+  showTraineeCourse: endpoint('GET', '/api/trainees/:traineeId/readiness', staff, { reply: traineeCourseShape }),
   putOnCourse: endpoint('PUT', '/api/trainees/:traineeId/course', coaches, { body: onCourseShape, reply: onCourseShape }),
   takeOffCourse: endpoint('DELETE', '/api/trainees/:traineeId/course', coaches),
   /** The newest first. */
-  traineeTests: endpoint('GET', '/api/trainees/:traineeId/tests', coaches, {
+  traineeTests: endpoint('GET', '/api/trainees/:traineeId/tests', staff, {
     reply: array(gradeTestShape.required()).required(),
   }),
-  showTest: endpoint('GET', '/api/tests/:testId', coaches, { reply: gradeTestShape }),
+  showTest: endpoint('GET', '/api/tests/:testId', staff, { reply: gradeTestShape }),
   /** Whoever passes has reached what the course leads to, and is on the next one from that day. */
   saveTest: endpoint('PUT', '/api/tests/:testId', coaches, { body: gradeTestDraftShape, reply: gradeTestShape }),
   removeTest: endpoint('DELETE', '/api/tests/:testId', whoAddedIt),
   /** What was tagged and judged on a day, as a sheet has it. */
-  testFilms: endpoint('GET', '/api/trainees/:traineeId/test-films', coaches, {
+  testFilms: endpoint('GET', '/api/trainees/:traineeId/test-films', staff, {
     query: object({ courseId: id(), day: day().required('Of which day?') }),
     reply: testFilmsShape,
   }),
-  testDays: endpoint('GET', '/api/test-days', coaches, {
+  testDays: endpoint('GET', '/api/test-days', staff, {
     query: object({ from: day().required('From which day?'), to: day().required('To which day?') }),
     reply: array(testDayShape.required()).required(),
   }),
   /** Those to come first named, by their beginning. */
-  listClosures: endpoint('GET', '/api/closures', coaches, { reply: array(closureShape.required()).required() }),
+  listClosures: endpoint('GET', '/api/closures', everybody, { reply: array(closureShape.required()).required() }),
   saveClosure: endpoint('PUT', '/api/closures/:closureId', coaches, { body: closureShape, reply: closureShape }),
   removeClosure: endpoint('DELETE', '/api/closures/:closureId', coaches),
 };

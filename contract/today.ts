@@ -1,5 +1,5 @@
 import { object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { endpoint, staff } from './endpoint.ts';
 import { filmShape } from './footage.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { id } from './shapes.ts';
@@ -16,7 +16,7 @@ export type WaitingFilm = InferType<typeof waitingFilmShape>;
 /** What waits for a coach today. */
 export const todayEndpoints = {
   /** Newest session first. */
-  filmsToReview: endpoint('GET', '/api/films-to-review', coaches, {
+  filmsToReview: endpoint('GET', '/api/films-to-review', staff, {
     query: pageQuery,
     reply: pageOf(waitingFilmShape.required()),
   }),

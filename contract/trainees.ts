@@ -1,7 +1,7 @@
 import { stances } from '@wax-fist/core/technique';
 import { ageGroups, grades } from '@wax-fist/core/trainee';
 import { number, object, string, type InferType } from 'yup';
-import { coaches, endpoint } from './endpoint.ts';
+import { coaches, endpoint, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, id, note, shortText, text } from './shapes.ts';
 
@@ -51,10 +51,10 @@ const traineeOrders: readonly TraineeOrder[] = traineeColumns.flatMap((column) =
 /** The people of the club who train. */
 export const traineeEndpoints = {
   /** In order of their names, if nothing else is said; `find` looks for a part of the name. */
-  listTrainees: endpoint('GET', '/api/trainees', coaches, {
+  listTrainees: endpoint('GET', '/api/trainees', staff, {
     query: pageQuery.shape({ find: text().max(120).optional(), order: string().oneOf(traineeOrders).optional() }),
     reply: pageOf(traineeRowShape.required()),
   }),
   saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),
-  showTrainee: endpoint('GET', '/api/trainees/:traineeId', coaches, { reply: traineeShape }),
+  showTrainee: endpoint('GET', '/api/trainees/:traineeId', staff, { reply: traineeShape }),
 };

@@ -24,6 +24,7 @@ import { montageRoutes } from './features/montages/routes.ts';
 import { noteRoutes } from './features/notes/routes.ts';
 import { drillRoutes } from './features/drills/routes.ts';
 import { limitRoutes } from './features/limits/routes.ts';
+import { ownRoutes } from './features/own/routes.ts';
 import { peopleRoutes } from './features/people/routes.ts';
 import { planRoutes } from './features/plans/routes.ts';
 import { syllabusRoutes } from './features/syllabus/routes.ts';
@@ -75,6 +76,7 @@ export function appOf(services: Services, webFolder: string): Express {
   router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
   peopleRoutes(router, services);
+  ownRoutes(router, services);
   traineeRoutes(router, services);
   checklistRoutes(router, services);
   schoolRoutes(router, services);

@@ -17,6 +17,13 @@ export const demoCoaches: readonly { name: string; email: string; role: Role }[]
   { name: 'Bram Tollund', email: 'bram@boathouse.example', role: 'coach' },
 ];
 
+/** Others who sign in: one who helps, and those who see what was released to them. */
+export const demoSignIns: readonly { name: string; email: string; role: Role; trainees: readonly string[] }[] = [
+  { name: 'Ilse Kvamme', email: 'ilse@boathouse.example', role: 'assistant', trainees: [] },
+  { name: maren.name, email: 'maren@boathouse.example', role: 'trainee', trainees: [maren.name] },
+  { name: 'Aud Vandermeer', email: 'aud@boathouse.example', role: 'guardian', trainees: [lio.name] },
+];
+
 /** What the skills day asks to be known by heart. */
 export const demoSets: readonly { name: string; recipe: string }[] = [
   { name: 'Skills day, first set', recipe: 'jab, cross, lead hook, cross' },

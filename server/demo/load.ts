@@ -16,6 +16,7 @@ import {
   filmPoints,
   filmStep,
   onCourse,
+  ownTrainee,
   round,
   trainee,
   trainingSession,
@@ -27,7 +28,7 @@ import { writeMarks } from '../features/review/write-marks.ts';
 import { standardFor } from '../features/sessions/standard.ts';
 import { clubDay, clubDayAfter } from '../features/sessions/club-day.ts';
 import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
-import { demoCoaches, demoPlaces, demoSets, demoTrainees } from './club.ts';
+import { demoCoaches, demoPlaces, demoSets, demoSignIns, demoTrainees } from './club.ts';
 import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
 import { markAgain, workAtBench } from './reviewing.ts';
@@ -65,6 +66,11 @@ export async function loadDemoClub(services: DemoLoading): Promise<void> {
       ...{ seenBy: guardian ? ('club' as const) : ('anyone' as const), asReference: !guardian, until: null },
       ...{ givenOn: clubDayAfter(new Date(), -120), note: 'Signed sheet in the blue folder.', writtenBy: coaches[0]!.id },
     });
+  }
+  for (const { trainees, ...fields } of demoSignIns) {
+    const accountId = uuid();
+    await db.insert(account).values({ id: accountId, passwordHash, ...fields });
+    for (const name of trainees) await db.insert(ownTrainee).values({ accountId, traineeId: people.get(name)!.id });
   }
   for (const [name, { course: place, begunAgo, testIn }] of Object.entries(demoPlaces)) {
     const now = new Date();
@@ -123,7 +129,8 @@ async function addSession(services: DemoLoading, { session, traineeId, holderId,
   const id = uuid();
   const standard = await standardFor(db, schoolId);
   const fields = { place, kit, roundKind, rung, holderId, holderStance, schoolNote };
-  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), ...fields, ...standard });
+  const releasedAt = films.every(({ done }) => done) ? said.at : null;
+  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), releasedAt, ...fields, ...standard });
   const withHolder = padKinds.includes(roundKind);
   for (const film of films)
     await addFilm(services, { sessionId: id, film, planned, said, judging: { school: standard.judgedBy, withHolder } });

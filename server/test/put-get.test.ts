@@ -463,6 +463,7 @@ describe('what is put is what is got', function () {
     'changePerson',
     'changePassword',
     'judgeSessionBy',
+    'releaseSession',
     'addFilm',
     'askSecondCoach',
     'linkCard',

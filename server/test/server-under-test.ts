@@ -1,4 +1,4 @@
-import { filledPath, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
+import { filledPath, roles, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
 import { accountEndpoints } from '@wax-fist/contract/accounts';
 import { mkdtemp, rm } from 'node:fs/promises';
 import type { Server } from 'node:http';
@@ -124,7 +124,7 @@ export async function startServer({ works = true, environment = {}, logged }: St
     await takeJobs({ db: connection.db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal }, queue, log);
   // This worker is alive for as long as the tests take, however slow the machine.
   await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date(Date.now() + 3_600_000) });
-  const ids: Record<Role, string> = { 'head-coach': uuid(), coach: uuid(), trainee: uuid() };
+  const ids = Object.fromEntries(roles.map((role) => [role, uuid()])) as Record<Role, string>;
   const passwordHash = await hashedPassword(password);
   for (const [role, id] of Object.entries(ids) as [Role, string][]) {
     await connection.db.insert(account).values({ id, role, passwordHash, name: `A ${role}`, email: `${role}@club.example` });

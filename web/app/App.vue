@@ -4,6 +4,7 @@ import {
   mdiAccountGroup,
   mdiCalendarToday,
   mdiFormatListChecks,
+  mdiHomeOutline,
   mdiLogout,
   mdiStairs,
   mdiTimerOutline,
@@ -19,7 +20,8 @@ import OutboxSign from '../features/review/OutboxSign.vue';
 const route = useRoute();
 const router = useRouter();
 const account = useAccount();
-const places = [
+const ownPlaces = [{ to: '/own', name: 'Home', icon: mdiHomeOutline }];
+const clubPlaces = [
   { to: '/', name: 'Today', icon: mdiCalendarToday },
   { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
   { to: '/corrections', name: 'Corrections', icon: mdiStairs },
@@ -37,6 +39,7 @@ const places = [
   },
 ];
 
+const places = computed(() => (account.worksHere ? clubPlaces : ownPlaces));
 const shell = computed(() => account.me !== undefined && !route.meta.bench && !route.meta.open);
 /** Below this there is no room for a menu above, and the thumb is below. */
 const wide = useMediaQuery('(min-width: 900px)');
@@ -54,7 +57,7 @@ async function leave(): Promise<void> {
       <RouterLink to="/" class="name"
         ><img src="/icon.svg" alt="" width="28" height="28" /> <span class="words">Wax Fist</span></RouterLink
       >
-      <MainPlaces v-if="wide" :places="places" />
+      <MainPlaces v-if="wide || !account.worksHere" :places="places" />
       <VSpacer />
       <OutboxSign class="mr-4" />
       <RouterLink :to="{ name: 'people' }" class="me" title="People and sign-ins"
@@ -64,7 +67,7 @@ async function leave(): Promise<void> {
       >
       <VBtn :icon="mdiLogout" aria-label="Sign out" title="Sign out" variant="text" @click="leave" />
     </VAppBar>
-    <VFooter v-if="shell && !wide" app height="60" color="primary" class="thumb no-print">
+    <VFooter v-if="shell && !wide && account.worksHere" app height="60" color="primary" class="thumb no-print">
       <MainPlaces :places="places" below />
     </VFooter>
     <VMain id="main">

@@ -6,6 +6,10 @@ declare module 'vue-router' {
     title: string;
     /** May be seen without signing in. */
     open?: boolean;
+    /** Whether trainees and guardians may open it, or the name of the page that they get in its place. */
+    own?: true | string;
+    /** Only for who judges and plans; an assistant gets the floor in its place. */
+    judges?: boolean;
     /** Dark, without the shell round it. */
     bench?: boolean;
   }
@@ -14,7 +18,41 @@ declare module 'vue-router' {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'today', component: () => import('../features/today/TodayPage.vue'), meta: { title: 'Today' } },
+    {
+      path: '/',
+      name: 'today',
+      component: () => import('../features/today/TodayPage.vue'),
+      meta: { title: 'Today', own: 'own' },
+    },
+    { path: '/own', name: 'own', component: () => import('../features/own/OwnPage.vue'), meta: { title: 'Home', own: true } },
+    {
+      path: '/own/sessions/:sessionId',
+      name: 'own-review',
+      component: () => import('../features/own/OwnReviewPage.vue'),
+      props: true,
+      meta: { title: 'Review', own: true },
+    },
+    {
+      path: '/own/sessions/:sessionId/report',
+      name: 'own-report',
+      component: () => import('../features/own/OwnReportPage.vue'),
+      props: true,
+      meta: { title: 'Report', own: true },
+    },
+    {
+      path: '/own/cards/:correctionId',
+      name: 'own-card',
+      component: () => import('../features/own/OwnCardPage.vue'),
+      props: true,
+      meta: { title: 'Card', own: true },
+    },
+    {
+      path: '/own/plans/:planId',
+      name: 'own-plan',
+      component: () => import('../features/own/OwnPlanPage.vue'),
+      props: true,
+      meta: { title: 'Planned session', own: true },
+    },
     {
       path: '/sign-in',
       name: 'sign-in',
@@ -32,7 +70,7 @@ export const router = createRouter({
       path: '/people',
       name: 'people',
       component: () => import('../features/people/PeoplePage.vue'),
-      meta: { title: 'People and sign-ins' },
+      meta: { title: 'People and sign-ins', own: true },
     },
     {
       path: '/trainees',
@@ -52,14 +90,14 @@ export const router = createRouter({
       name: 'session',
       component: () => import('../features/sessions/SessionPage.vue'),
       props: true,
-      meta: { title: 'Session' },
+      meta: { title: 'Session', own: 'own-review' },
     },
     {
       path: '/sessions/:sessionId/report',
       name: 'session-report',
       component: () => import('../features/reports/SessionReportPage.vue'),
       props: true,
-      meta: { title: 'Session report' },
+      meta: { title: 'Session report', own: 'own-report' },
     },
     {
       path: '/trainees/:traineeId/report',
@@ -142,7 +180,7 @@ export const router = createRouter({
       name: 'card',
       component: () => import('../features/cards/CardPage.vue'),
       props: true,
-      meta: { title: 'Card' },
+      meta: { title: 'Card', own: 'own-card' },
     },
     {
       path: '/archives',
@@ -186,19 +224,19 @@ export const router = createRouter({
       path: '/floor',
       name: 'floor',
       component: () => import('../features/floor/FloorPage.vue'),
-      meta: { title: 'Floor' },
+      meta: { title: 'Floor', own: 'own' },
     },
     {
       path: '/week-plan',
       name: 'week-plan',
       component: () => import('../features/floor/WeekPlanPage.vue'),
-      meta: { title: 'Plan the week' },
+      meta: { title: 'Plan the week', judges: true },
     },
     {
       path: '/pair',
       name: 'pair',
       component: () => import('../features/plans/PairPage.vue'),
-      meta: { title: 'Two with one holder' },
+      meta: { title: 'Two with one holder', judges: true },
     },
     {
       path: '/set-up',
@@ -243,21 +281,21 @@ export const router = createRouter({
       name: 'new-plan',
       component: () => import('../features/plans/NewPlanPage.vue'),
       props: true,
-      meta: { title: 'Plan a session' },
+      meta: { title: 'Plan a session', judges: true },
     },
     {
       path: '/plans/:planId',
       name: 'plan',
       component: () => import('../features/plans/PlanPage.vue'),
       props: true,
-      meta: { title: 'Planned session' },
+      meta: { title: 'Planned session', own: 'own-plan' },
     },
     {
       path: '/plans/:planId/floor',
       name: 'floor-timer',
       component: () => import('../features/floor/FloorTimerPage.vue'),
       props: true,
-      meta: { title: 'Floor timer', bench: true },
+      meta: { title: 'Floor timer', bench: true, own: true },
     },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue'), meta: { title: 'Not here' } },
   ],
@@ -266,8 +304,14 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   if (to.meta.open) return true;
-  if (await useAccount().known()) return true;
-  return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
+  const account = useAccount();
+  if (!(await account.known())) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
+  if (account.worksHere) {
+    if (to.path === '/own') return { name: 'today' };
+    return to.meta.judges && !account.judges ? { name: 'floor' } : true;
+  }
+  if (to.meta.own === true || to.name === 'nowhere') return true;
+  return { name: to.meta.own ?? 'own', params: to.meta.own ? to.params : {} };
 });
 router.afterEach((to) => {
   document.title = `${to.meta.title} · Wax Fist`;

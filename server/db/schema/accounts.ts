@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { bigint, check, index, integer, json, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { bigint, check, index, integer, json, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { roles } from '@wax-fist/contract/endpoint';
 import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
@@ -12,11 +12,23 @@ export const account = pgTable(
     name: text().notNull(),
     passwordHash: text().notNull(),
     role: listed(roles).notNull(),
-    /** Whose own pages a trainee may see. */
-    traineeId: uuid().references(() => trainee.id, { onDelete: 'cascade' }),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('account_of_trainee').on(table.traineeId), isListed('role_is_known', table.role, roles)],
+  (table) => [isListed('role_is_known', table.role, roles)],
+);
+
+/** For whom a trainee or a guardian signs in: whose own pages they see. */
+export const ownTrainee = pgTable(
+  'own_trainee',
+  {
+    accountId: uuid()
+      .notNull()
+      .references(() => account.id, { onDelete: 'cascade' }),
+    traineeId: uuid()
+      .notNull()
+      .references(() => trainee.id, { onDelete: 'cascade' }),
+  },
+  (table) => [primaryKey({ columns: [table.accountId, table.traineeId] }), index('own_trainee_of_trainee').on(table.traineeId)],
 );
 
 /** What a link is for: coming into the club, or setting a new password. */
@@ -42,6 +54,20 @@ export const entryLink = pgTable(
     isListed('link_role_is_known', table.role, roles),
     check('reset_of_somebody', sql`(${table.kind} = 'reset') = (${table.accountId} is not null)`),
   ],
+);
+
+/** For whom somebody who was invited will sign in. */
+export const invitedFor = pgTable(
+  'invited_for',
+  {
+    linkId: uuid()
+      .notNull()
+      .references(() => entryLink.id, { onDelete: 'cascade' }),
+    traineeId: uuid()
+      .notNull()
+      .references(() => trainee.id, { onDelete: 'cascade' }),
+  },
+  (table) => [primaryKey({ columns: [table.linkId, table.traineeId] }), index('invited_for_trainee').on(table.traineeId)],
 );
 
 /** Wrong passwords, counted for a while; the columns are those of rate-limiter-flexible. */

@@ -46,6 +46,8 @@ export const trainingSession = pgTable(
     /** The school as it was when it was chosen: what became of it later does not change an old review. */
     judgedBy: jsonb().$type<JudgedBy>().notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** Since when whoever signs in for the trainee sees its review. */
+    releasedAt: timestamp({ withTimezone: true }),
   },
   (table) => [
     index('training_session_of_trainee').on(table.traineeId, table.heldOn, table.id),

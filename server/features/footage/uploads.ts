@@ -1,5 +1,5 @@
 import { uploadPath, largestUpload } from '@wax-fist/contract/footage';
-import { coaches } from '@wax-fist/contract/endpoint';
+import { staff } from '@wax-fist/contract/endpoint';
 import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
 import type { Response, Router } from 'express';
@@ -99,7 +99,7 @@ export function uploadsIn({ home, spare }: Pick<Settings, 'home' | 'spare'>): Up
   });
   return {
     mount(router) {
-      router.all([uploadPath, `${uploadPath}/*id`], requireScope(coaches), (request, response) => {
+      router.all([uploadPath, `${uploadPath}/*id`], requireScope(staff), (request, response) => {
         endsWithCallback(response);
         forOwnPages(response);
         return tus.handle(request, response);

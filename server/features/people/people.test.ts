@@ -26,7 +26,7 @@ describe('people of a club', () => {
   afterEach(() => server.stop());
 
   const invite = async (change: Partial<Invite> = {}): Promise<string> => {
-    const body: Invite = { id: uuid(), name: 'Bo', role: 'coach', ...change };
+    const body: Invite = { id: uuid(), name: 'Bo', role: 'coach', traineeIds: [], ...change };
     return (await head.ask<{ code: string }>(peopleEndpoints.invite, {}, body)).body.code;
   };
   const join = (code: string, email = 'bo@club.example', by = server.visitor()) =>

@@ -1,11 +1,11 @@
 import { peopleEndpoints, type Person } from '@wax-fist/contract/people';
-import { and, asc, eq, gt, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../../db/connection.ts';
-import { account, entryLink, signIn } from '../../db/schema/index.ts';
+import { account, entryLink, invitedFor, ownTrainee, signIn, trainee } from '../../db/schema/index.ts';
 import { takingTurns } from '../../db/take-turns.ts';
-import { found, Refusal } from '../../http/refusal.ts';
+import { found, notFound, Refusal } from '../../http/refusal.ts';
 import type { Services } from '../../services.ts';
 import { serve } from '../../http/serve.ts';
 import { hashedPassword, passwordFits } from '../accounts/passwords.ts';
@@ -21,6 +21,10 @@ const personColumns = {
   role: account.role,
   lastSignIn: sql<string | null>`(select max(${signIn.sess} ->> 'since') from ${signIn}
     where ${signIn.sess} -> 'account' ->> 'id' = ${account}.id::text)`,
+  trainees: sql<
+    Person['trainees']
+  >`coalesce((select json_agg(json_build_object('id', person.id, 'name', person.name) order by person.name)
+    from ${ownTrainee} as own join ${trainee} as person on person.id = own.trainee_id where own.account_id = ${account}.id), '[]')`,
 };
 const personNamed = async (db: Database, id: string): Promise<Person> =>
   found(await db.select(personColumns).from(account).where(eq(account.id, id)), 'person');
@@ -40,18 +44,33 @@ const inUse = (): Refusal =>
     { field: 'email', message: 'Somebody of the club has this e-mail address already.' },
   ]);
 
+/** @throws Refusal when one of them is not here */
+async function requireTrainees(db: Database, ids: readonly string[]): Promise<void> {
+  const wanted = new Set(ids);
+  const here = await db.$count(trainee, inArray(trainee.id, [...wanted]));
+  if (here < wanted.size) throw notFound('trainee');
+}
+
+async function signInFor(tx: Database, accountId: string, traineeIds: readonly string[]): Promise<void> {
+  const rows = [...new Set(traineeIds)].map((traineeId) => ({ accountId, traineeId }));
+  if (rows.length > 0) await tx.insert(ownTrainee).values(rows);
+}
+
 export function peopleRoutes(router: Router, { db, pool }: Services): void {
   const guesses = slowDownIn(pool);
 
   serve(router, peopleEndpoints.listPeople, () =>
     db.select(personColumns).from(account).orderBy(asc(account.name), asc(account.id)),
   );
-  serve(router, peopleEndpoints.changePerson, async ({ params: { personId }, body: { role } }) => {
+  serve(router, peopleEndpoints.changePerson, async ({ params: { personId }, body: { role, traineeIds } }) => {
+    await requireTrainees(db, traineeIds);
     // Two who make each other coaches at the same moment take turns.
     await takingTurns(db, async (tx) => {
       const before = await personNamed(tx, personId);
       if (before.role === 'head-coach' && role !== 'head-coach') await mayStopLeading(tx, personId);
       await tx.update(account).set({ role }).where(eq(account.id, personId));
+      await tx.delete(ownTrainee).where(eq(ownTrainee.accountId, personId));
+      await signInFor(tx, personId, traineeIds);
     });
     return personNamed(db, personId);
   });
@@ -64,21 +83,23 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
   });
   serve(router, peopleEndpoints.helpBackIn, async ({ params: { personId }, account: me }) => {
     const { name, role } = await personNamed(db, personId);
-    return makeLink(db, { id: uuid(), kind: 'reset', name, role, accountId: personId, madeBy: me.id });
+    return makeLink(db, { id: uuid(), kind: 'reset', name, role, accountId: personId, madeBy: me.id, traineeIds: [] });
   });
 
   serve(router, peopleEndpoints.listInvites, async () => {
     const { id, name, role, endsAt } = entryLink;
+    const traineeIds = sql<string[]>`array(select trainee_id::text from ${invitedFor} where link_id = ${entryLink}.id)`;
     const rows = await db
-      .select({ id, name, role, endsAt })
+      .select({ id, name, role, endsAt, traineeIds })
       .from(entryLink)
       .where(and(eq(entryLink.kind, 'join'), gt(endsAt, sql`now()`)))
       .orderBy(asc(endsAt));
-    return rows.map((row) => ({ ...row, role: row.role as 'coach' | 'head-coach', endsAt: row.endsAt.toISOString() }));
+    return rows.map((row) => ({ ...row, endsAt: row.endsAt.toISOString() }));
   });
-  serve(router, peopleEndpoints.invite, ({ body, account: me }) =>
-    makeLink(db, { ...body, kind: 'join', accountId: null, madeBy: me.id }),
-  );
+  serve(router, peopleEndpoints.invite, async ({ body, account: me }) => {
+    await requireTrainees(db, body.traineeIds);
+    return makeLink(db, { ...body, kind: 'join', accountId: null, madeBy: me.id });
+  });
   serve(router, peopleEndpoints.removeInvite, async ({ params }) => {
     await db.delete(entryLink).where(and(eq(entryLink.id, params.inviteId), eq(entryLink.kind, 'join')));
   });
@@ -88,7 +109,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
     // Before the link is used up: hashing takes a moment.
     const passwordHash = await hashedPassword(password);
     const joined = await db.transaction(async (tx) => {
-      const { role } = await useLink(tx, params.code, 'join');
+      const { role, traineeIds } = await useLink(tx, params.code, 'join');
       const added = await tx
         .insert(account)
         .values({ id: uuid(), email, name, passwordHash, role })
@@ -96,6 +117,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
         .returning();
       // Nothing is used up by an address that cannot be had.
       if (added.length === 0) throw inUse();
+      await signInFor(tx, added[0]!.id, traineeIds);
       return added[0]!;
     });
     return signInHere(request, joined);

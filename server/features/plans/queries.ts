@@ -28,7 +28,7 @@ export async function planNamed(db: Database, id: string): Promise<Plan> {
 }
 
 const plansOnPage = 50;
-const rowColumns = {
+export const planRowColumns = {
   id: plan.id,
   plannedOn: plan.plannedOn,
   length: plan.length,
@@ -41,7 +41,7 @@ const rowColumns = {
 export async function planRows(db: Database, traineeId: string, after?: string): Promise<Page<PlanRow>> {
   const keys = keysAfter(after, 2);
   const rows = await db
-    .select(rowColumns)
+    .select(planRowColumns)
     .from(plan)
     .where(
       and(eq(plan.traineeId, traineeId), keys && sql`(${plan.plannedOn}, ${plan.id}) < (${keys[0]}::date, ${keys[1]}::uuid)`),
@@ -56,7 +56,7 @@ export async function plansBetween(db: Database, from: string, to: string): Prom
   const days = daysBetween(from, to);
   if (days < 0 || days >= mostDays) throw new Refusal(422, `From one day to a later one, ${mostDays} days at most.`);
   return db
-    .select({ ...rowColumns, traineeId: plan.traineeId, traineeName: trainee.name })
+    .select({ ...planRowColumns, traineeId: plan.traineeId, traineeName: trainee.name })
     .from(plan)
     .innerJoin(trainee, eq(trainee.id, plan.traineeId))
     .where(between(plan.plannedOn, from, to))
@@ -115,9 +115,10 @@ const filmedOf = (parts: PlanDraft['parts'], done: PlanLog['done']) => {
 /**
  * Writes what was done of a plan and makes the sessions in which it is filmed, in one transaction. Sent again it changes nothing: a
  * phone that lost its line sends until it is answered.
+ * @param withSessions false where nobody can have filmed
  * @throws Refusal when there is no such plan, or none of its parts is meant
  */
-export async function logPlan(db: Database, id: string, { doneOn, done }: PlanLog): Promise<Plan> {
+export async function logPlan(db: Database, id: string, { doneOn, done }: PlanLog, withSessions = true): Promise<Plan> {
   await db.transaction(async (tx) => {
     const { doneOn: already, traineeId, says } = found(await tx.select().from(plan).where(eq(plan.id, id)).for('update'), 'plan');
     if (already !== null) return;
@@ -125,7 +126,7 @@ export async function logPlan(db: Database, id: string, { doneOn, done }: PlanLo
     const hits = done.reduce((sum, { part, rounds }) => sum + (says.parts[part]!.impact ? rounds : 0), 0);
     await tx.update(plan).set({ doneOn, done, impact: hits }).where(eq(plan.id, id));
     const [person] = await tx.select({ schoolId: trainee.schoolId }).from(trainee).where(eq(trainee.id, traineeId));
-    const filmed = filmedOf(says.parts, done);
+    const filmed = withSessions ? filmedOf(says.parts, done) : [];
     if (filmed.length === 0) return;
     const standard = await standardFor(tx, person!.schoolId);
     const sessions = filmed.map((one) => ({ id: uuid(), traineeId, heldOn: doneOn, ...one, ...standard }));

@@ -1,3 +1,4 @@
+import { isStaff } from '@wax-fist/contract/endpoint';
 import { planEndpoints } from '@wax-fist/contract/plans';
 import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
@@ -29,9 +30,10 @@ export function planRoutes(router: Router, { db }: Services): void {
     return savePlan(db, body, account.id);
   });
 
-  serve(router, planEndpoints.logPlan, ({ params, body }) => {
+  serve(router, planEndpoints.logPlan, ({ params, body, account }) => {
     if (body.doneOn > clubDay()) throw new Refusal(422, 'What is still to come is not done yet.');
-    return logPlan(db, params.planId, body);
+    // Whoever trains alone films nothing: no session waits for films then.
+    return logPlan(db, params.planId, body, isStaff(account.role));
   });
 
   serve(router, planEndpoints.removePlan, async ({ params }) => {

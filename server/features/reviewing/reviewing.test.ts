@@ -2,12 +2,13 @@ import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { reviewEndpoints, type Mark, type Review, type SessionTally, type StrikeMark } from '@wax-fist/contract/review';
 import { reviewingEndpoints, type EffortWeek, type PairedCheckpoint, type Quarrel } from '@wax-fist/contract/reviewing';
+import type { WaitingFilm } from '@wax-fist/contract/today';
 import type { Verdict } from '@wax-fist/core/review';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { reviewEffort } from '../../db/schema/index.ts';
-import { observed, thrown } from '../../test/marks.ts';
+import { atSecond, observed, thrown } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 describe('how the club reviews', () => {
@@ -161,5 +162,20 @@ describe('how the club reviews', () => {
     expect((await change(null)).body.stance).to.equal(null);
     expect((await change('sideways')).status).to.equal(422);
     expect((await first.ask(measureEndpoints.sessionMeasures, { sessionId: scene.sessionId })).status).to.equal(200);
+  });
+
+  it('what only an assistant has marked waits for a coach, until one is asked or has judged it', async () => {
+    const assistant = await server.as('assistant');
+    const waits = async (): Promise<string[]> =>
+      (await first.ask<WaitingFilm[]>(reviewingEndpoints.markedByAssistants)).body.map(({ film: { id } }) => id);
+    expect(await waits()).to.deep.equal([]);
+    await write(assistant, judged(['fault', 'clean', 'clean', 'clean']));
+    expect(await waits()).to.deep.equal([scene.filmId]);
+    await ask();
+    expect(await waits()).to.deep.equal([]);
+    await ask(null);
+    expect(await waits()).to.deep.equal([scene.filmId]);
+    await write(first, [observed(strikes[0]!.strikeId, 'clean', { saidAt: atSecond(5) })]);
+    expect(await waits()).to.deep.equal([]);
   });
 });

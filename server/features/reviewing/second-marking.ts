@@ -1,5 +1,6 @@
+import { staffRoles } from '@wax-fist/contract/endpoint';
 import type { WaitingFilm } from '@wax-fist/contract/today';
-import { and, asc, eq, isNull, ne, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { account, film, observation, secondMarking, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
@@ -7,7 +8,11 @@ import { asFilm, filmColumns } from '../footage/queries.ts';
 
 /** Whoever can be asked to mark a film a second time. */
 export const coachesOf = (db: Database) =>
-  db.select({ id: account.id, name: account.name }).from(account).where(ne(account.role, 'trainee')).orderBy(asc(account.name));
+  db
+    .select({ id: account.id, name: account.name })
+    .from(account)
+    .where(inArray(account.role, [...staffRoles]))
+    .orderBy(asc(account.name));
 
 /** Of a film in a query: whether somebody marks it blind at present, so that what others said of it is kept from them. */
 export const marksBlind = (accountId: string): SQL<boolean> =>
@@ -54,15 +59,40 @@ export async function secondCoachDone(db: Database, filmId: string, accountId: s
   if (done.length === 0) throw new Refusal(409, 'You are not marking this film a second time.');
 }
 
-/** Films that a coach is asked to mark blind, those asked for first. */
-export async function filmsToMarkBlind(db: Database, accountId: string): Promise<WaitingFilm[]> {
-  const rows = await db
+const waiting = (db: Database) =>
+  db
     .select({ film: filmColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
-    .from(secondMarking)
-    .innerJoin(film, eq(film.id, secondMarking.filmId))
+    .from(film)
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+    .leftJoin(secondMarking, eq(secondMarking.filmId, film.id))
+    .$dynamic();
+
+/** Films that a coach is asked to mark blind, those asked for first. */
+export async function filmsToMarkBlind(db: Database, accountId: string): Promise<WaitingFilm[]> {
+  const rows = await waiting(db)
     .where(and(eq(secondMarking.coachId, accountId), isNull(secondMarking.doneAt)))
     .orderBy(asc(secondMarking.askedAt));
+  return rows.map((row) => ({ ...row, film: asFilm(row.film) }));
+}
+
+/** So many are shown: those below wait their turn. */
+const mostByAssistants = 50;
+
+/** Films that only assistants have marked, and nobody is asked to mark a second time; newest session first. */
+export async function markedByAssistants(db: Database): Promise<WaitingFilm[]> {
+  const words = sql`from ${observation} as said join ${strike} as of_film on of_film.id = said.strike_id and not of_film.removed
+    left join ${account} as who on who.id = said.said_by
+    where of_film.film_id = ${film.id} and not said.superseded and said.verdict is not null`;
+  const rows = await waiting(db)
+    .where(
+      and(
+        isNull(secondMarking.filmId),
+        sql`exists (select 1 ${words} and who.role = 'assistant')`,
+        sql`not exists (select 1 ${words} and who.role is distinct from 'assistant')`,
+      ),
+    )
+    .orderBy(desc(trainingSession.heldOn), asc(film.id))
+    .limit(mostByAssistants);
   return rows.map((row) => ({ ...row, film: asFilm(row.film) }));
 }

@@ -18,6 +18,7 @@ export const sessionColumns = {
   holderStance: trainingSession.holderStance,
   checklistVersion: trainingSession.checklistVersion,
   judgedBy: trainingSession.judgedBy,
+  releasedAt: sql<string | null>`${trainingSession.releasedAt}`.mapWith((at: string) => new Date(at).toISOString()),
 };
 
 const sessionsOnPage = 50;

@@ -1,5 +1,5 @@
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import { film, school, trainee, trainingSession } from '../../db/schema/index.ts';
@@ -46,6 +46,17 @@ export function sessionRoutes(router: Router, { db }: Services): void {
     const saved = await db
       .update(trainingSession)
       .set(changed)
+      .where(eq(trainingSession.id, sessionId))
+      .returning(sessionColumns);
+    return found(saved, 'session');
+  });
+
+  serve(router, sessionEndpoints.releaseSession, async ({ params: { sessionId }, body: { released } }) => {
+    // Released again it keeps its day.
+    const releasedAt = released ? sql`coalesce(${trainingSession.releasedAt}, now())` : null;
+    const saved = await db
+      .update(trainingSession)
+      .set({ releasedAt })
       .where(eq(trainingSession.id, sessionId))
       .returning(sessionColumns);
     return found(saved, 'session');

@@ -1,7 +1,7 @@
 import { accountEndpoints, accountShape, type Account } from '@wax-fist/contract/accounts';
-import { scopeOf, type Endpoint } from '@wax-fist/contract/endpoint';
+import { coaches, isStaff, scopeOf, type Endpoint } from '@wax-fist/contract/endpoint';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { remember as keep, remembered } from '../../app/remembered.ts';
 import { request, signedInAnew, Unreachable } from '../../app/request.ts';
 
@@ -30,6 +30,12 @@ export const useAccount = defineStore('account', () => {
     return me.value !== undefined;
   }
 
+  /** Whether whoever sits here works in the club; trainees and guardians have pages of their own. */
+  const worksHere = computed(() => me.value !== undefined && isStaff(me.value.role));
+
+  /** Whether they judge what comes of a review, and not only film and mark. */
+  const judges = computed(() => scopeOf(coaches, me.value?.role) !== undefined);
+
   /** Whether whoever sits here may call; where a role reaches its own only, it is asked who added the thing. */
   function may({ allowed }: Pick<Endpoint, 'allowed'>, addedBy?: string | null): boolean {
     const scope = scopeOf(allowed, me.value?.role);
@@ -55,5 +61,5 @@ export const useAccount = defineStore('account', () => {
     forget();
   }
 
-  return { me, may, known, enter, signIn, signOut, forget };
+  return { me, may, worksHere, judges, known, enter, signIn, signOut, forget };
 });

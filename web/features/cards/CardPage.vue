@@ -14,7 +14,9 @@ import ReportBar from '../reports/ReportBar.vue';
 import CardLink from './CardLink.vue';
 import CardSheet from './CardSheet.vue';
 import StillChoice from './StillChoice.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 const { correctionId } = defineProps<{ correctionId: string }>();
 const params = { correctionId };
 const notice = useNotice();
@@ -49,9 +51,15 @@ async function choose(role: StillRole, body: ChosenStill): Promise<void> {
           <RouterLink :to="{ name: 'trainee', params: { traineeId: card.traineeId } }">{{ card.traineeName }}</RouterLink>
         </ReportBar>
         <CardSheet v-slot="{ still }" :card="card" :src-of="srcOf">
-          <StillChoice :still="still" :others="others(still)" :busy="busy" @choose="choose(still.role, $event)" />
+          <StillChoice
+            v-if="account.judges"
+            :still="still"
+            :others="others(still)"
+            :busy="busy"
+            @choose="choose(still.role, $event)"
+          />
         </CardSheet>
-        <CardLink :card="card" @changed="again" />
+        <CardLink v-if="account.judges" :card="card" @changed="again" />
       </template>
     </PageState>
   </div>

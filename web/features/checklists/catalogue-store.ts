@@ -7,9 +7,11 @@ import { catalogueOf, shippedCatalogue, shippedVersion, type Catalogue, type Clu
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../../app/request.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
 /** What a club throws and looks at: the newest checklists, and older ones for reviews that were made by them. */
 export const useCatalogue = defineStore('catalogue', () => {
+  const account = useAccount();
   const version = ref(shippedVersion);
   const newest = shallowRef<Catalogue>(shippedCatalogue);
   const schools = shallowRef<SavedSchool[]>([]);
@@ -23,7 +25,8 @@ export const useCatalogue = defineStore('catalogue', () => {
       request(checklistEndpoints.listChecklistVersions),
       request(schoolEndpoints.listSchools),
       request(callEndpoints.listCallBooks),
-      request(stillEndpoints.listReferenceStills),
+      // Pictures of people are for those who work in the club.
+      account.may(stillEndpoints.listReferenceStills) ? request(stillEndpoints.listReferenceStills) : [],
     ]);
     schools.value = allSchools;
     books.value = allBooks;

@@ -21,7 +21,9 @@ import ChangeSign from './ChangeSign.vue';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
 const {
   correction,
@@ -104,7 +106,7 @@ const close = (): Promise<void> =>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
     </div>
     <div class="acts no-print">
-      <template v-if="!opened && today">
+      <template v-if="!opened && today && account.judges">
         <span v-if="recorded" class="quiet">noted</span>
         <VBtn v-else variant="outlined" :loading="busy" @click="recheck">Note this re-check</VBtn>
         <VBtn variant="outlined" :loading="busy" @click="close">Close it</VBtn>

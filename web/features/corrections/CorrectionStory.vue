@@ -10,7 +10,9 @@ import DrillChoice from '../drills/DrillChoice.vue';
 import CorrectionLine from './CorrectionLine.vue';
 import PlaceByHandDialog from './PlaceByHandDialog.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** A correction with its history, which only grows, and what can be done next. */
 const { correction, conditions = [] } = defineProps<{
   correction: Correction;
@@ -36,7 +38,7 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
       title="History"
       @click="told = !told"
     />
-    <template v-if="correction.state !== 'closed'">
+    <template v-if="account.judges && correction.state !== 'closed'">
       <VBtn
         :icon="mdiStairs"
         size="small"
@@ -48,13 +50,13 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
       <VBtn variant="outlined" @click="say(correction, { kind: 'cue-given' })">Cue given</VBtn>
       <VBtn variant="text" @click="say(correction, { kind: 'closed' })">Close</VBtn>
     </template>
-    <VBtn v-else variant="outlined" @click="say(correction, { kind: 're-opened' })">Open again</VBtn>
+    <VBtn v-else-if="account.judges" variant="outlined" @click="say(correction, { kind: 're-opened' })">Open again</VBtn>
   </CorrectionLine>
   <li v-if="told" class="story">
     <ul v-if="conditions.length > 0" aria-label="Under which conditions">
       <li v-for="one in conditions" :key="`${one.condition} ${one.rungs.join()}`">{{ conditionInWords(one) }}</li>
     </ul>
-    <form v-if="correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
+    <form v-if="account.judges && correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
       <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
       <DrillChoice :correction="correction" @chosen="(words) => (drill = words)" />
       <VBtn type="submit" variant="outlined" :disabled="drill.trim() === (drillOf(correction) ?? '')">{{

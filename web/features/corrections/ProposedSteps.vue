@@ -6,7 +6,9 @@ import { useNotice } from '../../app/notice-store.ts';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import { reasonInWords, stepInWords } from '@wax-fist/core/words';
 import { useCorrectionEvents } from './use-correction-events.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** Steps on the ladder that the numbers of a session propose, each with why; one key takes the next. */
 const { corrections, answers, sessionId } = defineProps<{
   corrections: readonly Correction[];
@@ -18,7 +20,7 @@ const notice = useNotice();
 const { busy, failure, say } = useCorrectionEvents(() => emit('changed'));
 
 const steps = computed(() =>
-  answers.flatMap(({ correctionId, proposed, atAim, sessions }) => {
+  (account.judges ? answers : []).flatMap(({ correctionId, proposed, atAim, sessions }) => {
     const correction = corrections.find(({ id }) => id === correctionId);
     if (!correction || !proposed) return [];
     return [{ correction, proposed, why: reasonInWords(proposed.kind, { atAim, sessions }, correction.target) }];

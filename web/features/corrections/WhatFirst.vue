@@ -12,7 +12,9 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import FirstRow from './FirstRow.vue';
 import { useOwnOrder } from './use-own-order.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** What to mend first, with the whole sum: what it costs, how often it surely happens, what follows from it. */
 const { session, checklists, judged, corrections } = defineProps<{
   session: SessionDetail;
@@ -54,7 +56,7 @@ function move(place: number, steps: 1 | -1): void {
 </script>
 
 <template>
-  <section v-if="ranked.length > 0" class="first" aria-label="What to mend first">
+  <section v-if="ranked.length > 0 && account.judges" class="first" aria-label="What to mend first">
     <h3>
       What first
       <span class="quiet">

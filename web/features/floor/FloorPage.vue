@@ -20,7 +20,9 @@ import { useFloorLogs } from './floor-log-store.ts';
 import ClosedDays from './ClosedDays.vue';
 import { useWeek } from './use-week.ts';
 import WeekBoard from './WeekBoard.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** What is done on the floor: the sessions of a week on their days, and the way to a new one. */
 const route = useRoute();
 const router = useRouter();
@@ -44,7 +46,7 @@ const isThis = computed(() => days.value.includes(today));
       <span class="acts">
         <VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'syllabus' }">Syllabus</VBtn>
-        <VBtn variant="outlined" :prepend-icon="mdiAccountMultiple" :to="{ name: 'pair' }">Two</VBtn>
+        <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiAccountMultiple" :to="{ name: 'pair' }">Two</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiAccountGroup" :to="{ name: 'stations' }">Group</VBtn>
         <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">Set-up</VBtn>
       </span>
@@ -55,22 +57,24 @@ const isThis = computed(() => days.value.includes(today));
     </p>
     <PageState :failure="failure" :ready="plans !== undefined && trainees !== undefined" @again="again">
       <div class="head">
-        <VIcon :icon="mdiCalendarPlus" size="28" />
-        <VAutocomplete
-          v-model="whom"
-          :items="trainees!"
-          item-value="id"
-          item-title="name"
-          label="Plan a session for"
-          density="comfortable"
-          hide-details
-          class="whom"
-          @update:model-value="plan"
-        />
-        <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheck" :to="{ name: 'week-plan', query: { week: days[0]! } }"
-          >Everybody’s week</VBtn
-        >
-        <ClosedDays :closures="week.closures.value" @changed="week.besideAgain" />
+        <template v-if="account.judges">
+          <VIcon :icon="mdiCalendarPlus" size="28" />
+          <VAutocomplete
+            v-model="whom"
+            :items="trainees!"
+            item-value="id"
+            item-title="name"
+            label="Plan a session for"
+            density="comfortable"
+            hide-details
+            class="whom"
+            @update:model-value="plan"
+          />
+          <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheck" :to="{ name: 'week-plan', query: { week: days[0]! } }"
+            >Everybody’s week</VBtn
+          >
+          <ClosedDays :closures="week.closures.value" @changed="week.besideAgain" />
+        </template>
         <span class="weeks">
           <VBtn
             :icon="mdiChevronLeft"

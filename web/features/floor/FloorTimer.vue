@@ -5,6 +5,7 @@ import { useEventListener, useFullscreen } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { keyName } from '../../app/keys/key-name.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { clap, ring } from '../filming/bell.ts';
 import { shotInWords } from '../plans/shot-words.ts';
@@ -23,6 +24,7 @@ import { useFloorTimer } from './use-floor-timer.ts';
 const { begun } = defineProps<{ begun: FloorState }>();
 const router = useRouter();
 const logs = useFloorLogs();
+const account = useAccount();
 const speech = useSpeech();
 const { toggle: fullScreen, isSupported: mayFill } = useFullscreen();
 
@@ -60,7 +62,7 @@ const lead = computed(() => {
 });
 const ending = ref(false);
 /** Where something is to be filmed and a camera may be. */
-const mayFilm = computed(() => 'mediaDevices' in navigator && parts.value.some(({ shot }) => shot));
+const mayFilm = computed(() => account.worksHere && 'mediaDevices' in navigator && parts.value.some(({ shot }) => shot));
 const filming = ref(false);
 const camera = ref<InstanceType<typeof FloorCamera>>();
 const filmed = computed(() => {

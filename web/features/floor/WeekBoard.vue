@@ -6,7 +6,9 @@ import { dayAfter } from '@wax-fist/core/days';
 import { nextTick } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import type { useWeek } from './use-week.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** A week with its sessions: dragged to another day, or taken there with the arrow keys. */
 const { week } = defineProps<{ week: ReturnType<typeof useWeek> }>();
 const today = localDay();
@@ -16,7 +18,7 @@ const dropped = (day: string, list: readonly PlanOfDay[]): void => {
 };
 async function byKey(plan: PlanOfDay, days: 1 | -1): Promise<void> {
   const to = dayAfter(plan.plannedOn, days);
-  if (!week.days.value.includes(to)) return;
+  if (!account.judges || !week.days.value.includes(to)) return;
   await week.move(plan, to);
   await nextTick();
   document.querySelector<HTMLElement>(`[data-plan="${plan.id}"]`)?.focus();
@@ -46,6 +48,7 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
         tag="ul"
         group="week"
         filter=".done"
+        :disabled="!account.judges"
         :animation="120"
         @update:model-value="(list: PlanOfDay[]) => dropped(day, list)"
       >

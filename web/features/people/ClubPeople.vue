@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiAccountPlus } from '@mdi/js';
-import { invitedRoles, peopleEndpoints, type OpenInvite, type Person } from '@wax-fist/contract/people';
+import { isStaff, staffRoles, type Role } from '@wax-fist/contract/endpoint';
+import { peopleEndpoints, type OpenInvite, type Person } from '@wax-fist/contract/people';
 import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
 import { dayAndTime } from '../../app/format.ts';
@@ -29,7 +30,7 @@ const {
   const [people, invites] = await Promise.all([request(peopleEndpoints.listPeople), request(peopleEndpoints.listInvites)]);
   return { people, invites };
 });
-const roleItems = invitedRoles.map((value) => ({ value, title: roleNames[value] }));
+const roleItems = staffRoles.map((value) => ({ value, title: roleNames[value] }));
 
 async function act(doing: () => Promise<unknown>): Promise<void> {
   trouble.value = undefined;
@@ -41,10 +42,10 @@ async function act(doing: () => Promise<unknown>): Promise<void> {
     await again();
   }
 }
-const give = ({ id: personId, name }: Person, role: (typeof invitedRoles)[number]) =>
+const give = ({ id: personId, name }: Person, role: Role) =>
   act(async () => {
-    await request(peopleEndpoints.changePerson, { params: { personId }, body: { role } });
-    notice.say(`${name} is ${roleNames[role]!.toLowerCase()} now.`);
+    await request(peopleEndpoints.changePerson, { params: { personId }, body: { role, traineeIds: [] } });
+    notice.say(`${name} is ${roleNames[role].toLowerCase()} now.`);
   });
 const help = ({ id: personId, name }: Person) =>
   act(async () => {
@@ -66,6 +67,9 @@ const remove = () =>
     await request(peopleEndpoints.removePerson, { params: { personId } });
     notice.say(`${name} can no longer sign in.`);
   });
+/** Of whom somebody is the guardian; a trainee is themselves. */
+const forWhom = ({ role, trainees }: Person): string =>
+  role === 'guardian' && trainees.length > 0 ? ` of ${trainees.map(({ name }) => name).join(', ')}` : '';
 function made(name: string, code: { code: string; endsAt: string }): void {
   link.value = { name, ...code };
   void again();
@@ -92,15 +96,16 @@ function made(name: string, code: { code: string; endsAt: string }): void {
           <span v-if="one.id === account.me?.id" class="quiet">{{ roleNames[one.role] }}, you</span>
           <template v-else>
             <VSelect
-              v-if="one.role !== 'trainee'"
+              v-if="isStaff(one.role)"
               :model-value="one.role"
               :items="roleItems"
               :aria-label="`${one.name} is`"
               density="compact"
               hide-details
               class="role"
-              @update:model-value="(role) => give(one, role as 'coach')"
+              @update:model-value="(role) => give(one, role as Role)"
             />
+            <span v-else class="role">{{ roleNames[one.role] }}{{ forWhom(one) }}</span>
             <span class="acts">
               <VBtn variant="text" @click="help(one)">Lost the password</VBtn>
               <VBtn variant="text" @click="leaving = one">Take away</VBtn>
@@ -111,7 +116,7 @@ function made(name: string, code: { code: string; endsAt: string }): void {
           <span
             ><b>{{ one.name }}</b>
             <small class="quiet"
-              >invited as {{ roleNames[one.role]!.toLowerCase() }}, until {{ dayAndTime(one.endsAt) }}</small
+              >invited as {{ roleNames[one.role].toLowerCase() }}, until {{ dayAndTime(one.endsAt) }}</small
             ></span
           >
           <span class="acts">

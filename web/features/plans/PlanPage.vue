@@ -12,7 +12,10 @@ import DonePlan from './DonePlan.vue';
 import { groundOf } from './plan-ground.ts';
 import PlanDeskView from './PlanDeskView.vue';
 import PlanHead from './PlanHead.vue';
+import PlanReading from './PlanReading.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** A planned session: changed as long as it waits, told once it was done. */
 const { planId } = defineProps<{ planId: string }>();
 const router = useRouter();
@@ -56,6 +59,7 @@ async function remove({ log: _, sessions: _sessions, impact: _impact, ...plan }:
         </PlanHead>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
         <DonePlan v-if="page.plan.log" :plan="page.plan" />
+        <PlanReading v-else-if="!account.judges" :parts="page.plan.parts" />
         <PlanDeskView
           v-else
           :key="JSON.stringify(page.ground.limits)"

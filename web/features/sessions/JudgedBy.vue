@@ -7,7 +7,9 @@ import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import SchoolDifferences from '../schools/SchoolDifferences.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** By which school and which checklists a session is judged, and the way to another, with what that would change. */
 const { session } = defineProps<{ session: SessionDetail }>();
 const emit = defineEmits<{ changed: [] }>();
@@ -58,7 +60,7 @@ async function save(): Promise<void> {
     Judged by <b>{{ session.judgedBy.name }}</b>, checklists of version
     <b class="number">{{ session.checklistVersion }}</b><template v-if="older"> (the newest is {{ catalogue.version }})</template
     >.
-    <button type="button" class="no-print" @click="open = true">Judge by another</button>
+    <button v-if="account.judges" type="button" class="no-print" @click="open = true">Judge by another</button>
   </p>
   <FormDialog v-model="open" title="Judge this session by" :failure="failure" :busy="busy" save-name="Judge by it" @save="save">
     <VSelect v-model="schoolId" :items="catalogue.schoolItems" label="School" />

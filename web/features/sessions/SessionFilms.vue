@@ -113,12 +113,12 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             v-if="film.state === 'ready'"
             small
             :label="`Take along, or read in, what stands beside ${film.fileName}`"
-            :files="film.strikes > 0 ? textsOf(film) : []"
+            :files="film.strikes > 0 && account.judges ? textsOf(film) : []"
           >
             <VListItem :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }" title="Read in marks made elsewhere" />
           </TakeAlong>
           <VBtn
-            v-if="film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
+            v-if="account.judges && film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
             :icon="mdiAccountMultipleCheckOutline"
             size="small"
             variant="text"

@@ -23,6 +23,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import ShotSlots from '../plans/ShotSlots.vue';
+import ReleaseSession from './ReleaseSession.vue';
 import SessionDialog from './SessionDialog.vue';
 import SessionNotes from '../notes/SessionNotes.vue';
 import SessionFilms from './SessionFilms.vue';
@@ -115,6 +116,7 @@ whileTrue(working, lookAtWork, 1000);
               :to="{ name: 'session-report', params: { sessionId } }"
               >Report</VBtn
             >
+            <ReleaseSession :session="page.session" :changed="again" />
             <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
           </span>
         </div>

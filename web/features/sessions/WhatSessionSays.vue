@@ -28,7 +28,9 @@ import SinceOpening from '../corrections/SinceOpening.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import MeasuredRateLine from '../measures/MeasuredRateLine.vue';
 import { ratesNobodyJudged, toldRate } from '../measures/sheet-rows.ts';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 const {
   session,
   checklists,
@@ -169,7 +171,7 @@ const byTechnique = computed(() =>
             />
             <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
             <VBtn
-              v-else
+              v-else-if="account.judges"
               size="small"
               :variant="isSpotted(now) ? 'flat' : 'outlined'"
               :color="isSpotted(now) ? 'primary' : undefined"
@@ -191,7 +193,11 @@ const byTechnique = computed(() =>
           </td>
           <td />
           <td class="no-print act">
-            <VBtn size="small" variant="outlined" @click="opening = { technique, checkpointId: rate.checkpointId }"
+            <VBtn
+              v-if="account.judges"
+              size="small"
+              variant="outlined"
+              @click="opening = { technique, checkpointId: rate.checkpointId }"
               >Open a correction</VBtn
             >
           </td>

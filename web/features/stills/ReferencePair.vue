@@ -14,7 +14,9 @@ import { playableOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { schoolPicture, shippedStill, type Still } from './shipped-stills.ts';
 import StillPicture from './StillPicture.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
 const { technique, checkpointId, school, filmId, frame, strike, sourceOf } = defineProps<{
   technique: string;
@@ -134,8 +136,8 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
         >
           {{ playing === kind ? 'Stop' : 'Play the strike' }}
         </button>
-        <button type="button" @click="take(kind)">Take the frame on show</button>
-        <button v-if="still" type="button" @click="letGo(kind)">As it ships</button>
+        <button v-if="account.judges" type="button" @click="take(kind)">Take the frame on show</button>
+        <button v-if="still && account.judges" type="button" @click="letGo(kind)">As it ships</button>
       </figcaption>
     </figure>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>

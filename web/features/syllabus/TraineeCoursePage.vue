@@ -17,7 +17,9 @@ import CourseSheet from './CourseSheet.vue';
 import PutOnCourse from './PutOnCourse.vue';
 import ReadinessTable from './ReadinessTable.vue';
 import TestList from './TestList.vue';
+import { useAccount } from '../accounts/account-store.ts';
 
+const account = useAccount();
 /** A trainee on their way to a test: what is there, what is missing, and the earliest honest day. */
 const { traineeId } = defineProps<{ traineeId: string }>();
 const router = useRouter();
@@ -89,8 +91,10 @@ const print = (): void => window.print();
           </div>
           <span v-if="course" class="acts no-print">
             <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
-            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Course and day</VBtn>
-            <VBtn color="primary" :prepend-icon="mdiClipboardCheckOutline" @click="hold">Hold the test</VBtn>
+            <template v-if="account.judges">
+              <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Course and day</VBtn>
+              <VBtn color="primary" :prepend-icon="mdiClipboardCheckOutline" @click="hold">Hold the test</VBtn>
+            </template>
           </span>
         </div>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
@@ -103,7 +107,9 @@ const print = (): void => window.print();
             {{ page.trainee.name }} is on no course. On one, this page says what is missing for its test, and by when it can be
             there.
           </p>
-          <VBtn color="primary" :prepend-icon="mdiMapMarkerPath" @click="changing = true">Put on a course</VBtn>
+          <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiMapMarkerPath" @click="changing = true"
+            >Put on a course</VBtn
+          >
         </div>
         <template v-else-if="readiness">
           <p class="verdict" :class="{ ready: readiness.ready }">

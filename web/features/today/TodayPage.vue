@@ -3,13 +3,14 @@ import { correctionEndpoints, type Correction } from '@wax-fist/contract/correct
 import { inDueOrder, type DueReason } from '@wax-fist/core/correction';
 import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { todayEndpoints } from '@wax-fist/contract/today';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { useAccount } from '../accounts/account-store.ts';
 import PlannedToday from './PlannedToday.vue';
 import FilmRow from '../footage/FilmRow.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -20,6 +21,9 @@ const corrections = usePages((query) => request(correctionEndpoints.listCorrecti
 const blind = useAnswer(() => request(reviewingEndpoints.filmsToMarkBlind));
 const failure = computed(() => films.failure.value ?? corrections.failure.value);
 const again = () => Promise.all([films.again(), corrections.again(), blind.again()]);
+const account = useAccount();
+/** Apart from the first page: most clubs have nothing of it. */
+const MarkedByAssistants = defineAsyncComponent(() => import('./MarkedByAssistants.vue'));
 const now = localDay();
 const catalogue = useCatalogue();
 const isDue = ({ recheckOn }: Correction): boolean => recheckOn !== null && recheckOn <= now;
@@ -88,6 +92,8 @@ const sentence = computed(() => {
           </FilmRow>
         </ul>
       </template>
+
+      <MarkedByAssistants v-if="account.judges" />
 
       <h2>Corrections due</h2>
       <ul v-if="due.length > 0" class="list">

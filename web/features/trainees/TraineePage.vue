@@ -77,21 +77,27 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             <p v-if="page.trainee.note">{{ page.trainee.note }}</p>
           </div>
           <span class="acts">
-            <VBtn variant="outlined" :prepend-icon="mdiCalendarPlus" :to="{ name: 'new-plan', params: { traineeId } }">Plan</VBtn>
+            <VBtn
+              v-if="account.judges"
+              variant="outlined"
+              :prepend-icon="mdiCalendarPlus"
+              :to="{ name: 'new-plan', params: { traineeId } }"
+              >Plan</VBtn
+            >
             <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'trainee-test', params: { traineeId } }"
               >Test</VBtn
             >
             <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'block-report', params: { traineeId } }"
               >Report</VBtn
             >
-            <TakeAlong label="Take along" :files="files">
+            <TakeAlong v-if="account.judges" label="Take along" :files="files">
               <VListItem
                 v-if="account.may(archiveEndpoints.makeArchive)"
                 :to="{ name: 'archives', query: { trainee: traineeId } }"
                 title="Everything, with films (archive)"
               />
             </TakeAlong>
-            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
+            <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
             <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
           </span>
         </div>

@@ -84,7 +84,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
           :to="{ name: 'archives' }"
           >Archives</VBtn
         >
-        <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
+        <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
       </span>
     </div>
     <PageState :failure="failure" :ready="rows !== undefined" @again="again">

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { filmFileUrl } from '@wax-fist/contract/footage';
+import type { OwnReview, OwnStrike } from '@wax-fist/contract/own';
+import { viewNames } from '@wax-fist/core/technique';
+import { clockTime, counted } from '@wax-fist/core/words';
+import { computed, ref } from 'vue';
+
+/** A film and its strikes: a touch shows one, from a moment before it lands. */
+const { film } = defineProps<{ film: OwnReview['films'][number] }>();
+/** So long before a strike lands it is shown from: a launch takes a quarter of a second, and the eye needs time. */
+const leadIn = 900;
+const video = ref<HTMLVideoElement>();
+const shown = ref<string>();
+const onlyFaults = ref(false);
+const listed = computed(() => (onlyFaults.value ? film.strikes.filter(({ faults }) => faults.length > 0) : film.strikes));
+const slow = ref(false);
+
+function show({ id, at }: OwnStrike): void {
+  const player = video.value;
+  if (!player) return;
+  shown.value = id;
+  player.currentTime = Math.max(0, at - leadIn) / 1000;
+  player.playbackRate = slow.value ? 0.5 : 1;
+  void player.play().catch(() => undefined);
+}
+const says = ({ faults, clean }: OwnStrike): string =>
+  faults.length > 0 ? faults.map(({ name }) => name).join(', ') : clean > 0 ? 'as it should be' : 'not judged';
+</script>
+
+<template>
+  <section :aria-label="viewNames[film.view]">
+    <video ref="video" :src="filmFileUrl(film.id, 'film.mp4')" controls playsinline preload="metadata" />
+    <div class="strikes">
+      <div class="head">
+        <h2>{{ viewNames[film.view] }}: {{ counted(film.strikes.length, 'strike') }}</h2>
+        <VSwitch v-model="slow" label="Half speed" color="primary" density="compact" hide-details />
+        <VSwitch v-model="onlyFaults" label="Only what to change" color="primary" density="compact" hide-details />
+      </div>
+      <ol>
+        <li v-for="one in listed" :key="one.id">
+          <button type="button" :class="{ faulty: one.faults.length > 0 }" :aria-pressed="shown === one.id" @click="show(one)">
+            <span class="number">{{ clockTime(Math.floor(one.at / 1000)) }}</span>
+            <span
+              ><b>{{ one.technique }}</b> {{ says(one) }}
+              <template v-if="shown === one.id">
+                <span v-for="fault in one.faults.filter(({ cue }) => cue)" :key="fault.name" class="cue">“{{ fault.cue }}”</span>
+              </template>
+            </span>
+          </button>
+        </li>
+      </ol>
+      <p v-if="listed.length === 0" class="quiet">
+        {{ film.strikes.length === 0 ? 'No strike is marked in it.' : 'Nothing to change in this film.' }}
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 360px;
+  gap: 20px;
+  margin-top: 24px;
+}
+video {
+  width: 100%;
+  max-height: 70vh;
+  background: #0a0a0a;
+  position: sticky;
+  top: 64px;
+}
+.head h2 {
+  margin: 0;
+}
+ol {
+  list-style: none;
+  padding: 0;
+}
+button {
+  display: flex;
+  gap: 12px;
+  width: 100%;
+  min-height: 48px;
+  padding: 8px 10px;
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+  border-left: 5px solid var(--clean);
+}
+button.faulty {
+  border-left-color: var(--fault);
+}
+button[aria-pressed='true'] {
+  background: var(--watch-ground);
+}
+.cue {
+  display: block;
+  font-weight: 700;
+}
+@media screen and (max-width: 899px) {
+  section {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+  video {
+    max-height: 42vh;
+    z-index: 1;
+  }
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { mdiFileDocumentOutline } from '@mdi/js';
+import { ownEndpoints } from '@wax-fist/contract/own';
+import { shortDay } from '@wax-fist/core/words';
+import { request } from '../../app/request.ts';
+import PageState from '../../app/PageState.vue';
+import { useAnswer } from '../../app/use-answer.ts';
+import OwnFilm from './OwnFilm.vue';
+
+/** A released review: the films with every strike, and what the coach said of it. */
+const { sessionId } = defineProps<{ sessionId: string }>();
+const { value: review, failure, again } = useAnswer(() => request(ownEndpoints.ownReview, { params: { sessionId } }));
+</script>
+
+<template>
+  <div class="page">
+    <PageState :failure="failure" :ready="review !== undefined" @again="again">
+      <template v-if="review">
+        <div class="page-head">
+          <div>
+            <p class="quiet">
+              <RouterLink :to="{ name: 'own' }">{{ review.traineeName }}</RouterLink>
+            </p>
+            <h1>{{ shortDay(review.heldOn) }}, {{ review.roundKind }}</h1>
+          </div>
+          <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'own-report', params: { sessionId } }"
+            >Report</VBtn
+          >
+        </div>
+        <OwnFilm v-for="film in review.films" :key="film.id" :film="film" />
+        <p v-if="review.films.length === 0" class="empty">
+          Its films are not kept any more. What was counted stands in the report.
+        </p>
+      </template>
+    </PageState>
+  </div>
+</template>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { partKindNames, partLength, type PlanPart } from '@wax-fist/core/plan';
+import { clockTime, counted } from '@wax-fist/core/words';
+import { partSigns } from './part-sign.ts';
+
+/** The parts of a planned session, for whoever only reads it. */
+defineProps<{ parts: readonly PlanPart[] }>();
+</script>
+
+<template>
+  <ol class="list">
+    <li v-for="part in parts" :key="part.id">
+      <VIcon :icon="partSigns[part.kind]" size="26" />
+      <div>
+        <span class="quiet">{{ partKindNames[part.kind] }}</span>
+        <p>
+          <b>{{ part.title }}</b>
+        </p>
+        <p v-if="part.cue">“{{ part.cue }}”</p>
+        <p>{{ part.says }}</p>
+        <p v-if="part.caution" class="caution">{{ part.caution }}</p>
+      </div>
+      <span class="number"
+        ><template v-if="part.rounds > 1">{{ counted(part.rounds, 'round') }}, </template>{{ clockTime(partLength(part)) }}</span
+      >
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 14px;
+  padding: 12px 14px;
+}
+li > div {
+  flex: 1;
+}
+.caution {
+  color: var(--watch);
+  font-weight: 700;
+}
+</style>
