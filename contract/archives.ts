@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { endpoint, headCoachOnly } from './endpoint.ts';
+import { endpoint, headCoachOnly, seen } from './endpoint.ts';
 import { count, id } from './shapes.ts';
 
 /** What would become, or became, of the records of one kind. */
@@ -66,6 +66,6 @@ export const archiveEndpoints = {
     }),
     ...one,
   }),
-  archiveFile: endpoint('GET', '/api/archives/:archiveId/file', headCoachOnly),
+  archiveFile: seen('archive', 'archiveId', endpoint('GET', '/api/archives/:archiveId/file', headCoachOnly)),
   removeArchive: endpoint('DELETE', '/api/archives/:archiveId', headCoachOnly),
 };

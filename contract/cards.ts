@@ -1,7 +1,7 @@
 import { stillOrigins, stillRoles } from '@wax-fist/core/card';
 import { families, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, staff, staffAndOwn } from './endpoint.ts';
+import { coaches, endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
 import { manyIds, paper } from './reports.ts';
 import { frame, id, rung } from './shapes.ts';
 
@@ -75,7 +75,7 @@ const one = { reply: cardShape };
 
 /** Cards, their stills, and their links. */
 export const cardEndpoints = {
-  showCard: endpoint('GET', '/api/corrections/:correctionId/card', staffAndOwn, one),
+  showCard: seen('correction', 'correctionId', endpoint('GET', '/api/corrections/:correctionId/card', staffAndOwn, one)),
   cardStill: endpoint('GET', '/api/corrections/:correctionId/card/stills/:role', staffAndOwn),
   chooseStill: endpoint('PUT', '/api/corrections/:correctionId/card/stills/:role', coaches, { body: chosenStillShape, ...one }),
   /** Cards behind each other, one sheet each. */

@@ -62,6 +62,14 @@ export interface Endpoint<
   body: Body;
   /** Undefined for bytes (pictures, films) and for replies without content. */
   reply: Reply;
+  /** What of somebody is seen by it; it is written down who has seen it. */
+  sees?: Sight;
+}
+
+/** What is seen by an endpoint: its table, and the parameter of the path that names it. */
+export interface Sight {
+  kind: 'trainee' | 'training_session' | 'film' | 'correction' | 'montage' | 'archive';
+  by: string;
 }
 
 type Shaped<Shape> = Shape extends Schema ? InferType<Shape> : undefined;
@@ -89,6 +97,12 @@ export function endpoint<
   const { query, body, reply } = shapes;
   return { method, path, allowed, query: query as Query, body: body as Body, reply: reply as Reply };
 }
+
+/** The same endpoint, of which it is written down who saw what by it. */
+export const seen = <E extends Endpoint>(kind: Sight['kind'], by: keyof ParamsOf<E> & string, endpoint: E): E => ({
+  ...endpoint,
+  sees: { kind, by },
+});
 
 /** An address with its parameters filled in, and with what is asked behind a question mark. */
 export function filledPath(

@@ -12,6 +12,7 @@ import { correctionEndpoints } from './corrections.ts';
 import { exportEndpoints } from './exports.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
+import { journalEndpoints } from './journal.ts';
 import { measureEndpoints } from './measures.ts';
 import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
@@ -58,6 +59,7 @@ export const endpoints = {
   ...cameraEndpoints,
   ...syllabusEndpoints,
   ...answerEndpoints,
+  ...journalEndpoints,
   ...measureEndpoints,
   ...todayEndpoints,
   ...checklistEndpoints,

@@ -1,4 +1,4 @@
-import { coaches, endpoint, filledPath } from './endpoint.ts';
+import { coaches, endpoint, filledPath, seen } from './endpoint.ts';
 
 /** A file that is taken along: its name at the end of an address, what it is to people, and its media type. */
 interface Export {
@@ -27,8 +27,8 @@ export type TraineeExport = (typeof traineeExports)[number]['file'];
 
 /** Open formats out. */
 export const exportEndpoints = {
-  exportFilm: endpoint('GET', '/api/films/:filmId/exports/:file', coaches),
-  exportTrainee: endpoint('GET', '/api/trainees/:traineeId/exports/:file', coaches),
+  exportFilm: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/exports/:file', coaches)),
+  exportTrainee: seen('trainee', 'traineeId', endpoint('GET', '/api/trainees/:traineeId/exports/:file', coaches)),
 };
 
 /** Where a film's export is. */

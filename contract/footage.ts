@@ -1,6 +1,6 @@
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { endpoint, filledPath, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
+import { endpoint, filledPath, seen, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
 
 /**
@@ -146,7 +146,7 @@ export const footageEndpoints = {
   removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt),
   sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', staff, { reply: array(filmShape.required()).required() }),
   /** Bytes of a derived file, by range. */
-  filmFile: endpoint('GET', '/api/films/:filmId/files/:file', staffAndOwn),
+  filmFile: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/files/:file', staffAndOwn)),
   /** When every frame is shown, see `packTimeline`. */
   filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', staff),
   /** See `loudnessOf`. */

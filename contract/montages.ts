@@ -1,6 +1,6 @@
 import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
-import { endpoint, staff } from './endpoint.ts';
+import { endpoint, seen, staff } from './endpoint.ts';
 import { frame, id } from './shapes.ts';
 
 /** Which strikes a montage shows: the faulty ones, the clean ones, or one of the opening and one of now in turn. */
@@ -63,5 +63,5 @@ export const montageEndpoints = {
   }),
   montageFilm: endpoint('GET', '/api/montages/:montageId', staff, { reply: montageFilmShape }),
   /** The film itself, mp4. */
-  montageBytes: endpoint('GET', '/api/montages/:montageId/file', staff),
+  montageBytes: seen('montage', 'montageId', endpoint('GET', '/api/montages/:montageId/file', staff)),
 };

@@ -1,7 +1,7 @@
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances, views } from '@wax-fist/core/technique';
 import { array, object, string, type InferType } from 'yup';
-import { endpoint, ownPages } from './endpoint.ts';
+import { endpoint, ownPages, seen } from './endpoint.ts';
 import { planRowShape } from './plan-lists.ts';
 import { count, day, id, milliseconds, rung } from './shapes.ts';
 
@@ -69,5 +69,9 @@ export type OwnReview = InferType<typeof ownReviewShape>;
 export const ownEndpoints = {
   /** Of all for whom somebody signs in, by name. */
   ownTrainees: endpoint('GET', '/api/own', ownPages, { reply: array(ownTraineeShape.required()).required() }),
-  ownReview: endpoint('GET', '/api/own/sessions/:sessionId', ownPages, { reply: ownReviewShape }),
+  ownReview: seen(
+    'training_session',
+    'sessionId',
+    endpoint('GET', '/api/own/sessions/:sessionId', ownPages, { reply: ownReviewShape }),
+  ),
 };

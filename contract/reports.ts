@@ -1,6 +1,6 @@
 import { families } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string } from 'yup';
-import { endpoint, staff, staffAndOwn } from './endpoint.ts';
+import { endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
 import { day, id, rung, share } from './shapes.ts';
 
 const texts = () => array(string().required()).required();
@@ -76,11 +76,23 @@ export const manyIds = () =>
 
 /** Reports and cards: on the page, and as a PDF. */
 export const reportEndpoints = {
-  sessionReport: endpoint('GET', '/api/sessions/:sessionId/report', staffAndOwn, { reply: reportShape }),
-  blockReport: endpoint('GET', '/api/trainees/:traineeId/report', staff, { query: block, reply: reportShape }),
+  sessionReport: seen(
+    'training_session',
+    'sessionId',
+    endpoint('GET', '/api/sessions/:sessionId/report', staffAndOwn, { reply: reportShape }),
+  ),
+  blockReport: seen(
+    'trainee',
+    'traineeId',
+    endpoint('GET', '/api/trainees/:traineeId/report', staff, { query: block, reply: reportShape }),
+  ),
   /** The reports of sessions behind each other. */
   sessionReportsPdf: endpoint('GET', '/api/reports/sessions.pdf', staff, {
     query: object({ of: manyIds(), paper: paper() }),
   }),
-  blockReportPdf: endpoint('GET', '/api/trainees/:traineeId/report.pdf', staff, { query: block.shape({ paper: paper() }) }),
+  blockReportPdf: seen(
+    'trainee',
+    'traineeId',
+    endpoint('GET', '/api/trainees/:traineeId/report.pdf', staff, { query: block.shape({ paper: paper() }) }),
+  ),
 };

@@ -3,7 +3,7 @@ import { views } from '@wax-fist/core/technique';
 import { verdicts } from '@wax-fist/core/review';
 import { momentOrigins, type MomentOrigin } from '@wax-fist/core/strikes';
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
-import { endpoint, staff } from './endpoint.ts';
+import { endpoint, seen, staff } from './endpoint.ts';
 import { count, day, frame, id, instant, note, version } from './shapes.ts';
 
 /** How one came by a moment. @param unsaid what counts for marks of the time before it was asked */
@@ -156,7 +156,7 @@ export type JudgedThing = InferType<typeof judgedThingShape>;
 
 /** The log of marks of a film, and what it comes to. */
 export const reviewEndpoints = {
-  showReview: endpoint('GET', '/api/films/:filmId/review', staff, { reply: reviewShape }),
+  showReview: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/review', staff, { reply: reviewShape })),
   writeMarks: endpoint('PUT', '/api/films/:filmId/marks', staff, {
     body: markBatchShape,
     reply: writtenMarksShape,

@@ -1,7 +1,7 @@
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, staff } from './endpoint.ts';
+import { coaches, endpoint, seen, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { filmShape } from './footage.ts';
 import { judgedByShape, type JudgedBy } from './schools.ts';
@@ -65,5 +65,9 @@ export const sessionEndpoints = {
     reply: sessionShape,
   }),
   saveSession: endpoint('PUT', '/api/sessions/:sessionId', staff, { body: sessionDraftShape, reply: sessionShape }),
-  showSession: endpoint('GET', '/api/sessions/:sessionId', staff, { reply: sessionDetailShape }),
+  showSession: seen(
+    'training_session',
+    'sessionId',
+    endpoint('GET', '/api/sessions/:sessionId', staff, { reply: sessionDetailShape }),
+  ),
 };

@@ -1,7 +1,7 @@
 import { stances } from '@wax-fist/core/technique';
 import { ageGroups, grades } from '@wax-fist/core/trainee';
 import { number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, staff } from './endpoint.ts';
+import { coaches, endpoint, seen, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, id, note, shortText, text } from './shapes.ts';
 
@@ -56,5 +56,5 @@ export const traineeEndpoints = {
     reply: pageOf(traineeRowShape.required()),
   }),
   saveTrainee: endpoint('PUT', '/api/trainees/:traineeId', coaches, { body: traineeDraftShape, reply: traineeShape }),
-  showTrainee: endpoint('GET', '/api/trainees/:traineeId', staff, { reply: traineeShape }),
+  showTrainee: seen('trainee', 'traineeId', endpoint('GET', '/api/trainees/:traineeId', staff, { reply: traineeShape })),
 };

@@ -10,7 +10,8 @@ export async function signedInAs(email: string, change: Parameters<RunningClub['
   const page = await (await runningClub()).page(change);
   await page.goto('/sign-in');
   await throughTheDoor(page, email);
-  await page.waitForURL('/');
+  // To the day’s work, or home.
+  await page.waitForURL(({ pathname }) => pathname !== '/sign-in');
   return page;
 }
 

@@ -1,27 +1,13 @@
-import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { press, signedIn } from './coach.ts';
+import { accessible } from './looked.ts';
 import { badFilms, made } from '../server/test/films.ts';
 import { coachEmail, expectNoProblems, password, runningClub } from './running-club.ts';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { soon } from './soon.ts';
-
-/** Rules of WCAG 2.2, levels A and AA, that a program can check; contrast among them. */
-async function accessible(page: Page, what: string): Promise<void> {
-  await page.evaluate(axe.source);
-  const { violations } = await page.evaluate(() =>
-    (globalThis as unknown as { axe: typeof axe }).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    }),
-  );
-  const told = violations.flatMap(({ id, nodes }) =>
-    nodes.map(({ target, failureSummary }) => `${what}: ${id} at ${target.join(' ')}: ${failureSummary}`),
-  );
-  expect(told.join('\n')).to.equal('');
-}
 
 /** Nothing sticks out to the right, and on the bench nothing below either. */
 const overflow = (page: Page) =>

@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { correction, course, gradeTest, trainee } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
+import { looked } from './looked.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
 
 /** Everything but the bench and editors, which need a table to put hands on. */
@@ -65,33 +66,6 @@ async function sessionOfMaren(): Promise<string> {
   const film = (await db.query.film.findMany()).find((one) => one.id === id)!;
   return `/sessions/${film.sessionId}`;
 }
-
-/** What sticks out of the window to the right, and what is too small for a thumb. A link within a sentence is as high as its line. */
-const looked = (page: Page, least: number) =>
-  page.evaluate((least) => {
-    const all = [...document.querySelectorAll<HTMLElement>('body *')];
-    const named = (element: Element): string =>
-      `${element.tagName.toLowerCase()}.${element.getAttribute('class')?.slice(0, 60)} “${element.textContent.trim().slice(0, 30)}”`;
-    const wide = all.filter((element) => {
-      const { right, width } = element.getBoundingClientRect();
-      return (
-        width > 0 && right > innerWidth + 1 && !element.closest('[style*="overflow"], .still-picture, .unseen, .skip, canvas')
-      );
-    });
-    const controls = 'button, select, input, textarea, [role=tab], [role=button], a.v-btn, nav a';
-    const small = all
-      .filter((element) => element.matches(controls) && element.getClientRects().length > 0)
-      .map((element) => element.closest<HTMLElement>('label, .v-field, .v-selection-control') ?? element)
-      .filter((element) => {
-        const { width, height } = element.getBoundingClientRect();
-        return width > 1 && (height < least || width < least);
-      });
-    return {
-      wider: document.documentElement.scrollWidth - innerWidth,
-      wide: wide.slice(0, 5).map(named),
-      small: small.slice(0, 8).map(named),
-    };
-  }, least);
 
 const settled = async (page: Page, address: string): Promise<void> => {
   await page.goto(address);

@@ -23,6 +23,7 @@ import { reportRoutes } from './features/reports/routes.ts';
 import { montageRoutes } from './features/montages/routes.ts';
 import { noteRoutes } from './features/notes/routes.ts';
 import { drillRoutes } from './features/drills/routes.ts';
+import { journalRoutes } from './features/journal/routes.ts';
 import { limitRoutes } from './features/limits/routes.ts';
 import { ownRoutes } from './features/own/routes.ts';
 import { peopleRoutes } from './features/people/routes.ts';
@@ -94,6 +95,7 @@ export function appOf(services: Services, webFolder: string): Express {
   montageRoutes(router, services);
   noteRoutes(router, services);
   drillRoutes(router, services);
+  journalRoutes(router, services);
   limitRoutes(router, services);
   planRoutes(router, services);
   consentRoutes(router, services);

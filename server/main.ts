@@ -3,6 +3,7 @@ import { appOf } from './app.ts';
 import { connect } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { forgetAgain } from './features/consents/forget-films.ts';
+import { endJournal } from './features/journal/queries.ts';
 import { openQueue } from './jobs/queue.ts';
 import { openLog } from './log.ts';
 import { settingsFrom } from './settings.ts';
@@ -31,8 +32,13 @@ const forget = (): void => void forgetAgain({ ...connection, storage, settings }
 forget();
 const forgetting = setInterval(forget, forgetEvery);
 
+const endOld = (): void => void endJournal(connection.db, settings.journalDays).catch((error: unknown) => log.error(error));
+endOld();
+const ending = setInterval(endOld, 24 * 3_600_000);
+
 const stop = (): void => {
   clearInterval(forgetting);
+  clearInterval(ending);
   server.close(() => void Promise.allSettled([queue.stop(), connection.close()]).then(() => process.exit(0)));
   server.closeAllConnections();
 };

@@ -20,6 +20,8 @@ export interface Settings {
   pose: PoseSize | undefined;
   /** Bytes of the disk that films never fill. */
   spare: number;
+  /** So many days the journal is kept. */
+  journalDays: number;
   /** Where films are kept; absent, they lie in the data folder. */
   s3?: S3Settings;
 }
@@ -77,9 +79,12 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   if (!databaseUrl) throw new Error('WAX_DATABASE_URL says where PostgreSQL is; bin/demo sets it.');
   const spareGigabytes = Number(environment.WAX_SPARE_GB ?? 1);
   if (!(spareGigabytes >= 0)) throw new Error('WAX_SPARE_GB is not a number of gigabytes.');
+  const journalDays = Number(environment.WAX_JOURNAL_DAYS ?? 3 * 365);
+  if (!(journalDays >= 30)) throw new Error('WAX_JOURNAL_DAYS is not a number of days, at least 30.');
   return {
     home,
     port,
+    journalDays,
     databaseUrl,
     secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
     secureCookie: environment.WAX_SECURE_COOKIE === '1',

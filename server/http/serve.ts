@@ -3,6 +3,8 @@ import type { Router } from 'express';
 import { type Request, type Response } from 'express';
 import { ValidationError, type InferType, type Schema } from 'yup';
 import { validate as isUuid } from 'uuid';
+import { onBehalfOf } from '../db/on-behalf.ts';
+import { noteSeen } from '../features/journal/seen.ts';
 import { requireScope } from './scope.ts';
 import type { SignedIn } from './sign-in.ts';
 import { declaredOf } from './declared.ts';
@@ -47,17 +49,25 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
   router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
-    const answer: unknown = await Promise.resolve(
-      handler({
-        params: request.params as ParamsOf<E>,
-        query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
-        body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
-        // Health is asked before there are sessions, so that it answers without a database.
-        account: (request.session as Request['session'] | undefined)?.account as SignedIn,
-        request,
-        response,
-      }),
-    );
+    const asked = {
+      params: request.params as ParamsOf<E>,
+      query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
+      body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
+      // Health is asked before there are sessions, so that it answers without a database.
+      account: (request.session as Request['session'] | undefined)?.account as SignedIn,
+      request,
+      response,
+    };
+    const { account } = asked;
+    const seen = async (): Promise<void> => {
+      const { sees } = endpoint;
+      if (sees) await noteSeen(request.app.locals.db, account.id, sees, String(request.params[sees.by]));
+    };
+    const answered = async (): Promise<unknown> => handler(asked);
+    // Bytes are on their way before the handler is back.
+    if (!declared) await seen();
+    const answer = account ? await onBehalfOf(account.id, answered) : await answered();
+    if (declared) await seen();
     if (response.headersSent || response.writableEnded) return;
     if (declared) response.json(declared(answer));
     else response.status(204).end();

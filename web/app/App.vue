@@ -59,7 +59,7 @@ async function leave(): Promise<void> {
       >
       <MainPlaces v-if="wide || !account.worksHere" :places="places" />
       <VSpacer />
-      <OutboxSign class="mr-4" />
+      <OutboxSign v-if="account.worksHere" class="mr-4" />
       <RouterLink :to="{ name: 'people' }" class="me" title="People and sign-ins"
         ><VIcon v-if="!wide" :icon="mdiAccountCircleOutline" /><span :class="{ unseen: !wide }">{{
           account.me.name

@@ -26,3 +26,4 @@ export * from './limits.ts';
 export * from './plans.ts';
 export * from './consents.ts';
 export * from './syllabus.ts';
+export * from './journal.ts';

@@ -8,6 +8,7 @@ import { sendPdf } from '../../http/send-pdf.ts';
 import { serve } from '../../http/serve.ts';
 import { cardsPdf, type CardOnPaper } from '../../pdf/card-pdf.ts';
 import type { Services } from '../../services.ts';
+import { noteSeen } from '../journal/seen.ts';
 import { cardOf } from './card.ts';
 import { cardBehind, linkCard, requireCorrection, withdrawLink } from './links.ts';
 import { stillPicture } from './still-picture.ts';
@@ -67,7 +68,9 @@ export function cardRoutes(router: Router, services: Services): void {
   serve(router, cardEndpoints.withdrawLink, ({ params }) => withdrawLink(db, params.correctionId));
   serve(router, cardEndpoints.sharedCard, async ({ params, response }) => {
     response.set('X-Robots-Tag', 'noindex');
-    return cardOf(db, await cardBehind(db, params.code));
+    const correctionId = await cardBehind(db, params.code);
+    await noteSeen(db, null, { kind: 'correction' }, correctionId);
+    return cardOf(db, correctionId);
   });
   serve(router, cardEndpoints.sharedStill, async ({ params, response }) => {
     response.set('X-Robots-Tag', 'noindex');

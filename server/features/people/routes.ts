@@ -3,6 +3,7 @@ import { and, asc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../../db/connection.ts';
+import { onBehalfOf } from '../../db/on-behalf.ts';
 import { account, entryLink, invitedFor, ownTrainee, signIn, trainee } from '../../db/schema/index.ts';
 import { takingTurns } from '../../db/take-turns.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
@@ -108,26 +109,24 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
   serve(router, peopleEndpoints.join, async ({ params, body: { email, name, password }, request }) => {
     // Before the link is used up: hashing takes a moment.
     const passwordHash = await hashedPassword(password);
-    const joined = await db.transaction(async (tx) => {
+    const id = uuid();
+    const comeIn = async (tx: Database) => {
       const { role, traineeIds } = await useLink(tx, params.code, 'join');
-      const added = await tx
-        .insert(account)
-        .values({ id: uuid(), email, name, passwordHash, role })
-        .onConflictDoNothing()
-        .returning();
+      const added = await tx.insert(account).values({ id, email, name, passwordHash, role }).onConflictDoNothing().returning();
       // Nothing is used up by an address that cannot be had.
       if (added.length === 0) throw inUse();
-      await signInFor(tx, added[0]!.id, traineeIds);
+      await signInFor(tx, id, traineeIds);
       return added[0]!;
-    });
-    return signInHere(request, joined);
+    };
+    return signInHere(request, await onBehalfOf(id, () => db.transaction(comeIn)));
   });
   serve(router, peopleEndpoints.reset, async ({ params, body: { password }, request }) => {
     const passwordHash = await hashedPassword(password);
     const back = await db.transaction(async (tx) => {
       const { accountId } = await useLink(tx, params.code, 'reset');
       await endSignIns(tx, accountId!);
-      return found(await tx.update(account).set({ passwordHash }).where(eq(account.id, accountId!)).returning(), 'person');
+      const setIt = () => tx.update(account).set({ passwordHash }).where(eq(account.id, accountId!)).returning();
+      return found(await onBehalfOf(accountId!, setIt), 'person');
     });
     return signInHere(request, back);
   });

@@ -17,7 +17,7 @@ const srcOf = ({ role, strikeId, frame }: CardStillOfFilm): string =>
   <div class="page">
     <PageState :failure="failure" :ready="card !== undefined" @again="again">
       <template v-if="card">
-        <p class="quiet no-print">
+        <p class="back no-print">
           <RouterLink :to="{ name: 'own' }">{{ card.traineeName }}</RouterLink>
         </p>
         <CardSheet :card="card" :src-of="srcOf" />
@@ -25,3 +25,10 @@ const srcOf = ({ role, strikeId, frame }: CardStillOfFilm): string =>
     </PageState>
   </div>
 </template>
+
+<style scoped>
+.back {
+  max-width: 980px;
+  margin: 0 auto 8px;
+}
+</style>

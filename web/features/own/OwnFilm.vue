@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiAlertOutline, mdiCheck } from '@mdi/js';
 import { filmFileUrl } from '@wax-fist/contract/footage';
 import type { OwnReview, OwnStrike } from '@wax-fist/contract/own';
 import { viewNames } from '@wax-fist/core/technique';
@@ -24,7 +25,11 @@ function show({ id, at }: OwnStrike): void {
   void player.play().catch(() => undefined);
 }
 const says = ({ faults, clean }: OwnStrike): string =>
-  faults.length > 0 ? faults.map(({ name }) => name).join(', ') : clean > 0 ? 'as it should be' : 'not judged';
+  faults.length > 0
+    ? `to change: ${faults.map(({ name }) => name.toLowerCase()).join(', ')}`
+    : clean > 0
+      ? 'as it should be'
+      : 'not judged';
 </script>
 
 <template>
@@ -40,6 +45,8 @@ const says = ({ faults, clean }: OwnStrike): string =>
         <li v-for="one in listed" :key="one.id">
           <button type="button" :class="{ faulty: one.faults.length > 0 }" :aria-pressed="shown === one.id" @click="show(one)">
             <span class="number">{{ clockTime(Math.floor(one.at / 1000)) }}</span>
+            <VIcon v-if="one.faults.length > 0" :icon="mdiAlertOutline" size="20" class="sign" />
+            <VIcon v-else-if="one.clean > 0" :icon="mdiCheck" size="20" class="sign" />
             <span
               ><b>{{ one.technique }}</b> {{ says(one) }}
               <template v-if="shown === one.id">
@@ -70,7 +77,13 @@ video {
   position: sticky;
   top: 64px;
 }
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
+}
 .head h2 {
+  flex: 1 1 100%;
   margin: 0;
 }
 ol {
@@ -86,6 +99,12 @@ button {
   text-align: left;
   border-bottom: 1px solid var(--line);
   border-left: 5px solid var(--clean);
+}
+button:not(.faulty) .sign {
+  color: var(--clean);
+}
+.faulty .sign {
+  color: var(--fault);
 }
 button.faulty {
   border-left-color: var(--fault);

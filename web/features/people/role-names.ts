@@ -13,6 +13,6 @@ export const roleSays: Readonly<Record<Role, string>> = {
   'head-coach': 'everything, and what holds for the whole club',
   coach: 'films, judges, corrects, plans and releases',
   assistant: 'films and marks; a coach marks a second time',
-  trainee: 'sees what was released to them, and trains their plan',
+  trainee: 'sees what was released, trains their plan',
   guardian: 'sees the same of their children',
 };
