@@ -1,7 +1,7 @@
 import { createReadStream } from 'node:fs';
-import { access, constants, copyFile, mkdir, rename, rm, stat } from 'node:fs/promises';
+import { access, constants, copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { filmsFolder, type FilmFile, type Storage } from './storage.ts';
+import { filmsFolder, isFilmFile, type FilmFile, type Storage } from './storage.ts';
 
 /** Bytes in a folder of this machine: `<home>/clips/<film>/<file>`. */
 export function folderStorage(home: string): Storage {
@@ -30,6 +30,15 @@ export function folderStorage(home: string): Storage {
         ({ size }) => size,
         () => undefined,
       ),
+    async list(filmId) {
+      const names = await readdir(join(root, filmId)).catch(() => []);
+      return Promise.all(
+        names.filter(isFilmFile).map(async (file) => {
+          const { size, mtimeMs } = await stat(pathOf(filmId, file));
+          return { file, bytes: size, writtenAt: Math.floor(mtimeMs) };
+        }),
+      );
+    },
     // A worker may put something in meanwhile; then it is gone through again.
     remove: (filmId) => rm(join(root, filmId), { recursive: true, force: true, maxRetries: 5, retryDelay: 50 }),
     async check() {

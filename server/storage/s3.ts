@@ -13,7 +13,7 @@ import { mkdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { filmsFolder, type FilmFile, type Storage } from './storage.ts';
+import { filmsFolder, isFilmFile, type FilmFile, type Storage } from './storage.ts';
 
 export interface S3Settings {
   endpoint: string;
@@ -43,6 +43,8 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
     const { Body } = await client.send(new GetObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file), Range }));
     return Body as Readable;
   };
+  const objectsOf = async (filmId: string) =>
+    (await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix: keyOf(filmId, '') }))).Contents ?? [];
   const bytes: Storage['bytes'] = async (filmId, file) => {
     try {
       return (await client.send(new HeadObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file) }))).ContentLength;
@@ -76,8 +78,14 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
       return copy;
     },
     letGo: (filmId) => rm(join(copies, filmId), { recursive: true, force: true }),
+    async list(filmId) {
+      return (await objectsOf(filmId)).flatMap(({ Key, Size, LastModified }) => {
+        const file = Key!.slice(keyOf(filmId, '').length);
+        return isFilmFile(file) ? [{ file, bytes: Size!, writtenAt: LastModified!.getTime() }] : [];
+      });
+    },
     async remove(filmId) {
-      const { Contents = [] } = await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix: keyOf(filmId, '') }));
+      const Contents = await objectsOf(filmId);
       if (Contents.length === 0) return;
       await client.send(
         new DeleteObjectsCommand({ Bucket: bucket, Delete: { Objects: Contents.map(({ Key }) => ({ Key: Key! })) } }),

@@ -1,4 +1,4 @@
-import type { DerivedFile } from '@wax-fist/contract/footage';
+import { derivedFiles, type DerivedFile } from '@wax-fist/contract/footage';
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import type { Readable } from 'node:stream';
@@ -16,6 +16,17 @@ export interface ByteRange {
   end: number;
 }
 
+/** A file of a film that is there. */
+export interface KeptFile {
+  file: FilmFile;
+  bytes: number;
+  /** When it was written, in milliseconds since 1970. */
+  writtenAt: number;
+}
+const filmFiles: ReadonlySet<string> = new Set<FilmFile>(['original', ...derivedFiles]);
+/** Of the names in a film’s place, those that are its files and no half of one. */
+export const isFilmFile = (name: string): name is FilmFile => filmFiles.has(name);
+
 /** Where bytes live. */
 export interface Storage {
   /** Takes over a finished file of this machine; it is gone from its old place afterwards. */
@@ -27,6 +38,8 @@ export interface Storage {
   read: (filmId: string, file: FilmFile, range?: ByteRange) => Promise<Readable>;
   /** Undefined when it is not there. */
   bytes: (filmId: string, file: FilmFile) => Promise<number | undefined>;
+  /** What there is of a film; nothing where it is not there. */
+  list: (filmId: string) => Promise<KeptFile[]>;
   remove: (filmId: string) => Promise<void>;
   /** Throws when nothing can be written. */
   check: () => Promise<void>;

@@ -73,6 +73,12 @@ export const router = createRouter({
       meta: { title: 'People and sign-ins', own: true },
     },
     {
+      path: '/journal',
+      name: 'journal',
+      component: () => import('../features/journal/JournalPage.vue'),
+      meta: { title: 'Journal' },
+    },
+    {
       path: '/trainees',
       name: 'trainees',
       component: () => import('../features/trainees/TraineesPage.vue'),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiBookClockOutline } from '@mdi/js';
 import { peopleEndpoints } from '@wax-fist/contract/people';
 import { computed } from 'vue';
 import { useAccount } from '../accounts/account-store.ts';
@@ -19,6 +20,7 @@ const leads = computed(() => account.may(peopleEndpoints.listPeople));
         <h1>{{ account.me.name }}</h1>
         <p class="quiet">{{ roleNames[account.me.role] }}, {{ account.me.email }}</p>
       </div>
+      <VBtn v-if="leads" variant="outlined" :prepend-icon="mdiBookClockOutline" :to="{ name: 'journal' }">Journal</VBtn>
     </div>
     <div class="page-columns">
       <ClubPeople v-if="leads" />
