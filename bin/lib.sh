@@ -92,6 +92,19 @@ start_database() {
   export WAX_DATABASE_URL="postgresql://wax:$(cat "$WAX_HOME/database-password")@127.0.0.1:$WAX_PG_PORT/postgres"
 }
 
+# The database that WAX_DATABASE_URL names, or the one of this home: as it runs, or started for as long as this takes.
+use_database() {
+  if [ -n "${WAX_DATABASE_URL:-}" ]; then return; fi
+  local port
+  port="$(as_database_owner sed -n 4p "$(database_home)/postmaster.pid" 2>/dev/null || true)"
+  if [ -n "$port" ] && port_taken "$port"; then
+    export WAX_DATABASE_URL="postgresql://wax:$(cat "$WAX_HOME/database-password")@127.0.0.1:$port/postgres"
+    return
+  fi
+  start_database
+  trap stop_database EXIT
+}
+
 # Whether the database answers; what was started here and is gone is started again.
 keep_database() {
   as_database_owner "$pg_ctl" -D "$pg_data" status >/dev/null 2>&1 && return

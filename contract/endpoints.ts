@@ -1,5 +1,6 @@
 import { accountEndpoints } from './accounts.ts';
 import { alignmentEndpoints } from './alignments.ts';
+import { backupEndpoints } from './backups.ts';
 import { callEndpoints } from './calls.ts';
 import { cameraEndpoints } from './camera.ts';
 import { consentEndpoints } from './consents.ts';
@@ -49,6 +50,7 @@ export const endpoints = {
   ...reportEndpoints,
   ...cardEndpoints,
   ...archiveEndpoints,
+  ...backupEndpoints,
   ...montageEndpoints,
   ...noteEndpoints,
   ...ownEndpoints,

@@ -7,6 +7,7 @@ import { accountRoutes } from './features/accounts/routes.ts';
 import { archiveRoutes } from './features/archive/routes.ts';
 import { alignmentRoutes } from './features/alignments/routes.ts';
 import { answerRoutes } from './features/answers/routes.ts';
+import { backupRoutes } from './features/backups/routes.ts';
 import { callRoutes } from './features/calls/routes.ts';
 import { cameraRoutes } from './features/camera/routes.ts';
 import { consentRoutes } from './features/consents/routes.ts';
@@ -92,6 +93,7 @@ export function appOf(services: Services, webFolder: string): Express {
   reportRoutes(router, services);
   cardRoutes(router, services);
   archiveRoutes(router, services, uploads);
+  backupRoutes(router, services);
   montageRoutes(router, services);
   noteRoutes(router, services);
   drillRoutes(router, services);

@@ -42,7 +42,7 @@ export function namesWhoAsks(client: PoolClient): void {
     if (typeof answered !== 'function') return answer.then(() => query(asked, ...rest));
     answer.then(
       () => query(asked, ...rest),
-      (error: unknown) => void (answered as (error: unknown) => void)(error),
+      (error: unknown) => (answered as (error: unknown) => void)(error),
     );
     return undefined;
   };

@@ -49,21 +49,21 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
   router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), async (request, response) => {
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
+    // Health is asked before there are sessions, so that it answers without a database.
+    const account = (request.session as Request['session'] | undefined)?.account ?? undefined;
     const asked = {
       params: request.params as ParamsOf<E>,
       query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
       body: (await checked(endpoint.body, request.body)) as BodyOf<E>,
-      // Health is asked before there are sessions, so that it answers without a database.
-      account: (request.session as Request['session'] | undefined)?.account as SignedIn,
+      account: account as SignedIn,
       request,
       response,
     };
-    const { account } = asked;
     const seen = async (): Promise<void> => {
       const { sees } = endpoint;
-      if (sees) await noteSeen(request.app.locals.db, account.id, sees, String(request.params[sees.by]));
+      if (sees) await noteSeen(request.app.locals.db, account?.id ?? null, sees, String(request.params[sees.by]));
     };
-    const answered = async (): Promise<unknown> => handler(asked);
+    const answered = (): Promise<unknown> => Promise.resolve(handler(asked));
     // Bytes are on their way before the handler is back.
     if (!declared) await seen();
     const answer = account ? await onBehalfOf(account.id, answered) : await answered();

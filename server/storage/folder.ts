@@ -31,7 +31,7 @@ export function folderStorage(home: string): Storage {
         () => undefined,
       ),
     async list(filmId) {
-      const names = await readdir(join(root, filmId)).catch(() => []);
+      const names = await readdir(join(root, filmId)).catch((): string[] => []);
       return Promise.all(
         names.filter(isFilmFile).map(async (file) => {
           const { size, mtimeMs } = await stat(pathOf(filmId, file));

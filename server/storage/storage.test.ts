@@ -48,6 +48,18 @@ for (const [kind, make] of Object.entries(kinds)) {
       return path;
     };
 
+    it('tells what there is of a film, how long it is and when it was written, and no half of anything', async () => {
+      expect(await storage.list('film')).to.deep.equal([]);
+      await storage.keep(await arrived('a film'), 'film', 'original');
+      await storage.keep(await arrived('a strip'), 'film', 'strip.jpg');
+      await storage.keep(await arrived('another'), 'other', 'original');
+      const [original, strip, ...more] = (await storage.list('film')).sort((one, two) => one.file.localeCompare(two.file));
+      expect(more).to.deep.equal([]);
+      expect([original!.file, original!.bytes, strip!.file, strip!.bytes]).to.deep.equal(['original', 6, 'strip.jpg', 7]);
+      // A store tells whole seconds.
+      expect(original!.writtenAt).to.be.within(Date.now() - 60_000, Date.now() + 2000);
+    });
+
     it('takes a file over byte for byte, and nothing stays behind', async () => {
       const path = await arrived('a film');
       const hash = await sha256Of(path);

@@ -40,6 +40,7 @@ const ownPagesOnly: readonly Name[] = ['ownTrainees', 'ownReview'];
 const onlyHeadCoach: readonly Name[] = [
   ...(['listPeople', 'changePerson', 'removePerson', 'helpBackIn', 'listInvites', 'invite', 'removeInvite'] as const),
   ...(['listArchives', 'showArchive', 'makeArchive', 'readArchive', 'archiveFile', 'removeArchive'] as const),
+  ...(['showJournal', 'journalFile', 'listBackups'] as const),
   ...(['saveCourse', 'removeCourse', 'countMeasure', 'saveChecklists'] as const),
   ...(['saveSchool', 'makeClubDefault', 'removeSchool', 'saveCallBook', 'removeCallBook'] as const),
 ];

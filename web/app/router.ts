@@ -192,7 +192,7 @@ export const router = createRouter({
       path: '/archives',
       name: 'archives',
       component: () => import('../features/archives/ArchivesPage.vue'),
-      meta: { title: 'Archives' },
+      meta: { title: 'Archives and backups' },
     },
     {
       path: '/c/:code',

@@ -27,3 +27,4 @@ export * from './plans.ts';
 export * from './consents.ts';
 export * from './syllabus.ts';
 export * from './journal.ts';
+export * from './backups.ts';

@@ -115,8 +115,7 @@ class Opening extends InPieces {
   }
   protected piece(bytes: Buffer, last: boolean): Uint8Array {
     if (!this.#state) throw new NotOpened();
-    const opened = sodium.crypto_secretstream_xchacha20poly1305_pull(this.#state, bytes) as
-      { message: Uint8Array; tag: number } | false;
+    const opened = sodium.crypto_secretstream_xchacha20poly1305_pull(this.#state, bytes, null);
     if (!opened || (opened.tag === sodium.crypto_secretstream_xchacha20poly1305_TAG_FINAL) !== last) throw new NotOpened();
     return opened.message;
   }

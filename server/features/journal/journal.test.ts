@@ -34,6 +34,7 @@ const unwritten: Record<string, string> = {
   sign_in: 'a list of its own, for whoever it is about',
   sign_in_try: 'counted for an hour, about nobody who is known',
   journal: 'it is the journal',
+  backup: 'written on the machine, by nobody who signs in',
 };
 
 describe('the journal', () => {
@@ -171,7 +172,7 @@ describe('the journal', () => {
         .execute(wish)
         .then(
           () => '',
-          ({ cause }: { cause?: { message: string } }) => cause?.message,
+          (error: unknown) => (error as { cause?: { message: string } }).cause?.message,
         );
       expect(refused).to.equal('The journal is only written to.');
     }

@@ -7,6 +7,7 @@ import { useRoute } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
+import BackupState from '../backups/BackupState.vue';
 import ArchiveRow from './ArchiveRow.vue';
 import ReadArchive from './ReadArchive.vue';
 import { useArchives } from './use-archives.ts';
@@ -21,7 +22,7 @@ const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeE
 
 <template>
   <div class="page">
-    <div class="page-head"><h1>Archives</h1></div>
+    <div class="page-head"><h1>Archives and backups</h1></div>
     <PageState :failure="failure" :ready="made !== undefined" @again="again">
       <p v-if="trouble" class="failure" role="alert">{{ trouble }}</p>
       <section>
@@ -47,6 +48,7 @@ const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeE
         </ul>
       </section>
       <ReadArchive :archives="archives" />
+      <BackupState />
     </PageState>
   </div>
 </template>

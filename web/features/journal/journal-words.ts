@@ -44,7 +44,11 @@ const word = (name: string): string => name.replace(/_(id|at)$/, '').replaceAll(
 const isInstant = /^\d{4}-\d{2}-\d{2}T/;
 function told(value: unknown): string {
   if (value === null || value === undefined) return 'nothing';
-  return typeof value === 'string' && isInstant.test(value) ? dayAndTime(value) : String(value);
+  return typeof value === 'string' && isInstant.test(value)
+    ? dayAndTime(value)
+    : typeof value === 'string'
+      ? value
+      : JSON.stringify(value);
 }
 
 /** What was changed of it, in a line; of few things what it was and is. */
