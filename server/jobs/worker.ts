@@ -4,6 +4,7 @@ import { connect } from '../db/connection.ts';
 import { migrateDatabase } from '../db/migrate.ts';
 import { workerSign } from '../db/schema/index.ts';
 import { learnSpread } from '../features/answers/learned-spread.ts';
+import { protectedBy } from '../media/cage.ts';
 import { openLog } from '../log.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
@@ -42,7 +43,7 @@ await takeJobs(
   log,
 );
 await queue.everyNight(() => learnSpread(db));
-log.info('worker is ready');
+log.info({ cage: protectedBy() }, 'worker is ready');
 
 const stop = async (): Promise<void> => {
   clearInterval(signing);

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
 import type { Ms } from '@wax-fist/core/units';
+import { caged, type Limits } from './cage.ts';
 
 /** A media program that ended badly, with the last it said. */
 export class MediaFailure extends Error {
@@ -34,7 +34,7 @@ export interface ProgramOptions {
 
 const gigabyte = 1024 ** 3;
 /** No film that phones make needs more memory to be read, or gives a larger file. */
-const [mostMemory, mostWritten] = [4 * gigabyte, 16 * gigabyte];
+const limits: Limits = { memory: 4 * gigabyte, written: 16 * gigabyte };
 const usuallyWithin: Ms = 10 * 60_000;
 /** A picture with more pixels is no film of a phone; one frame of it would fill the memory. */
 export const mostPixels = 8192 * 4608;
@@ -61,15 +61,6 @@ export const reading = (path: string): string[] => [
   `file:${path}`,
 ];
 
-/** Programs of the system that set limits, and end a child whose parent is gone; where there are none, it runs without. */
-const wrapped = (program: string, words: string[]): [program: string, words: string[]] =>
-  ['/usr/bin/setpriv', '/usr/bin/prlimit'].every((path) => existsSync(path))
-    ? [
-        '/usr/bin/setpriv',
-        ['--pdeathsig', 'KILL', '/usr/bin/prlimit', `--as=${mostMemory}`, `--fsize=${mostWritten}`, program, ...words],
-      ]
-    : [program, words];
-
 /**
  * Runs ffmpeg or ffprobe; nothing else of the product starts a process.
  * @returns what it complained about although it came to its end
@@ -82,9 +73,8 @@ export function runMedia(
 ): Promise<string> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) return reject(new Stopped());
-    const child = spawn(...wrapped(program, ['-hide_banner', '-loglevel', 'error', ...words]), {
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
+    const [first, ...others] = caged(program, ['-hide_banner', '-loglevel', 'error', ...words], limits);
+    const child = spawn(first, others, { stdio: ['ignore', 'pipe', 'pipe'] });
     let said = '';
     let rest = '';
     let late = false;
