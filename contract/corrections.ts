@@ -7,7 +7,7 @@ import {
   usualTopRung,
 } from '@wax-fist/core/correction';
 import { families, views } from '@wax-fist/core/technique';
-import { array, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { count, day, frame, id, instant, note, rung, share, text } from './shapes.ts';
@@ -66,6 +66,17 @@ export const correctionShape = object({
   /** The trainee's newest session: where the answer is. */
   newestSession: id(),
   history: array(correctionEventShape.required()).required(),
+  /** How often it was a fault when it was counted last, see `FaultRate`: told, so that a list need not know how it is reckoned. */
+  counted: object({
+    faults: number().required(),
+    seen: number().required(),
+    rate: share(),
+    low: share(),
+    high: share(),
+    enough: boolean().required(),
+  })
+    .nullable()
+    .defined(),
 });
 export type Correction = InferType<typeof correctionShape>;
 

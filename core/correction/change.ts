@@ -1,7 +1,7 @@
 import { seen, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
 import type { Moved } from './level/index.ts';
-import { fewestSeen } from './rate.ts';
+import { fewestSeen } from './fewest-seen.ts';
 
 /** The four things that can be said of a level since the opening. */
 export const changes = ['better', 'worse', 'no-clear-change', 'too-few'] as const;

@@ -1,3 +1,4 @@
+export * from './fewest-seen.ts';
 export * from './rate.ts';
 export * from './level/index.ts';
 export * from './change.ts';

@@ -1,6 +1,7 @@
 import { daysBetween } from '../days.ts';
 import type { Ratio } from '../units.ts';
-import { fewestSeen, type FaultRate } from './rate.ts';
+import { fewestSeen } from './fewest-seen.ts';
+import type { FaultRate } from './rate.ts';
 import { isLadderStep, type LadderStep, type Standing, type Step } from './state.ts';
 
 /** A line of a history with the session that it is about and its day; null where it is about none. */

@@ -1,10 +1,8 @@
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import { sum } from 'd3-array';
+import { fewestSeen } from './fewest-seen.ts';
 import { emptyTally, seen, weightedFaults, type Tally } from '../review/index.ts';
 import { intervalTail as tail, type Ratio } from '../units.ts';
-
-/** Fewer strikes than this say nothing about a rate. */
-export const fewestSeen = 8;
 
 /** How often a fault is made, with its doubt. */
 export interface FaultRate {

@@ -1,6 +1,5 @@
 import {
   correctionStateNames,
-  faultRate,
   rungName,
   sureEnough,
   type CorrectionEventKind,
@@ -8,7 +7,7 @@ import {
   type FaultRate,
   type LadderStep,
 } from '../correction/index.ts';
-import type { Tally } from '../review/index.ts';
+import { seen, weightedFaults, type Tally } from '../review/index.ts';
 import type { Ratio } from '../units.ts';
 import { counted, percent } from './counts.ts';
 import { localDay, shortDay } from './days.ts';
@@ -58,7 +57,8 @@ export const thenAndNow = <Level extends LevelAt>({
 });
 /** A level with its doubt, as a rate is drawn. */
 export const levelAsRate = ({ tally, level, low, high }: LevelAt): FaultRate => ({
-  ...faultRate(tally),
+  faults: weightedFaults(tally),
+  seen: seen(tally),
   rate: level,
   low,
   high,

@@ -1,6 +1,6 @@
 import type { Correction, Evidence, WantedCorrections } from '@wax-fist/contract/corrections';
 import type { Page } from '@wax-fist/contract/page';
-import { ladderSteps } from '@wax-fist/core/correction';
+import { faultRate, ladderSteps } from '@wax-fist/core/correction';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { and, asc, desc, eq, inArray, lte, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
@@ -49,7 +49,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
     .orderBy(asc(correction.recheckOn), asc(correction.id), asc(correctionEvent.at), asc(correctionEvent.id));
   const all = new Map<string, Correction>();
   for (const { correction: row, traineeName, openedOn, newestSession, event, heldOn, by } of rows) {
-    const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, history: [] };
+    const held = all.get(row.id) ?? { ...row, traineeName, openedOn, newestSession, history: [], counted: null };
     all.set(row.id, held);
     held.history.push({
       id: event.id,
@@ -64,7 +64,12 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       tally: event.tally,
     });
   }
-  return [...all.values()];
+  return [...all.values()].map((one) => ({ ...one, counted: countedLast(one.history) }));
+}
+
+function countedLast(history: Correction['history']): Correction['counted'] {
+  const tally = history.findLast((event) => event.tally !== null)?.tally;
+  return tally ? faultRate(tally) : null;
 }
 
 const correctionsOnPage = 50;

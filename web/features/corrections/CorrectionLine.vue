@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Correction } from '@wax-fist/contract/corrections';
-import { faultRate } from '@wax-fist/core/correction';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { drillOf, faultsOfSeen, localDay, percent, shortDay, standingInWords } from '@wax-fist/core/words';
@@ -20,10 +19,6 @@ const {
   /** Why it is looked at again, where that is asked. */
   why?: string;
 }>();
-const last = computed(() => {
-  const counted = correction.history.findLast(({ tally }) => tally !== null);
-  return counted?.tally ? faultRate(counted.tally) : undefined;
-});
 const again = computed(() => {
   const { recheckOn } = correction;
   return [recheckOn ? `re-check ${shortDay(recheckOn)}` : 'no re-check set', why].filter(Boolean).join(': ');
@@ -48,9 +43,9 @@ const overdue = computed(
       </span>
       <span v-if="drillOf(correction)" class="quiet">drill: {{ drillOf(correction) }}</span>
     </span>
-    <span v-if="last" class="rate">
-      <RateBand :rate="last" :target="correction.target" />
-      <span class="quiet number">{{ faultsOfSeen(last) }}, aim {{ percent(correction.target) }}</span>
+    <span v-if="correction.counted" class="rate">
+      <RateBand :rate="correction.counted" :target="correction.target" />
+      <span class="quiet number">{{ faultsOfSeen(correction.counted) }}, aim {{ percent(correction.target) }}</span>
     </span>
     <span v-else class="quiet">not counted yet</span>
     <span class="where">

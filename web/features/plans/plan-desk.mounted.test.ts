@@ -20,7 +20,7 @@ const trainee: Trainee = {
 const correction = (change: Partial<Correction> = {}): Correction => ({
   ...{ id: uuid(), traineeId: trainee.id, traineeName: 'Somebody', checkpointId: 'gd.return-line', technique: 'jab' },
   ...{ cue: 'Touch home', target: 0.15, openedIn: uuid(), openedOn: '2026-01-01', recheckOn: '2026-02-01', state: 'working' },
-  ...{ rung: 3, topRung: 6, newestSession: uuid(), history: [] },
+  ...{ rung: 3, topRung: 6, newestSession: uuid(), counted: null, history: [] },
   ...change,
 });
 
