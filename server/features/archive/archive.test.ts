@@ -129,7 +129,7 @@ describe('an archive', function () {
       .to.have.length(manifest.records.find(({ name }) => name === 'observation')!.rows)
       .and.have.length(4);
     expect(JSON.parse(await archive.text('schema.json'))).to.deep.equal(JSON.parse(JSON.stringify(archiveSchema)));
-    expect(manifest.people.map(({ name }) => name)).to.have.members(['A coach', 'A head-coach']);
+    expect(manifest.people.map(({ name }) => name)).to.have.members(['A assistant', 'A coach', 'A head-coach']);
     const everything = await readFile(path);
     expect(everything.includes('password') || everything.includes('@club.example')).to.equal(false);
     archive.close();

@@ -8,18 +8,19 @@ import {
   type ArchivedFile,
   type ArchiveManifest,
 } from '@wax-fist/core/formats';
+import { staffRoles } from '@wax-fist/contract/endpoint';
 import { derivedFiles } from '@wax-fist/contract/footage';
 import { sum } from 'd3-array';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
-import { createHash } from 'node:crypto';
 import { once } from 'node:events';
 import { createWriteStream } from 'node:fs';
 import { rename } from 'node:fs/promises';
-import { Readable, Transform } from 'node:stream';
+import { Readable } from 'node:stream';
 import { ZipFile } from 'yazl';
 import type { Database } from '../../db/connection.ts';
 import { account, film, trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { measuring } from '../../storage/measuring.ts';
 import type { FilmFile, Storage } from '../../storage/storage.ts';
 import { archiveSchema } from './archive-schema.ts';
 import { toJson, type Row } from './as-json.ts';
@@ -66,26 +67,12 @@ async function* rowsOf(db: Database, { table, of, atOnce }: RecordKind, scope: S
   }
 }
 
-/** Counts and hashes what goes through. */
-function counted(): { through: Transform; told: () => Pick<ArchivedFile, 'bytes' | 'sha256'> } {
-  const hash = createHash('sha256');
-  let bytes = 0;
-  const through = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      hash.update(chunk);
-      bytes += chunk.length;
-      done(null, chunk);
-    },
-  });
-  return { through, told: () => ({ bytes, sha256: hash.digest('hex') }) };
-}
-
 /** Whoever has said something: their names go along, nothing else. */
 const peopleOf = (db: Database) =>
   db
     .select({ id: account.id, name: account.name })
     .from(account)
-    .where(inArray(account.role, ['coach', 'head-coach']))
+    .where(inArray(account.role, [...staffRoles]))
     .orderBy(asc(account.name));
 
 /** The files of films that there are. */
@@ -126,7 +113,7 @@ export async function writeArchive(db: Database, storage: Storage, { traineeId, 
   zip.outputStream.pipe(target);
   const files: ArchivedFile[] = [];
   const add = async (entry: string, source: Readable, compress: boolean, passed?: (bytes: number) => void): Promise<void> => {
-    const { through, told: telling } = counted();
+    const { through, told: telling } = measuring();
     if (passed) through.on('data', (chunk: Buffer) => passed(chunk.length));
     source.once('error', (error) => through.destroy(error));
     const ended = once(through, 'end');

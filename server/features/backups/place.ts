@@ -1,21 +1,16 @@
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdir, open as openFile, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { basename, dirname, join } from 'node:path';
-import { Readable, Transform } from 'node:stream';
+import { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { pipeline } from 'node:stream/promises';
+import { measuring, type Measured } from '../../storage/measuring.ts';
 import { backupShape, openedShape, type BackupPlace, type Snapshot } from './backup-shape.ts';
 import { keyFrom, nameFor, newKeyWords, NotOpened, opening, sealedBytes, sealing, type Key } from './seal.ts';
 
 const aboutFile = 'wax-fist-backup.json';
 const checkWord = 'wax-fist';
-
-/** Bytes as they were before they were sealed. */
-export interface Plain {
-  bytes: number;
-  sha256: string;
-}
 
 /** Somebody who wants to back up or restore, told in words. */
 export class BackupProblem extends Error {}
@@ -60,20 +55,6 @@ export async function openOrMakePlace(folder: string, passphrase: string): Promi
   return { folder, key };
 }
 
-/** Counts and hashes what goes through. */
-function measuring(): { through: Transform; plain: () => Plain } {
-  const hash = createHash('sha256');
-  let bytes = 0;
-  const through = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      hash.update(chunk);
-      bytes += chunk.length;
-      done(null, chunk);
-    },
-  });
-  return { through, plain: () => ({ bytes, sha256: hash.digest('hex') }) };
-}
-
 /** On the disk, and not only on its way there. */
 async function sync(path: string): Promise<void> {
   const handle = await openFile(path, 'r');
@@ -95,19 +76,19 @@ const halves = (folder: string): string => join(folder, '.half');
 export async function putSealed(
   { folder, key }: OpenPlace,
   open: () => Readable | Promise<Readable>,
-  pathOf: (plain: Plain) => string,
-): Promise<Plain & { path: string }> {
+  pathOf: (plain: Measured) => string,
+): Promise<Measured & { path: string }> {
   const half = join(halves(folder), randomUUID());
   await mkdir(halves(folder), { recursive: true, mode: 0o700 });
-  const { through, plain } = measuring();
+  const { through, told } = measuring();
   try {
     await pipeline(await open(), through, sealing(key), createWriteStream(half, { mode: 0o600 }));
-    const told = plain();
-    const path = pathOf(told);
+    const plain = told();
+    const path = pathOf(plain);
     await mkdir(dirname(path), { recursive: true, mode: 0o700 });
     await sync(half);
     await rename(half, path);
-    return { ...told, path };
+    return { ...plain, path };
   } catch (error) {
     await rm(half, { force: true });
     throw error;
@@ -118,8 +99,8 @@ export async function putSealed(
 export const getSealed = ({ key }: OpenPlace, path: string): Readable => createReadStream(path).compose(opening(key)) as Readable;
 
 /** Reads a sealed file back. @throws BackupProblem when it is not what was sealed */
-export async function verifySealed(place: OpenPlace, path: string, { bytes, sha256 }: Plain): Promise<void> {
-  const { through, plain } = measuring();
+export async function verifySealed(place: OpenPlace, path: string, { bytes, sha256 }: Measured): Promise<void> {
+  const { through, told } = measuring();
   try {
     await pipeline(createReadStream(path), opening(place.key), through, async (read) => {
       for await (const chunk of read) void chunk;
@@ -130,17 +111,17 @@ export async function verifySealed(place: OpenPlace, path: string, { bytes, sha2
     if (error instanceof NotOpened) throw new BackupProblem(`${basename(path)} in the backup is damaged.`);
     throw error;
   }
-  const told = plain();
-  if (told.bytes !== bytes || told.sha256 !== sha256) throw new BackupProblem(`${basename(path)} in the backup is damaged.`);
+  const read = told();
+  if (read.bytes !== bytes || read.sha256 !== sha256) throw new BackupProblem(`${basename(path)} in the backup is damaged.`);
 }
 
 /** Where the bytes of films lie, by what they are: the same bytes lie there once. */
-export function objectPath({ folder, key }: OpenPlace, { sha256 }: Pick<Plain, 'sha256'>): string {
+export function objectPath({ folder, key }: OpenPlace, { sha256 }: Pick<Measured, 'sha256'>): string {
   const name = nameFor(key, sha256);
   return join(folder, 'films', name.slice(0, 2), name);
 }
 /** Whether the bytes are there, as long as they should be; what is in them is read when it is verified. */
-export const hasObject = async (place: OpenPlace, plain: Plain): Promise<boolean> =>
+export const hasObject = async (place: OpenPlace, plain: Measured): Promise<boolean> =>
   stat(objectPath(place, plain)).then(
     ({ size }) => size === sealedBytes(plain.bytes),
     () => false,

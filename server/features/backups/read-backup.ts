@@ -1,12 +1,12 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { createWriteStream, existsSync, writeFileSync } from 'node:fs';
 import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Connection } from '../../db/connection.ts';
 import { countOfMigrations, migrateDatabase } from '../../db/migrate.ts';
 import type { Settings } from '../../settings.ts';
+import { measuring } from '../../storage/measuring.ts';
 import type { Storage } from '../../storage/storage.ts';
 import type { KeptFilm, Snapshot } from './backup-shape.ts';
 import { BackupProblem, dumpPath, getSealed, objectPath, readSnapshot, snapshotNames, type OpenPlace } from './place.ts';
@@ -62,14 +62,8 @@ async function requireEmpty({ pool }: Connection): Promise<void> {
 }
 
 async function putBack(place: OpenPlace, storage: Storage, one: KeptFilm, draft: string): Promise<void> {
-  const hash = createHash('sha256');
-  const hashing = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      hash.update(chunk);
-      done(null, chunk);
-    },
-  });
-  await pipeline(getSealed(place, objectPath(place, one)), hashing, createWriteStream(draft, { mode: 0o600 }));
-  if (hash.digest('hex') !== one.sha256) throw new BackupProblem(`A film is not as it was: ${one.filmId}, ${one.file}.`);
+  const { through, told } = measuring();
+  await pipeline(getSealed(place, objectPath(place, one)), through, createWriteStream(draft, { mode: 0o600 }));
+  if (told().sha256 !== one.sha256) throw new BackupProblem(`A film is not as it was: ${one.filmId}, ${one.file}.`);
   await storage.keep(draft, one.filmId, one.file);
 }
