@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import type { Connection } from '../../db/connection.ts';
 import { backup, film } from '../../db/schema/index.ts';
 import type { Settings } from '../../settings.ts';
+import type { Measured } from '../../storage/measuring.ts';
 import type { Storage } from '../../storage/storage.ts';
 import type { KeptFilm, Snapshot } from './backup-shape.ts';
 import {
@@ -69,8 +70,7 @@ export async function writeBackup({ settings, connection, storage, place, keep, 
       continue;
     }
     say('Reading back what was written …');
-    await verifySealed(place, dumpPath(place, name), told.dump);
-    await readable(getSealed(place, dumpPath(place, name)));
+    await verifyDump(place, name, told.dump);
     for (const one of taken.added) await verifySealed(place, objectPath(place, one), one);
     const cookie = join(settings.home, 'cookie-secret');
     const cookieSecret = existsSync(cookie) ? readFileSync(cookie, 'utf8') : null;
@@ -170,11 +170,17 @@ async function goneOf({ db }: Connection, filmIds: readonly string[]): Promise<n
   return gone;
 }
 
+/** Reads the database of a backup back: the same bytes, and PostgreSQL can read them. @throws BackupProblem */
+async function verifyDump(place: OpenPlace, name: string, dump: Measured): Promise<void> {
+  const path = dumpPath(place, name);
+  await verifySealed(place, path, dump);
+  await readable(getSealed(place, path));
+}
+
 /** Reads a whole backup back. @throws BackupProblem naming what is damaged or missing */
 export async function verifyBackup(place: OpenPlace, name: string, say: (line: string) => void): Promise<Snapshot> {
   const snapshot = await readSnapshot(place, name);
-  await verifySealed(place, dumpPath(place, name), snapshot.dump);
-  await readable(getSealed(place, dumpPath(place, name)));
+  await verifyDump(place, name, snapshot.dump);
   for (const [number, one] of snapshot.films.entries()) {
     await verifySealed(place, objectPath(place, one), one);
     if ((number + 1) % 50 === 0) say(`${number + 1} of ${snapshot.films.length} files …`);

@@ -1,4 +1,5 @@
 import { importSteps, type Film, type FilmStep, type KnownFilm } from '@wax-fist/contract/footage';
+import type { WaitingFilm } from '@wax-fist/contract/today';
 import { asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { account, film, filmStep, observation, secondMarking, strike, trainee, trainingSession } from '../../db/schema/index.ts';
@@ -61,6 +62,17 @@ export async function filmsOf(db: Database, condition: SQL): Promise<Film[]> {
   const rows = await db.select(filmColumns).from(film).where(condition).orderBy(asc(film.addedAt), asc(film.id));
   return rows.map(asFilm);
 }
+
+/** Films with whose they are, for lists of those that wait; who asks says which, and in what order. */
+export const filmsThatWait = (db: Database) =>
+  db
+    .select({ film: filmColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
+    .from(film)
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+    .$dynamic();
+/** A row of such a list as it is told. */
+export const asWaiting = (row: Omit<WaitingFilm, 'film'> & { film: Row }): WaitingFilm => ({ ...row, film: asFilm(row.film) });
 
 /** Films with exactly these bytes, the newest first. */
 export const filmsKnownBy = (db: Database, sha256: string): Promise<KnownFilm[]> =>

@@ -2,9 +2,9 @@ import { staffRoles } from '@wax-fist/contract/endpoint';
 import type { WaitingFilm } from '@wax-fist/contract/today';
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { account, film, observation, secondMarking, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { account, film, observation, secondMarking, strike, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
-import { asFilm, filmColumns } from '../footage/queries.ts';
+import { asWaiting, filmsThatWait } from '../footage/queries.ts';
 
 /** Whoever can be asked to mark a film a second time. */
 export const coachesOf = (db: Database) =>
@@ -59,21 +59,14 @@ export async function secondCoachDone(db: Database, filmId: string, accountId: s
   if (done.length === 0) throw new Refusal(409, 'You are not marking this film a second time.');
 }
 
-const waiting = (db: Database) =>
-  db
-    .select({ film: filmColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
-    .from(film)
-    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
-    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
-    .leftJoin(secondMarking, eq(secondMarking.filmId, film.id))
-    .$dynamic();
+const waiting = (db: Database) => filmsThatWait(db).leftJoin(secondMarking, eq(secondMarking.filmId, film.id));
 
 /** Films that a coach is asked to mark blind, those asked for first. */
 export async function filmsToMarkBlind(db: Database, accountId: string): Promise<WaitingFilm[]> {
   const rows = await waiting(db)
     .where(and(eq(secondMarking.coachId, accountId), isNull(secondMarking.doneAt)))
     .orderBy(asc(secondMarking.askedAt));
-  return rows.map((row) => ({ ...row, film: asFilm(row.film) }));
+  return rows.map(asWaiting);
 }
 
 /** So many are shown: those below wait their turn. */
@@ -94,5 +87,5 @@ export async function markedByAssistants(db: Database): Promise<WaitingFilm[]> {
     )
     .orderBy(desc(trainingSession.heldOn), asc(film.id))
     .limit(mostByAssistants);
-  return rows.map((row) => ({ ...row, film: asFilm(row.film) }));
+  return rows.map(asWaiting);
 }

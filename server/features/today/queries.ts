@@ -1,10 +1,10 @@
 import type { Page } from '@wax-fist/contract/page';
 import type { WaitingFilm } from '@wax-fist/contract/today';
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
-import { film, trainee, trainingSession } from '../../db/schema/index.ts';
+import { film, trainingSession } from '../../db/schema/index.ts';
 import { asPage, keysAfter } from '../../http/page.ts';
-import { asFilm, filmColumns } from '../footage/queries.ts';
+import { asWaiting, filmsThatWait } from '../footage/queries.ts';
 
 const filmsOnPage = 50;
 
@@ -14,14 +14,9 @@ export async function filmsToReview(db: Database, after?: string): Promise<Page<
   const isBehind =
     keys &&
     sql`(${trainingSession.heldOn} < ${keys[0]}::date or (${trainingSession.heldOn} = ${keys[0]}::date and ${film.id} > ${keys[1]}::uuid))`;
-  const rows = await db
-    .select({ film: filmColumns, traineeId: trainee.id, traineeName: trainee.name, heldOn: trainingSession.heldOn })
-    .from(film)
-    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
-    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+  const rows = await filmsThatWait(db)
     .where(and(sql`not ${film.done}`, isBehind))
     .orderBy(desc(trainingSession.heldOn), asc(film.id))
     .limit(filmsOnPage + 1);
-  const waiting = rows.map((row) => ({ ...row, film: asFilm(row.film) }));
-  return asPage(waiting, filmsOnPage, (row) => [row.heldOn, row.film.id]);
+  return asPage(rows.map(asWaiting), filmsOnPage, (row) => [row.heldOn, row.film.id]);
 }
