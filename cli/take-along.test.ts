@@ -17,7 +17,7 @@ describe('bin/wax export, read and report', function () {
   let scene: ClubScene;
   before(async () => {
     folder = await mkdtemp(join(tmpdir(), 'wax-fist-cli-along-'));
-    [server, other] = [await startServer({ works: false }), await startServer({ works: false })];
+    [server, other] = [await startServer({ works: false }), await startServer({ works: false, elsewhere: true })];
     scene = await addScene(server);
     const coach = await server.as('coach');
     const marks = roundOfMarks(['fault', 'clean', 'clean']);

@@ -26,20 +26,29 @@ describe('every frame that is asked for is the one that is drawn', function () {
   after(() => rm(folder, { recursive: true }));
   expectNoProblems();
 
+  /** Where the bench of each film is, once it was worked in. */
+  const benches = new Map<string, string>();
   async function bench(name: string, change: { forget?: 'VideoDecoder' } = {}): Promise<Page> {
+    const page = await signedIn(change);
+    const known = benches.get(name);
+    if (known) {
+      await page.goto(known);
+      await shownFrame(page, 0);
+      return page;
+    }
     const path = join(folder, name);
     await numberedFilms[name]!(path);
-    const page = await signedIn(change);
-    await addTrainee(page, `Numbers ${name}${change.forget ?? ''}`);
+    await addTrainee(page, `Numbers ${name}`);
     await addSession(page);
     await filmOnBench(page, path);
+    benches.set(name, page.url());
     return page;
   }
 
   for (const name of Object.keys(numberedFilms)) {
     it(`in ${name}: random, forward, back, and in jumps of ten`, async () => {
       const page = await bench(name);
-      expect(wrong(await access(page, [...scattered(50, 7), frames - 50], 'scrubber'))).to.deep.equal([]);
+      expect(wrong(await access(page, [...scattered(40, 7), frames - 50], 'scrubber'))).to.deep.equal([]);
       expect(wrong(await access(page, run(frames - 50, frames - 1), 'keys'))).to.deep.equal([]);
       expect(wrong(await access(page, run(frames - 1, frames - 50), 'keys'))).to.deep.equal([]);
       const jumps = Array.from({ length: 12 }, (_, step) => frames - 50 - 10 * step);

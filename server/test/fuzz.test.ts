@@ -31,6 +31,12 @@ const hostile: readonly string[] = [
   '"toString"',
   `${'['.repeat(2000)}${']'.repeat(2000)}`,
 ];
+/**
+ * Every value is tried at every third field, another third for the next value and the next endpoint: WAX_FUZZ=whole tries all of
+ * them, which takes three times as long.
+ */
+const stride = process.env.WAX_FUZZ === 'whole' ? 1 : 3;
+
 const hostilePlaces = ['%00', 'x', '2147483648', '-1', '__proto__', 'a'.repeat(4000), '%F0%9F%A5%8A', "'%20or%201=1", '..%2F..'];
 
 /** Something that a field would take, as far as its shape says. */
@@ -82,12 +88,13 @@ describe('whatever strangers send', function () {
 
   // Signing in is slowed down after ten of these, and a signed-out visitor would see nothing more.
   const all = Object.entries<Endpoint>(endpoints).filter(([name]) => name !== 'signOut' && name !== 'signIn');
-  for (const [name, endpoint] of all) {
+  for (const [turn, [name, endpoint]] of all.entries()) {
     it(`${name}: is never what the server stumbles over`, async () => {
       wrong.length = 0;
       const params = paramsOf(endpoint);
       for (const param of Object.keys(params))
-        for (const place of hostilePlaces) {
+        for (const [at, place] of hostilePlaces.entries()) {
+          if ((at + turn) % stride !== 0) continue;
           const filled = filledPath(endpoint.path, { ...params, [param]: '@@' }).replace(encodeURIComponent('@@'), place);
           await send(endpoint, filled, endpoint.body && '{}');
         }
@@ -106,8 +113,9 @@ describe('whatever strangers send', function () {
       const path = filledPath(endpoint.path, params);
       if ('id' in whole) whole.id = Object.values(params).at(-1);
       for (const text of [...hostile, '', '{', JSON.stringify(whole)]) await send(endpoint, path, text);
-      for (const field of Object.keys(whole))
-        for (const text of hostile) {
+      for (const [column, field] of Object.keys(whole).entries())
+        for (const [at, text] of hostile.entries()) {
+          if ((at + column + turn) % stride !== 0) continue;
           const body = JSON.stringify({ ...whole, [field]: '@@' }).replace('"@@"', () => text);
           await send(endpoint, path, body);
         }

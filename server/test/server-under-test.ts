@@ -1,5 +1,6 @@
 import { filledPath, roles, type Endpoint, type Role } from '@wax-fist/contract/endpoint';
 import { accountEndpoints } from '@wax-fist/contract/accounts';
+import { eq } from 'drizzle-orm';
 import { mkdtemp, rm } from 'node:fs/promises';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -9,11 +10,9 @@ import { Pool } from 'pg';
 import { v7 as uuid } from 'uuid';
 import { standardFor } from '../features/sessions/standard.ts';
 import { appOf } from '../app.ts';
-import { connect } from '../db/connection.ts';
-import { migrateDatabase } from '../db/migrate.ts';
-import { account, film, trainee, trainingSession, workerSign } from '../db/schema/index.ts';
+import { connect, type Database } from '../db/connection.ts';
+import { account, film, trainee, trainingSession } from '../db/schema/index.ts';
 import { packTimeline, timelineOf } from '@wax-fist/core/film';
-import { hashedPassword } from '../features/accounts/passwords.ts';
 import { openQueue } from '../jobs/queue.ts';
 import { takeJobs } from '../jobs/take-jobs.ts';
 import { openLog } from '../log.ts';
@@ -21,8 +20,9 @@ import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import type { Services } from '../services.ts';
 import { databaseNamed } from './database-named.ts';
+import { freshDatabase, password } from './ready-database.ts';
 
-export const password = 'rope and canvas';
+export { password };
 
 // A test may look into any answer; what it finds there is what it checks.
 /* eslint-disable @typescript-eslint/no-explicit-any */
@@ -94,21 +94,28 @@ export interface StartWishes {
   works?: boolean;
   /** More settings. */
   environment?: NodeJS.ProcessEnv;
+  /** A club of other people: accounts are not those of the other servers of a run. */
+  elsewhere?: boolean;
   /** Gets every line of the log. */
   logged?: string[];
 }
 
 /** The real server on a fresh database of the PostgreSQL named by WAX_DATABASE_URL, with one account for each role. */
-export async function startServer({ works = true, environment = {}, logged }: StartWishes = {}): Promise<ServerUnderTest> {
+export async function startServer({
+  works = true,
+  environment = {},
+  elsewhere = false,
+  logged,
+}: StartWishes = {}): Promise<ServerUnderTest> {
   const given = process.env.WAX_DATABASE_URL;
   if (!given) throw new Error('WAX_DATABASE_URL is not set; run bin/test api.');
   const name = `test_${uuid().replaceAll('-', '')}`;
   const administration = new Pool({ connectionString: given, max: 1 });
-  await administration.query(`create database ${name}`);
+  const { accountIds: known } = await freshDatabase(administration, given, name);
   const databaseUrl = databaseNamed(given, name);
   const home = await mkdtemp(join(tmpdir(), 'wax-fist-api-'));
   const connection = connect(databaseUrl);
-  await migrateDatabase(connection);
+  const accountIds = elsewhere ? await othersFor(connection.db) : known;
   const settings = settingsFrom({
     WAX_HOME: home,
     WAX_DATABASE_URL: databaseUrl,
@@ -122,13 +129,6 @@ export async function startServer({ works = true, environment = {}, logged }: St
   const ending = new AbortController();
   if (works)
     await takeJobs({ db: connection.db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal }, queue, log);
-  // This worker is alive for as long as the tests take, however slow the machine.
-  await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date(Date.now() + 3_600_000) });
-  const ids = Object.fromEntries(roles.map((role) => [role, uuid()])) as Record<Role, string>;
-  const passwordHash = await hashedPassword(password);
-  for (const [role, id] of Object.entries(ids) as [Role, string][]) {
-    await connection.db.insert(account).values({ id, role, passwordHash, name: `A ${role}`, email: `${role}@club.example` });
-  }
   const services: Services = { ...connection, settings, storage, queue, log };
   const server = await new Promise<Server>((resolve) => {
     const started = appOf(services, join(home, 'no-web')).listen(0, '127.0.0.1', () => resolve(started));
@@ -139,7 +139,7 @@ export async function startServer({ works = true, environment = {}, logged }: St
     services,
     visitor: () => new Visitor(base),
     as: (role) => new Visitor(base).signIn(`${role}@club.example`),
-    accountId: (role) => ids[role],
+    accountId: (role) => accountIds[role],
     async stop() {
       ending.abort();
       server.closeAllConnections();
@@ -151,6 +151,12 @@ export async function startServer({ works = true, environment = {}, logged }: St
       await rm(home, { recursive: true, force: true });
     },
   };
+}
+
+async function othersFor(db: Database): Promise<Record<Role, string>> {
+  const ids = Object.fromEntries(roles.map((role) => [role, uuid()])) as Record<Role, string>;
+  for (const role of roles) await db.update(account).set({ id: ids[role] }).where(eq(account.role, role));
+  return ids;
 }
 
 export interface ClubScene {

@@ -35,7 +35,7 @@ describe('an archive', function () {
   const correctionId = uuid();
 
   const club = async (): Promise<Club> => {
-    const server = await startServer({ works: false });
+    const server = await startServer({ works: false, elsewhere: true });
     return { server, head: await server.as('head-coach') };
   };
   before(async () => {
