@@ -32,15 +32,27 @@ export const comparedStrikeShape = object({
 });
 export type ComparedStrike = InferType<typeof comparedStrikeShape>;
 
-/** With what a strike is compared most often: the same one last time, the cleanest of its kind, one of the other side. */
-export const counterpartKinds = ['last-time', 'cleanest', 'other-side'] as const;
+/**
+ * With what a strike is compared most often: the same one last time, the cleanest of its kind, one of the other side, and the cleanest of
+ * somebody else who has agreed to be shown.
+ */
+export const counterpartKinds = ['last-time', 'cleanest', 'other-side', 'somebody-else'] as const;
 export const counterpartShape = object({
   kind: string().oneOf(counterpartKinds).required(),
   strikeId: id(),
   technique: string().required(),
   heldOn: string().required(),
+  traineeName: string().required(),
 });
 export type Counterpart = InferType<typeof counterpartShape>;
+
+/** A strike that shows how something mostly was in a session. */
+export const typicalStrikeShape = object({
+  strikeId: id(),
+  filmId: id(),
+  verdict: string().oneOf(verdicts).required(),
+});
+export type TypicalStrike = InferType<typeof typicalStrikeShape>;
 
 /** Strikes held against each other. */
 export const compareEndpoints = {
@@ -48,5 +60,10 @@ export const compareEndpoints = {
   /** Those that there are. */
   counterparts: endpoint('GET', '/api/strikes/:strikeId/counterparts', staff, {
     reply: array(counterpartShape.required()).required(),
+  }),
+  /** One with the verdict that was said most often; null where none was. */
+  typicalStrike: endpoint('GET', '/api/sessions/:sessionId/typical-strike', staff, {
+    query: object({ technique: string().max(80).required(), checkpointId: string().max(80).required() }),
+    reply: typicalStrikeShape.nullable().defined(),
   }),
 };

@@ -1,17 +1,9 @@
+import { turnOfView } from '@wax-fist/core/technique';
 import type { Seconds } from '@wax-fist/core/units';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { referenceStature } from './body/skeleton.ts';
 import { isHeld } from './motion/station.ts';
 import type { Scene, SceneCamera, SceneView } from './scene.ts';
-
-/** Degrees round the trainee, 0 in front, positive towards the lead side. In front of a bag means beside it. */
-const azimuth: Record<SceneView, number> = {
-  front: -31,
-  quarter: -52,
-  'lead-side': 88,
-  'rear-side': -88,
-  rear: 160,
-};
 
 /** Somebody who holds stands in the way of what is in front: it is filmed from further round, and both are in the picture. */
 const besideHolder: Partial<Record<SceneView, number>> = { front: -50, quarter: -68 };
@@ -27,7 +19,7 @@ export function cameraAt(
   const camera = new PerspectiveCamera(plan.fieldOfView ?? usualFieldOfView, plan.pictureWidth / plan.pictureHeight, 0.1, 40);
   const leadSide = stance === 'orthodox' ? 1 : -1;
   const held = station !== undefined && isHeld(station);
-  const round = ((held ? besideHolder[plan.view] : undefined) ?? azimuth[plan.view]) + (plan.turned ?? 0);
+  const round = ((held ? besideHolder[plan.view] : undefined) ?? turnOfView[plan.view]) + (plan.turned ?? 0);
   const turn = (leadSide * round * Math.PI) / 180;
   const size = stature / referenceStature;
   const wave = (hertz: number, phase: number): number => Math.sin(2 * Math.PI * hertz * seconds + phase);

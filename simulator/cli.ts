@@ -1,6 +1,7 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { Command, CommanderError } from 'commander';
 import { earsCommand } from './ears/ears-command.ts';
+import { drawnCommand } from './drawn-strikes.ts';
 import { renderCommand } from './render-command.ts';
 import { eyesCommand } from './eyes/eyes-command.ts';
 import { stillsCommand } from './stills.ts';
@@ -9,7 +10,7 @@ const program = new Command('bin/simulate')
   .description('The simulated trainee: films with their truth, and reference stills.')
   .exitOverride()
   .showHelpAfterError('(--help tells more)');
-for (const command of [renderCommand(), stillsCommand(), earsCommand(), eyesCommand()])
+for (const command of [renderCommand(), stillsCommand(), drawnCommand(), earsCommand(), eyesCommand()])
   program.addCommand(command.copyInheritedSettings(program));
 
 try {

@@ -1,8 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, type PointName, type Track } from '../body/index.ts';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointIn, type PointName, type Track } from '../body/index.ts';
 import { timelineOf, timeOf } from '../film/index.ts';
-import { differenceOf, fitted, placed, placementOf, placeOfInstant, sharedClock, strikingPath, type Placement } from './index.ts';
+import { views, type View } from '../technique/index.ts';
+import {
+  differenceOf,
+  drawnFrom,
+  drawnPicture,
+  drawnStrike,
+  fitted,
+  placed,
+  placementOf,
+  placeOfInstant,
+  sharedClock,
+  strikingPath,
+  type Placement,
+} from './index.ts';
 
 /** A film at a rate that wavers, as that of a phone does. */
 const filmed = (frames: number, rate: number, waver: number) =>
@@ -163,5 +176,58 @@ describe('the difference of two measures', () => {
 
   it('is doubted less within a film: what all its strikes are off by is the same in both', () => {
     expect(differenceOf(measured(10), measured(20), true).doubt).to.be.closeTo(Math.hypot(4, 4), 1e-9);
+  });
+});
+
+describe('a strike that is drawn', () => {
+  /** Somebody who stands upright with a hand out to the left and one to the front, in millimetres of the room. */
+  const room = emptyTrack(0, 2);
+  const places: Partial<Record<PointName, readonly [number, number, number]>> = {
+    nose: [0, 1650, 120],
+    leftShoulder: [180, 1400, 0],
+    rightShoulder: [-180, 1400, 0],
+    leftHip: [100, 900, 0],
+    rightHip: [-100, 900, 0],
+    leftWrist: [600, 1400, 0],
+    rightWrist: [-180, 1400, 600],
+    leftAnkle: [120, 80, 200],
+    rightAnkle: [-120, 80, -200],
+  };
+  for (const frame of [0, 1])
+    for (const [name, place] of Object.entries(places))
+      room.values.set([...place, 1], frame * numbersOfFrame + pointAt[name as PointName] * numbersOfPoint);
+  const drawn = drawnStrike({ launchFrame: 0, contactFrame: 1, homeFrame: 1 }, room);
+  const seen = (view: View) => {
+    const track = drawnFrom(drawn, view);
+    return (name: PointName) => pointIn(track, 1, pointAt[name])!;
+  };
+
+  it('stands upright in the picture, whole, at its own times', () => {
+    for (const view of views) {
+      const at = seen(view);
+      for (const name of Object.keys(places) as PointName[]) {
+        expect(at(name).x, `${view} ${name}`).to.be.within(0, drawnPicture.width);
+        expect(at(name).y, `${view} ${name}`).to.be.within(0, drawnPicture.height);
+      }
+      expect(at('nose').y).to.be.below(at('leftHip').y);
+      expect(at('leftHip').y).to.be.below(at('leftAnkle').y);
+    }
+    expect(timeOf(drawn.timeline, 1)).to.be.closeTo(1000 / 60, 1e-6);
+  });
+
+  it('is seen from where the camera stands', () => {
+    // From the lead side of somebody orthodox: what is hit lies to the left of the picture, the lead hand towards the camera.
+    const side = seen('lead-side');
+    expect(side('rightWrist').x).to.be.below(side('rightShoulder').x - 50);
+    expect(side('leftWrist').depth).to.be.below(side('leftShoulder').depth - 50);
+    const other = seen('rear-side');
+    expect(other('rightWrist').x).to.be.above(other('rightShoulder').x + 50);
+    expect(other('leftWrist').depth).to.be.above(other('leftShoulder').depth + 50);
+    // From the front their left is on the right, and what reaches out comes nearer.
+    const front = seen('front');
+    expect(front('leftShoulder').x).to.be.above(front('rightShoulder').x);
+    expect(front('rightWrist').depth).to.be.below(front('rightShoulder').depth);
+    const rear = seen('rear');
+    expect(rear('leftShoulder').x).to.be.below(rear('rightShoulder').x);
   });
 });

@@ -15,3 +15,12 @@ export const viewNames: Record<View, string> = {
 export const sides: readonly View[] = ['lead-side', 'rear-side'];
 /** Along the line between trainee and target. */
 export const across: readonly View[] = ['front', 'rear'];
+
+/** Where a camera of each view usually stands: degrees round an orthodox trainee, 0 in front, positive towards the lead side. In front of a bag means beside it. */
+export const turnOfView: Readonly<Record<View, number>> = {
+  front: -31,
+  quarter: -52,
+  'lead-side': 88,
+  'rear-side': -88,
+  rear: 160,
+};

@@ -1,4 +1,5 @@
 import { compareEndpoints, type ComparedStrike, type Counterpart } from '@wax-fist/contract/compare';
+import { consentEndpoints, type ConsentDraft } from '@wax-fist/contract/consents';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { reviewEndpoints, type Mark, type StrikeMark } from '@wax-fist/contract/review';
@@ -90,9 +91,25 @@ describe('strikes to compare with', () => {
     expect((await counterparts(own[2]!))['other-side']).to.equal(other[1]!.strikeId);
   });
 
-  it('nobody else’s strike is anybody’s counterpart', async () => {
+  it('somebody else’s is one only where they have agreed to be shown, clean, and as long as that holds', async () => {
     const { strikes: mine } = await session('2026-03-01', [['jab', 'clean']]);
-    await session('2026-02-01', [['jab', 'clean'], ['cross']]);
+    const { scene, strikes: other } = await session('2026-02-01', [['jab', 'fault'], ['jab', 'clean'], ['cross']]);
+    expect(await counterparts(mine[0]!)).to.deep.equal({});
+    const agreed = async (change: Partial<ConsentDraft>): Promise<void> => {
+      const draft = { givenBy: 'Somebody', asGuardian: false, seenBy: 'club' as const, until: null, note: '' };
+      const { traineeId } = scene;
+      const sent: ConsentDraft = { id: uuid(), traineeId, ...draft, asReference: true, givenOn: '2026-01-01', ...change };
+      expect((await coach.ask(consentEndpoints.giveConsent, { consentId: sent.id }, sent)).status).to.equal(200);
+    };
+    await agreed({});
+    expect(await counterparts(mine[0]!)).to.deep.equal({ 'somebody-else': other[1]!.strikeId });
+    await agreed({ asReference: false, givenOn: '2026-01-02' });
+    expect(await counterparts(mine[0]!)).to.deep.equal({});
+    await agreed({ givenOn: '2026-01-03', until: '2026-01-04' });
+    expect(await counterparts(mine[0]!)).to.deep.equal({});
+    await agreed({ givenOn: '2026-01-04' });
+    expect(await counterparts(mine[0]!)).to.have.property('somebody-else');
+    await coach.ask(consentEndpoints.withdrawConsent, { traineeId: scene.traineeId });
     expect(await counterparts(mine[0]!)).to.deep.equal({});
   });
 });

@@ -1,16 +1,24 @@
-import type { ComparedStrike, Counterpart, counterpartKinds } from '@wax-fist/contract/compare';
+import type { ComparedStrike, Counterpart, counterpartKinds, TypicalStrike } from '@wax-fist/contract/compare';
 import { mirroredTechnique } from '@wax-fist/core/technique';
 import type { Verdict } from '@wax-fist/core/review';
-import { and, desc, eq, ne, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, inArray, ne, not, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { leads } from '../../db/of-film.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { film, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { consent, film, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
+import { clubDay } from '../sessions/club-day.ts';
 import { marksBlind } from '../reviewing/second-marking.ts';
 import { asFilm, filmColumns } from '../footage/queries.ts';
 
 const counting = sql`from ${observation} as said where said.strike_id = ${strike}.id and not said.superseded`;
+/** Whether a trainee has agreed to be shown to others, by the word that counts on a day: the last one, if it has not ended. */
+const mayBeShownOn = (
+  day: string,
+) => sql`coalesce((select word.as_reference and word.withdrawn_at is null and coalesce(word.until, ${day}::date) >= ${day}::date
+  from ${consent} as word where word.trainee_id = ${trainee}.id and word.given_on <= ${day}::date
+  order by word.given_on desc, word.id desc limit 1), false)`;
+const wasSaid = (verdicts: SQL): SQL => sql`exists (select 1 ${counting} and said.verdict in (${verdicts}))`;
 const times = (verdicts: SQL) => sql<number>`(select count(*)::int ${counting} and said.verdict in (${verdicts}))`;
 
 /**
@@ -51,14 +59,17 @@ export async function counterpartsOf(db: Database, strikeId: string, accountId: 
   const sameThing = and(eq(strike.technique, own.technique), part)!;
   const otherTechnique = mirroredTechnique(own.technique);
   const lastDay = desc(trainingSession.heldOn);
+  const isOwn = eq(trainee.id, own.traineeId);
+  const seenAlike = and(sameThing, eq(film.view, own.film.view), sql`${leads} = ${own.stance}`);
+  const isClean = and(wasSaid(sql`'clean'`), not(wasSaid(sql`'fault', 'watch'`)));
+  const cleanFirst = [desc(times(sql`'clean'`)), lastDay];
   const share = sql`${strike.contactFrame}::float / nullif(${film.frames}, 0)`;
   const asked: Record<(typeof counterpartKinds)[number], { where: SQL; first: SQL[] }> = {
     // The one at about the same place of its film: as fresh, or as tired.
     'last-time': {
       where: and(
-        sameThing,
-        eq(film.view, own.film.view),
-        sql`${leads} = ${own.stance}`,
+        isOwn,
+        seenAlike,
         sql`(${trainingSession.heldOn}, ${trainingSession.id}) < (${own.heldOn}::date, ${own.film.sessionId}::uuid)`,
       )!,
       first: [
@@ -67,19 +78,15 @@ export async function counterpartsOf(db: Database, strikeId: string, accountId: 
         sql`abs(${share} - ${own.contactFrame}::float / nullif(${own.film.frames}::int, 0))`,
       ],
     },
-    cleanest: {
-      where: and(
-        sameThing,
-        eq(film.view, own.film.view),
-        sql`${leads} = ${own.stance}`,
-        sql`${times(sql`'clean'`)} > 0`,
-        sql`${times(sql`'fault', 'watch'`)} = 0`,
-      )!,
-      first: [desc(times(sql`'clean'`)), lastDay],
+    cleanest: { where: and(isOwn, seenAlike, isClean)!, first: cleanFirst },
+    'somebody-else': {
+      where: and(ne(trainee.id, own.traineeId), mayBeShownOn(clubDay()), seenAlike, isClean)!,
+      first: cleanFirst,
     },
     // The same with the other foot in front; else what the other hand, or leg, does as well.
     'other-side': {
       where: and(
+        isOwn,
         part,
         otherTechnique === undefined
           ? sql`${strike.technique} = ${own.technique} and ${leads} <> ${own.stance}`
@@ -92,16 +99,53 @@ export async function counterpartsOf(db: Database, strikeId: string, accountId: 
   const answers = await Promise.all(
     kinds.map(async ([kind, { where, first }]) => {
       const [one] = await db
-        .select({ strikeId: strike.id, technique: strike.technique, heldOn: trainingSession.heldOn })
+        .select({ strikeId: strike.id, technique: strike.technique, heldOn: trainingSession.heldOn, traineeName: trainee.name })
         .from(trainingSession)
         .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
         .innerJoin(film, and(eq(film.sessionId, trainingSession.id), eq(film.state, 'ready')))
         .innerJoin(strike, and(eq(strike.filmId, film.id), eq(strike.removed, false)))
-        .where(and(eq(trainee.id, own.traineeId), ne(strike.id, strikeId), where))
+        .where(and(ne(strike.id, strikeId), where))
         .orderBy(...first, strike.id)
         .limit(1);
       return one ? [{ kind, ...one }] : [];
     }),
   );
   return answers.flat();
+}
+
+/**
+ * A strike that shows how something mostly was in a session: the first one of those with the verdict that was said most often. Films that
+ * whoever asks marks blind tell nothing. Null where nothing was said.
+ */
+export async function typicalStrike(
+  db: Database,
+  asked: { sessionId: string; technique: string; checkpointId: string; accountId: string },
+): Promise<TypicalStrike | null> {
+  const said = db
+    .select({
+      strikeId: strike.id,
+      filmId: film.id,
+      verdict: observation.verdict,
+      at: sql`(${film.addedAt}, ${strike.contactFrame})`.as('at'),
+      times: sql<number>`count(*) over (partition by ${observation.verdict})`.as('times'),
+    })
+    .from(observation)
+    .innerJoin(strike, and(eq(strike.id, observation.strikeId), eq(strike.removed, false)))
+    .innerJoin(film, and(eq(film.id, strike.filmId), eq(film.state, 'ready'), not(marksBlind(asked.accountId))))
+    .where(
+      and(
+        eq(film.sessionId, asked.sessionId),
+        eq(strike.technique, asked.technique),
+        eq(observation.checkpointId, asked.checkpointId),
+        eq(observation.superseded, false),
+        inArray(observation.verdict, ['clean', 'watch', 'fault']),
+      ),
+    )
+    .as('said');
+  const [one] = await db
+    .select({ strikeId: said.strikeId, filmId: said.filmId, verdict: said.verdict })
+    .from(said)
+    .orderBy(desc(said.times), said.at, said.strikeId)
+    .limit(1);
+  return one ? { ...one, verdict: one.verdict! } : null;
 }

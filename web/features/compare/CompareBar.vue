@@ -2,23 +2,33 @@
 import type { Counterpart } from '@wax-fist/contract/compare';
 import { mdiArrowLeft, mdiKeyboardOutline, mdiSwapHorizontal } from '@mdi/js';
 import { counterpartKinds } from '@wax-fist/contract/compare';
+import { computed } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { CompareKey } from './compare-keys.ts';
 import { counterpartNames } from './compare-words.ts';
-import type { ComparedSide } from './compared-side.ts';
+import type { ComparedSide, FilmedSide } from './compared-side.ts';
+import { isDrawn } from './drawn-side.ts';
 
 /** Whose strikes they are, and against what else the first one can be held. */
 const { first, second, counterparts, keys } = defineProps<{
-  first: ComparedSide;
+  first: FilmedSide;
   second: ComparedSide;
-  counterparts: readonly Counterpart[];
+  /** Undefined as long as they are looked for. */
+  counterparts: readonly Counterpart[] | undefined;
   keys: Keys<CompareKey>;
   back: RouteLocationRaw;
 }>();
 defineEmits<{ against: [kind: Counterpart['kind']]; do: [what: CompareKey] }>();
-const named = (kind: Counterpart['kind']) => counterparts.find((one) => one.kind === kind);
-const isShown = (kind: Counterpart['kind']): boolean => named(kind)?.strikeId === second.strike.strikeId;
+const named = (kind: Counterpart['kind']) => counterparts?.find((one) => one.kind === kind);
+const isShown = (kind: Counterpart['kind']): boolean =>
+  second.strike !== undefined && named(kind)?.strikeId === second.strike.strikeId;
+const titleOf = (kind: Counterpart['kind']): string | undefined => {
+  const one = named(kind);
+  if (one) return kind === 'somebody-else' ? one.traineeName : undefined;
+  return counterparts ? 'There is none' : 'Being looked for';
+};
+const canBeDrawn = computed(() => first.technique !== undefined && isDrawn(first.technique.id));
 </script>
 
 <template>
@@ -33,10 +43,19 @@ const isShown = (kind: Counterpart['kind']): boolean => named(kind)?.strikeId ==
         type="button"
         :disabled="!named(kind)"
         :aria-pressed="isShown(kind)"
-        :title="named(kind) ? undefined : 'There is none'"
+        :title="titleOf(kind)"
         @click="$emit('against', kind)"
       >
         {{ counterpartNames[kind] }} <kbd>{{ keys.drawn(kind) }}</kbd>
+      </button>
+      <button
+        type="button"
+        :disabled="!canBeDrawn"
+        :aria-pressed="!second.strike"
+        :title="canBeDrawn ? undefined : 'There is no drawing of this one'"
+        @click="$emit('do', 'drawn')"
+      >
+        How it should be <kbd>{{ keys.drawn('drawn') }}</kbd>
       </button>
     </div>
     <VSpacer />
@@ -45,6 +64,7 @@ const isShown = (kind: Counterpart['kind']): boolean => named(kind)?.strikeId ==
       variant="text"
       size="small"
       aria-label="Change places"
+      :disabled="!second.strike"
       :title="`Change places (${keys.drawn('swap')})`"
       @click="$emit('do', 'swap')"
     />

@@ -14,16 +14,17 @@ import ComparedMeasures from './ComparedMeasures.vue';
 import ComparedPicture from './ComparedPicture.vue';
 import { compareKeys, type CompareKey } from './compare-keys.ts';
 import { comparedRows } from './compared-measures.ts';
-import type { ComparedSide } from './compared-side.ts';
+import type { ComparedSide, FilmedSide } from './compared-side.ts';
+import { drawnId, isDrawn } from './drawn-side.ts';
 import { sideInWords } from './compare-words.ts';
 import { useComparison } from './use-comparison.ts';
 
 /** Two strikes, locked at a moment, beside each other or one over the other. */
 const { first, second, counterparts } = defineProps<{
-  first: ComparedSide;
+  first: FilmedSide;
   second: ComparedSide;
-  /** With what the first one is compared most often. */
-  counterparts: readonly Counterpart[];
+  /** With what the first one is compared most often; undefined as long as that is looked for. */
+  counterparts: readonly Counterpart[] | undefined;
 }>();
 const route = useRoute();
 const router = useRouter();
@@ -41,8 +42,7 @@ const keysShown = ref(false);
 const films = shallowRef<readonly [FollowedFilm | undefined, FollowedFilm | undefined]>([undefined, undefined]);
 void Promise.all([first.followed, second.followed]).then((both) => (films.value = both));
 
-const into = computed(() => ({ width: first.strike.film.width!, height: first.strike.film.height! }));
-const otherSize = computed(() => ({ width: second.strike.film.width!, height: second.strike.film.height! }));
+const into = computed(() => first.picture);
 const placement = computed(() => {
   const [one, other] = films.value;
   const found =
@@ -50,16 +50,16 @@ const placement = computed(() => {
     other &&
     !asFilmed.value &&
     placementOf(
-      { track: one.track, frame: first.strike.launchFrame },
-      { track: other.track, frame: second.strike.launchFrame },
+      { track: one.track, frame: first.moments.launchFrame },
+      { track: other.track, frame: second.moments.launchFrame },
       mirrored.value,
     );
-  return found || fitted(otherSize.value, into.value, mirrored.value ?? first.strike.stance !== second.strike.stance);
+  return found || fitted(second.picture, into.value, mirrored.value ?? first.stance !== second.stance);
 });
 const paths = computed(() =>
   [first, second].map((side, place) => {
     const film = films.value[place];
-    return film && side.technique && ways.value ? strikingPath(film, side.playable.timeline, side.strike, side.technique) : [];
+    return film && side.technique && ways.value ? strikingPath(film, side.timeline, side.moments, side.technique) : [];
   }),
 );
 const rows = computed(() => comparedRows([first, second], films.value));
@@ -83,9 +83,11 @@ watchDebounced(
 );
 
 const against = (kind: Counterpart['kind']): void => {
-  const one = counterparts.find((counterpart) => counterpart.kind === kind);
-  if (one) void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId: one.strikeId } });
+  const one = counterparts?.find((counterpart) => counterpart.kind === kind);
+  if (one) holdAgainst(one.strikeId);
 };
+const holdAgainst = (secondId: string): void =>
+  void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId } });
 const back = () => ({ name: 'bench', params: { filmId: first.strike.film.id, strikeId: first.strike.strikeId } });
 const doing: Record<CompareKey, () => void> = {
   'frame-back': () => comparison.step(-1),
@@ -100,7 +102,9 @@ const doing: Record<CompareKey, () => void> = {
   'as-filmed': () => (asFilmed.value = !asFilmed.value),
   mirror: () => (mirrored.value = !placement.value.mirrored),
   paths: () => (ways.value = !ways.value),
+  // What is drawn is seen from where the first one was filmed, so that has to be a film.
   swap: () =>
+    second.strike &&
     void router.replace({
       name: 'compare',
       params: { firstId: second.strike.strikeId, secondId: first.strike.strikeId },
@@ -108,6 +112,8 @@ const doing: Record<CompareKey, () => void> = {
   'last-time': () => against('last-time'),
   cleanest: () => against('cleanest'),
   'other-side': () => against('other-side'),
+  'somebody-else': () => against('somebody-else'),
+  drawn: () => first.technique && isDrawn(first.technique.id) && holdAgainst(drawnId),
   keys: () => (keysShown.value = true),
   back: () => void router.push(back()),
 };

@@ -6,28 +6,38 @@ import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CompareDesk from './CompareDesk.vue';
-import { comparedSide, type ComparedSide } from './compared-side.ts';
+import { filmedSide, type ComparedSide, type FilmedSide } from './compared-side.ts';
+import { drawnId, drawnSide, isDrawn } from './drawn-side.ts';
 
 /** Two strikes held against each other; with one alone, the one with which it is compared most often is looked for. */
 const { firstId, secondId = '' } = defineProps<{ firstId: string; secondId?: string }>();
 const router = useRouter();
 const catalogue = useCatalogue();
-const both = shallowRef<{ first: ComparedSide; second: ComparedSide; counterparts: Counterpart[] }>();
+const both = shallowRef<{ first: FilmedSide; second: ComparedSide }>();
+/** They come when they come: what is to be seen does not wait for them. */
+const known = shallowRef<Counterpart[]>();
 const failure = ref<string>();
 const alone = ref(false);
 
 /** Sides that were asked for before: the first one stays when it is held against another. */
-const sides = new Map<string, Promise<ComparedSide>>();
-function sideOf(strikeId: string): Promise<ComparedSide> {
-  const held = sides.get(strikeId) ?? comparedSide(strikeId);
+const sides = new Map<string, Promise<FilmedSide>>();
+function sideOf(strikeId: string): Promise<FilmedSide> {
+  const held = sides.get(strikeId) ?? filmedSide(strikeId);
   sides.set(strikeId, held);
   held.catch(() => sides.delete(strikeId));
   return held;
 }
 let counterpartsOf: { strikeId: string; found: Promise<Counterpart[]> } | undefined;
 function counterparts(): Promise<Counterpart[]> {
-  if (counterpartsOf?.strikeId !== firstId)
+  if (counterpartsOf?.strikeId !== firstId) {
+    known.value = undefined;
     counterpartsOf = { strikeId: firstId, found: request(compareEndpoints.counterparts, { params: { strikeId: firstId } }) };
+    const { strikeId, found } = counterpartsOf;
+    found.then(
+      (list) => strikeId === firstId && (known.value = list),
+      () => (counterpartsOf = undefined),
+    );
+  }
   return counterpartsOf.found;
 }
 
@@ -40,17 +50,20 @@ async function load(): Promise<void> {
     // Somebody is asked for with it as soon as it is known who.
     first.catch(() => undefined);
     if (!secondId) {
-      const known = await counterparts();
-      const [likeliest] = counterpartKinds.flatMap((kind) => known.find((one) => one.kind === kind) ?? []);
-      alone.value = !likeliest;
+      const found = await counterparts();
+      const [likeliest] = counterpartKinds.flatMap((kind) => found.find((one) => one.kind === kind) ?? []);
+      const { technique } = await first;
+      alone.value = !likeliest && !(technique && isDrawn(technique.id));
+      if (!likeliest && !alone.value) await router.replace({ params: { firstId, secondId: drawnId } });
       if (likeliest) void sideOf(likeliest.strikeId).catch(() => undefined);
       if (likeliest) await router.replace({ params: { firstId, secondId: likeliest.strikeId } });
       return;
     }
-    const [known, one, other] = await Promise.all([counterparts(), first, sideOf(secondId), catalogue.ready()]);
-    both.value = { first: one, second: other, counterparts: known };
+    void counterparts().catch(() => undefined);
+    const second = secondId === drawnId ? first.then(drawnSide) : sideOf(secondId);
+    const [one, other] = await Promise.all([first, second, catalogue.ready()]);
+    both.value = { first: one, second: other };
   } catch (error) {
-    counterpartsOf = undefined;
     failure.value = messageOf(error);
   }
 }
@@ -58,7 +71,7 @@ watch(() => [firstId, secondId], load, { immediate: true });
 </script>
 
 <template>
-  <CompareDesk v-if="both" :key="`${firstId} ${secondId}`" v-bind="both" />
+  <CompareDesk v-if="both" :key="`${firstId} ${secondId}`" v-bind="both" :counterparts="known" />
   <div v-else class="page">
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert">
       {{ failure }}
@@ -69,7 +82,7 @@ watch(() => [firstId, secondId], load, { immediate: true });
     </VAlert>
     <div v-else-if="alone" class="empty">
       There is nothing to hold this strike against yet: no earlier session has it from this side, none of its kind was judged
-      clean, and the other side was not filmed.
+      clean, the other side was not filmed, nobody else’s may be shown, and there is no drawing of it.
       <VBtn variant="text" @click="router.back()">Back</VBtn>
     </div>
     <div v-else role="status" aria-label="Both strikes are being opened"><VSkeletonLoader type="image, table-row" /></div>

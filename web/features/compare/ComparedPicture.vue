@@ -3,6 +3,7 @@ import type { Placement, OnTheWay } from '@wax-fist/core/compare';
 import { timeOf } from '@wax-fist/core/film';
 import { computed, ref, watch } from 'vue';
 import FilmPicture from '../../player/FilmPicture.vue';
+import DrawnBody from './DrawnBody.vue';
 import type { ComparedSide } from './compared-side.ts';
 
 /** One strike at one frame, laid out so that its body comes to lie where it should. */
@@ -22,7 +23,7 @@ const {
   path?: readonly OnTheWay[];
 }>();
 const picture = ref<InstanceType<typeof FilmPicture>>();
-const size = computed(() => ({ width: side.strike.film.width!, height: side.strike.film.height! }));
+const size = computed(() => side.picture);
 watch([() => frame, picture], () => picture.value && picture.value.player.at.value !== frame && picture.value.player.go(frame), {
   immediate: true,
   flush: 'post',
@@ -40,18 +41,30 @@ const laid = computed(() => {
 });
 const line = computed(() => path.map(({ x, y }) => `${x},${y}`).join(' '));
 /** Where on its way it is now. */
-const now = computed(() => path.findLast(({ time }) => time <= timeOf(side.playable.timeline, frame) + 0.5));
+const now = computed(() => path.findLast(({ time }) => time <= timeOf(side.timeline, frame) + 0.5));
 const thick = computed(() => size.value.height / 220);
 </script>
 
 <template>
   <div class="laid" :style="laid">
-    <FilmPicture ref="picture" :film="side.playable" :width="size.width" :height="size.height" :begin="frame" class="picture">
+    <FilmPicture
+      v-if="side.strike"
+      ref="picture"
+      :film="side.playable"
+      :width="size.width"
+      :height="size.height"
+      :begin="frame"
+      class="picture"
+    >
       <svg v-if="path.length > 0" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
-        <polyline :points="line" :stroke-width="thick" />
-        <circle v-if="now" :cx="now.x" :cy="now.y" :r="thick * 2.4" />
+        <polyline class="line" :points="line" :stroke-width="thick" />
+        <circle v-if="now" class="now" :cx="now.x" :cy="now.y" :r="thick * 2.4" />
       </svg>
     </FilmPicture>
+    <DrawnBody v-else :body="side.body" :frame="frame" :picture="size" class="picture stage" :data-frame="frame">
+      <polyline class="line" :points="line" :stroke-width="thick" />
+      <circle v-if="now" class="now" :cx="now.x" :cy="now.y" :r="thick * 2.4" />
+    </DrawnBody>
   </div>
 </template>
 
@@ -66,19 +79,19 @@ const thick = computed(() => size.value.height / 220);
   width: 100%;
   height: 100%;
 }
-svg {
+.picture > svg {
   position: absolute;
   inset: 0;
   width: 100%;
   height: 100%;
   pointer-events: none;
 }
-polyline {
+.line {
   fill: none;
   stroke: var(--way, #e9b44c);
   stroke-linejoin: round;
 }
-circle {
+.now {
   fill: var(--way, #e9b44c);
 }
 </style>

@@ -18,6 +18,8 @@ export type CompareKey =
   | 'last-time'
   | 'cleanest'
   | 'other-side'
+  | 'somebody-else'
+  | 'drawn'
   | 'keys'
   | 'back';
 
@@ -38,6 +40,8 @@ export const compareKeys: readonly KeyAction<CompareKey>[] = [
   { id: 'last-time', group: 'Against', name: 'The same one last time', keys: ['1'] },
   { id: 'cleanest', group: 'Against', name: 'The cleanest', keys: ['2'] },
   { id: 'other-side', group: 'Against', name: 'The other side', keys: ['3'] },
+  { id: 'somebody-else', group: 'Against', name: 'Somebody else’s, who may be shown', keys: ['4'] },
+  { id: 'drawn', group: 'Against', name: 'How it should be, drawn', keys: ['5'] },
   { id: 'keys', group: 'Desk', name: 'These keys', keys: ['?'] },
   { id: 'back', group: 'Desk', name: 'Back to the bench', keys: ['Escape'] },
 ];

@@ -7,20 +7,24 @@ import { shortDay } from '@wax-fist/core/words';
 import type { ComparedSide } from './compared-side.ts';
 
 /** Which strike it is. */
-export const sideInWords = ({ strike, catalogue }: ComparedSide): string =>
-  [
+export function sideInWords({ strike, catalogue, technique }: ComparedSide): string {
+  if (!strike)
+    return `drawn, nobody who was filmed: ${(technique?.name ?? '').toLowerCase()}, thrown cleanly as the usual school has it`;
+  return [
     `${strike.traineeName}, ${shortDay(strike.heldOn)}`,
     techniqueName(catalogue, strike.technique).toLowerCase(),
     strike.stance,
     viewNames[strike.film.view].toLowerCase(),
     rungName(strike.rung).toLowerCase(),
   ].join(', ');
+}
 
 /** With what it is compared. */
 export const counterpartNames: Readonly<Record<Counterpart['kind'], string>> = {
   'last-time': 'Last time',
   cleanest: 'The cleanest',
   'other-side': 'The other side',
+  'somebody-else': 'Somebody else',
 };
 
 /** Where the clock stands. */

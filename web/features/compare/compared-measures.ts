@@ -13,10 +13,10 @@ export interface ComparedRow {
 }
 
 /** What one strike measures, by checkpoint. */
-function valuesOf({ strike, technique, playable }: ComparedSide, film: FollowedFilm | undefined) {
-  const points = film && technique && measurable(film, strike, technique);
+function valuesOf({ moments, technique, timeline }: ComparedSide, film: FollowedFilm | undefined) {
+  const points = film && technique && measurable(film, moments, technique);
   return (checkpoint: Checkpoint): MeasuredValue | undefined => {
-    const found = measureOf(playable.timeline, strike, points, checkpoint);
+    const found = measureOf(timeline, moments, points, checkpoint);
     return found?.value === undefined ? undefined : found;
   };
 }
@@ -28,9 +28,9 @@ export function comparedRows(
 ): ComparedRow[] {
   const [first, second] = sides;
   const values = [valuesOf(first, films[0]), valuesOf(second, films[1])] as const;
-  const sameFilm = first.strike.film.id === second.strike.film.id;
+  const sameFilm = first.strike !== undefined && first.strike.film.id === second.strike?.film.id;
   const saidIn = (side: ComparedSide, id: string): Verdict | undefined =>
-    side.strike.verdicts.find(({ checkpointId }) => checkpointId === id)?.verdict;
+    side.strike?.verdicts.find(({ checkpointId }) => checkpointId === id)?.verdict;
   if (!first.technique) return [];
   return rowsOf(first.catalogue, first.technique.id).flatMap(({ checkpointId }): ComparedRow[] => {
     const checkpoint = first.catalogue.checkpoints.get(checkpointId);

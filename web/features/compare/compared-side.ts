@@ -1,22 +1,38 @@
 import { compareEndpoints, type ComparedStrike } from '@wax-fist/contract/compare';
 import type { Track } from '@wax-fist/core/body';
+import type { FrameTimeline } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
-import { thrownAs, type Catalogue, type Technique } from '@wax-fist/core/technique';
+import type { StrikeMoments } from '@wax-fist/core/strikes';
+import { thrownAs, type Catalogue, type Stance, type Technique } from '@wax-fist/core/technique';
+import type { Px } from '@wax-fist/core/units';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { playableOf, pointsOf } from '../footage/playable.ts';
 
-/** One of the two strikes that are held against each other. */
-export interface ComparedSide {
-  strike: ComparedStrike;
-  playable: PlayableFilm;
-  /** The checklists by which its session is judged. */
+/** What is held against something else, whether it was filmed or is drawn. */
+interface Side {
+  timeline: FrameTimeline;
+  moments: StrikeMoments;
+  picture: { width: Px; height: Px };
+  stance: Stance;
+  /** The checklists by which it is judged. */
   catalogue: Catalogue;
   technique: Technique | undefined;
   /** The body as it was followed; comes later, and not at all where it was not. */
   followed: Promise<FollowedFilm | undefined>;
 }
+/** A strike of a film. */
+export interface FilmedSide extends Side {
+  strike: ComparedStrike;
+  playable: PlayableFilm;
+}
+/** How it is thrown cleanly, drawn as a body. */
+export interface DrawnSide extends Side {
+  strike?: never;
+  body: Track;
+}
+export type ComparedSide = FilmedSide | DrawnSide;
 
 function followedIn({ film, stance }: ComparedStrike, { timeline }: PlayableFilm, track: Track | undefined) {
   const picture = { width: film.width!, height: film.height! };
@@ -24,15 +40,17 @@ function followedIn({ film, stance }: ComparedStrike, { timeline }: PlayableFilm
 }
 
 /** @throws Refused, Unreachable, and Error when its film cannot be shown yet */
-export async function comparedSide(strikeId: string): Promise<ComparedSide> {
+export async function filmedSide(strikeId: string): Promise<FilmedSide> {
   const strike = await request(compareEndpoints.comparedStrike, { params: { strikeId } });
-  if (strike.film.state !== 'ready') throw new Error('The film of this strike cannot be shown yet.');
-  const points = pointsOf(strike.film);
-  const [playable, catalogue] = await Promise.all([playableOf(strike.film), useCatalogue().at(strike.checklistVersion)]);
+  const { film, stance } = strike;
+  if (film.state !== 'ready') throw new Error('The film of this strike cannot be shown yet.');
+  const points = pointsOf(film);
+  const [playable, catalogue] = await Promise.all([playableOf(film), useCatalogue().at(strike.checklistVersion)]);
   return {
-    strike,
-    playable,
-    catalogue,
+    ...{ strike, playable, catalogue, stance },
+    timeline: playable.timeline,
+    moments: strike,
+    picture: { width: film.width!, height: film.height! },
     technique: catalogue.techniques.get(thrownAs(catalogue, strike)),
     followed: points.then((track) => followedIn(strike, playable, track)),
   };

@@ -11,9 +11,8 @@ export const compareSpeeds = speeds.filter((speed) => speed < 1);
 
 /** Two strikes on one clock: where it stands, and how it is moved. */
 export function useComparison(first: ComparedSide, second: ComparedSide, begin: { lock: Moment; instant: Ms }) {
-  const timed = ({ strike, playable }: ComparedSide) => ({ timeline: playable.timeline, moments: strike });
   const lock = ref<Moment>(begin.lock);
-  const clock = computed(() => sharedClock(timed(first), timed(second), lock.value));
+  const clock = computed(() => sharedClock(first, second, lock.value));
   const place = ref(placeOfInstant(clock.value.instants, begin.instant));
   const instant = computed(() => clock.value.instants[place.value]!);
   const frames = computed(() => clock.value.framesAt(instant.value));

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Track } from '@wax-fist/core/body';
+import { computed } from 'vue';
+import { bodyPieces } from './drawn-body.ts';
+
+/** A body at one frame, drawn with its limbs as thick as they are; what lies further away is darker. */
+const { body, frame, picture } = defineProps<{
+  body: Track;
+  frame: number;
+  picture: { width: number; height: number };
+}>();
+const pieces = computed(() => bodyPieces(body, frame));
+const shadeOf = (place: number): string => `hsl(40 14% ${52 + (28 * place) / Math.max(1, pieces.value.length - 1)}%)`;
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" role="img" aria-label="A drawn body">
+    <polyline
+      v-for="({ name, points, thick, filled, glove }, place) in pieces"
+      :key="name"
+      :points="filled ? `${points} ${points.split(' ')[0]}` : points"
+      class="piece"
+      :class="{ glove }"
+      :fill="filled ? shadeOf(place) : 'none'"
+      :stroke="glove ? undefined : shadeOf(place)"
+      :stroke-width="thick"
+    />
+    <g class="way"><slot /></g>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  overflow: visible;
+}
+.piece {
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+.glove {
+  stroke: #b4552d;
+}
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { drawnId } from './drawn-side.ts';
+
+/** A strike that was picked in a chart: to the bench, or held against another one. */
+defineProps<{
+  strikeId: string;
+  filmId: string;
+  /** What was picked, in words. */
+  says: string;
+  /** A strike that it may be held against rather than the likeliest one, and what that is. */
+  against?: { strikeId: string; name: string } | undefined;
+}>();
+defineEmits<{ close: [] }>();
+</script>
+
+<template>
+  <div class="acts picked no-print" role="status" aria-label="Picked">
+    <b class="number">{{ says }}</b>
+    <slot />
+    <VBtn variant="outlined" size="small" :to="{ name: 'bench', params: { filmId, strikeId } }">On the bench</VBtn>
+    <VBtn
+      variant="outlined"
+      size="small"
+      :to="{ name: 'compare', params: { firstId: strikeId, ...(against && { secondId: against.strikeId }) } }"
+      >{{ against ? `Compare with ${against.name}` : 'Compare' }}</VBtn
+    >
+    <VBtn variant="text" size="small" :to="{ name: 'compare', params: { firstId: strikeId, secondId: drawnId } }">
+      With how it should be
+    </VBtn>
+    <VBtn variant="text" size="small" @click="$emit('close')">Let go</VBtn>
+  </div>
+</template>
+
+<style scoped>
+.picked {
+  padding: 10px 14px;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  background: rgb(var(--v-theme-surface));
+}
+</style>
