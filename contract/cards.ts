@@ -1,4 +1,5 @@
 import { stillOrigins, stillRoles } from '@wax-fist/core/card';
+import { frequencies } from '@wax-fist/core/correction';
 import { families, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
@@ -49,6 +50,8 @@ export const cardShape = object({
   cue: string().required(),
   /** With its dose and how often; empty where none is given. */
   drill: string().defined(),
+  /** How often it is done; null where nobody said. */
+  often: string().oneOf(frequencies).nullable().defined(),
   /** How it should be, and why, in a sentence each; empty where the checklists no longer have it. */
   why: string().defined(),
   rung: rung().required(),

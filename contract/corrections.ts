@@ -1,6 +1,7 @@
 import {
   correctionEventKinds,
   correctionStates,
+  frequencies,
   isLadderStep,
   ladderSteps,
   largestTarget,
@@ -42,6 +43,8 @@ export const correctionEventShape = object({
   rung: rung().nullable().defined(),
   /** What made it; null when it was taken by hand. */
   numbers: stepNumbersShape.nullable().default(null),
+  /** Of a drill. */
+  often: string().oneOf(frequencies).nullable().default(null),
 });
 export type CorrectionEvent = InferType<typeof correctionEventShape>;
 
@@ -110,13 +113,17 @@ export const correctionEventDraftShape = object({
   rung: rung().nullable().default(null),
   sessionId: id().nullable().defined(),
   note: note().default(''),
+  /** Only of a drill: how often it is done. */
+  often: string().oneOf(frequencies).nullable().default(null),
   /** When to look again; of a re-check or a step the usual time after it when not given, else left as it is. */
   recheckOn: day().optional(),
-}).test(
-  'rung',
-  'A step on the ladder needs its rung, and nothing else has one.',
-  ({ kind, rung: of }) => isLadderStep(kind) === (of !== null),
-);
+})
+  .test(
+    'rung',
+    'A step on the ladder needs its rung, and nothing else has one.',
+    ({ kind, rung: of }) => isLadderStep(kind) === (of !== null),
+  )
+  .test('often', 'Only a drill is done so and so often.', ({ kind, often }) => kind === 'drill-given' || often === null);
 
 /** A strike that shows a correction's fault, or the thing done well. */
 export const evidenceShape = object({

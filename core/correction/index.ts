@@ -9,4 +9,5 @@ export * from './ask-level.ts';
 export * from './ladder-step.ts';
 export * from './what-first.ts';
 export * from './due.ts';
+export * from './how-often.ts';
 export * from './clustered.ts';

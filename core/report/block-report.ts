@@ -2,7 +2,7 @@ import { daysBetween } from '../days.ts';
 import { changeNames, correctionStateNames, isAbout, isLadderStep, rungName, type Together } from '../correction/index.ts';
 import { seen, weightedFaults } from '../review/index.ts';
 import { checkpointName, techniqueName, type Catalogue } from '../technique/index.ts';
-import { counted, drillOf, levelInWords, percent, wholeDay } from '../words/index.ts';
+import { counted, drillInWords, levelInWords, percent, wholeDay } from '../words/index.ts';
 import { cautionsOf } from './cautions.ts';
 import { whatNext, type AskedNext, type StandingInReport } from './next.ts';
 import { rateRow, strengthsOf, type AnswerInReport, type JudgedInReport } from './rates.ts';
@@ -68,7 +68,7 @@ function became({ catalogue, answers, from, to }: BlockInReport, one: StandingIn
   });
   const answer = answers.filter(isAbout(one)).find(({ rung }) => rung === one.rung);
   const now = answer?.levels.findLast(({ heldOn }) => heldOn <= to);
-  const drill = drillOf(one);
+  const drill = drillInWords(one);
   return [
     `${techniqueName(catalogue, one.technique)}, ${checkpointName(catalogue, one.checkpointId).toLowerCase()}.`,
     one.openedOn >= from ? `Opened on ${wholeDay(one.openedOn)}.` : `Worked on since ${wholeDay(one.openedOn)}.`,

@@ -2,7 +2,7 @@ import { asksWhatFirst, inOwnOrder, whatFirst, type Thing, type Together } from 
 import type { CorrectionEventKind, CorrectionState } from '../correction/index.ts';
 import type { Tally } from '../review/index.ts';
 import { checkpointName, techniqueName, type Catalogue } from '../technique/index.ts';
-import { drillOf, faultsOfSeen, standingInWords, wholeDay } from '../words/index.ts';
+import { drillInWords, faultsOfSeen, standingInWords, wholeDay } from '../words/index.ts';
 import type { ReportSection } from './report.ts';
 import { section } from './report.ts';
 import type { CorrectionInReport } from './rates.ts';
@@ -36,7 +36,7 @@ export interface AskedNext {
 
 /** How something that is worked on stands, its drill, and when it is looked at again. */
 function standing(catalogue: Catalogue, one: StandingInReport): string {
-  const drill = drillOf(one);
+  const drill = drillInWords(one);
   return [
     `“${one.cue}” (${techniqueName(catalogue, one.technique)}, ${checkpointName(catalogue, one.checkpointId).toLowerCase()}): ${standingInWords(one).toLowerCase()}.`,
     drill && `Drill: ${drill}.`,

@@ -1,10 +1,12 @@
 import {
   correctionStateNames,
+  frequencyNames,
   rungName,
   sureEnough,
   type CorrectionEventKind,
   type CorrectionState,
   type FaultRate,
+  type Frequency,
   type LadderStep,
 } from '../correction/index.ts';
 import { seen, weightedFaults, type Tally } from '../review/index.ts';
@@ -24,6 +26,7 @@ interface LevelAt extends ToldLevel {
 }
 /** A line of a correction’s history, as far as words need it. */
 interface ToldEvent {
+  often?: Frequency | null;
   kind: CorrectionEventKind;
   rung: number | null;
   note: string;
@@ -97,6 +100,15 @@ export function reasonInWords(kind: LadderStep, { atAim, sessions }: { atAim: Ra
 /** What is drilled for it, as it was last said; undefined where nothing is. */
 export const drillOf = ({ history }: { history: readonly Pick<ToldEvent, 'kind' | 'note'>[] }): string | undefined =>
   history.findLast(({ kind }) => kind === 'drill-given')?.note || undefined;
+
+/** How often that drill is done; undefined where nobody said. */
+export const oftenOf = ({ history }: { history: readonly Pick<ToldEvent, 'kind' | 'often'>[] }): Frequency | undefined =>
+  history.findLast(({ kind }) => kind === 'drill-given')?.often ?? undefined;
+/** Both in one. */
+export function drillInWords(one: { history: readonly Pick<ToldEvent, 'kind' | 'note' | 'often'>[] }): string | undefined {
+  const [drill, often] = [drillOf(one), oftenOf(one)];
+  return drill && (often ? `${drill}, ${frequencyNames[often]}` : drill);
+}
 
 const kindNames: Record<CorrectionEventKind, string> = {
   opened: 'Opened',

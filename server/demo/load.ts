@@ -145,7 +145,7 @@ async function addSession(services: DemoLoading, { session, traineeId, holderId,
     await addCorrectionEvent(
       db,
       opened.get(about(subject))!,
-      { id: uuid(), kind, note, rung: null, sessionId: id, recheckOn },
+      { id: uuid(), kind, note, often: null, rung: null, sessionId: id, recheckOn },
       said,
     );
   }

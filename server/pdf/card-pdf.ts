@@ -1,6 +1,7 @@
 import type { Card, CardStillOfFilm } from '@wax-fist/contract/cards';
 import type { Paper } from '@wax-fist/contract/reports';
 import { stillRoleNames, type StillRole } from '@wax-fist/core/card';
+import { frequencyNames } from '@wax-fist/core/correction';
 import { viewNames } from '@wax-fist/core/technique';
 import { percent, wholeDay } from '@wax-fist/core/words';
 import qrcode from 'qrcode';
@@ -74,11 +75,12 @@ function drawBody(sheet: Sheet, one: CardOnPaper): void {
   const below = drawStill(sheet, one, 'turns', left, second, half);
   const x = below > second ? left + half + gap : left;
   doc.y = second;
-  const { drill, why } = one.card;
+  const { drill, often, why } = one.card;
   if (drill) {
     sheet.put('P', () => {
       sheet.write('Drill', { ink: inks.quiet, x, y: second });
       sheet.write(drill, { weight: 'bold', size: 17, x, width: right - x });
+      if (often) sheet.write(frequencyNames[often], { weight: 'bold', size: 13, x, width: right - x });
     });
     doc.y += gap;
   }

@@ -14,7 +14,7 @@ import {
   uuid,
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
-import { correctionEventKinds, correctionStates, ladderSteps, usualTopRung } from '@wax-fist/core/correction';
+import { correctionEventKinds, correctionStates, frequencies, ladderSteps, usualTopRung } from '@wax-fist/core/correction';
 import type { Tally } from '@wax-fist/core/review';
 import { account } from './accounts.ts';
 import { isListed, listed } from './listed.ts';
@@ -75,6 +75,8 @@ export const correctionEvent = pgTable(
     numbers: jsonb().$type<StepNumbers>(),
     sessionId: uuid().references(() => trainingSession.id, { onDelete: 'set null' }),
     note: text().notNull().default(''),
+    /** Of a drill: how often it is done. */
+    often: listed(frequencies),
     tally: jsonb().$type<Tally>(),
     saidBy: uuid().references(() => account.id, { onDelete: 'set null' }),
     at: timestamp({ withTimezone: true, precision: 3 }).notNull().defaultNow(),
@@ -84,6 +86,8 @@ export const correctionEvent = pgTable(
     index('event_of_session').on(table.sessionId),
     index('event_said_by').on(table.saidBy),
     isListed('correction_event_is_known', table.kind, correctionEventKinds),
+    isListed('frequency_is_known', table.often, frequencies),
+    check('only_a_drill_is_done_often', sql`${table.often} is null or ${table.kind} = 'drill-given'`),
     check('event_rung_on_ladder', onLadder(table.rung)),
     check('step_has_a_rung', sql`${table.kind} not in ${sql.raw(stepsInSql)} or ${table.rung} is not null`),
     check(

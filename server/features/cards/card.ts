@@ -11,7 +11,7 @@ import {
   type Catalogue,
   type Checkpoint,
 } from '@wax-fist/core/technique';
-import { drillOf, faultsOfSeen, rateInWords } from '@wax-fist/core/words';
+import { drillOf, oftenOf, faultsOfSeen, rateInWords } from '@wax-fist/core/words';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { packedFilm } from '../../db/packed-film.ts';
@@ -105,6 +105,7 @@ export async function cardOf(db: Database, correctionId: string): Promise<Card> 
     ...{ correctionId, traineeId: one.traineeId, traineeName: one.traineeName, cue: one.cue, rung: one.rung },
     ...{ target: one.target, recheckOn: one.recheckOn, madeOn: clubDay() },
     drill: drillOf(one) ?? '',
+    often: oftenOf(one) ?? null,
     counted: rate ? { of: faultsOfSeen(rate), says: rateInWords(rate) } : null,
     stills: await stillsOf(db, chosen, catalogue, one),
     link: link && link.endsAt > new Date() ? { code: link.code, endsOn: clubDay(link.endsAt) } : null,

@@ -61,6 +61,7 @@ export async function correctionsOf(db: Database, condition?: SQL): Promise<Corr
       rung: event.rung,
       numbers: event.numbers,
       note: event.note,
+      often: event.often,
       tally: event.tally,
     });
   }

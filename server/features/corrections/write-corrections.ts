@@ -80,7 +80,7 @@ export type CorrectionEventDraft = InferType<typeof correctionEventDraftShape>;
 export async function addCorrectionEvent(
   db: Database,
   correctionId: string,
-  { id, kind, note, sessionId, rung, recheckOn }: CorrectionEventDraft,
+  { id, kind, note, often, sessionId, rung, recheckOn }: CorrectionEventDraft,
   { by: saidBy, at }: Author,
 ): Promise<void> {
   const isIt = eq(correction.id, correctionId);
@@ -109,7 +109,7 @@ export async function addCorrectionEvent(
     const tally = sessionId ? await countedIn(transaction, sessionId, technique, checkpointId) : null;
     await transaction
       .insert(correctionEvent)
-      .values({ id, correctionId, kind, rung, numbers, sessionId, note, tally, saidBy, at: at ?? sql`clock_timestamp()` });
+      .values({ id, correctionId, kind, rung, numbers, sessionId, note, often, tally, saidBy, at: at ?? sql`clock_timestamp()` });
     const next = recheckOn ?? (looksAgain(kind) ? clubDayAfter(at ?? new Date(), daysToRecheck(after)) : undefined);
     await transaction
       .update(correction)

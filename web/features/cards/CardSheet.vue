@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Card, CardStillOfFilm } from '@wax-fist/contract/cards';
+import { frequencyNames } from '@wax-fist/core/correction';
 import { percent, wholeDay } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
 import CardStill from './CardStill.vue';
@@ -18,7 +19,12 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
       <FamilySign v-if="card.family" :family="card.family" :size="54" />
     </header>
     <p class="cue">{{ card.cue }}</p>
-    <p v-if="card.drill" class="drill"><b>Drill</b> {{ card.drill }}</p>
+    <p v-if="card.drill" class="drill">
+      <b>Drill</b> {{ card.drill
+      }}<template v-if="card.often"
+        >, <b>{{ frequencyNames[card.often] }}</b></template
+      >
+    </p>
     <div v-if="card.stills.length > 0" class="stills">
       <CardStill v-for="still in card.stills" :key="still.role" :still="still" :src="srcOf(still)">
         <slot :still="still" />

@@ -2,9 +2,9 @@
 import { mdiHistory, mdiStairs } from '@mdi/js';
 import type { ComparedLevels } from '@wax-fist/contract/answers';
 import type { Correction } from '@wax-fist/contract/corrections';
-import { faultRate } from '@wax-fist/core/correction';
-import { ref } from 'vue';
-import { conditionInWords, drillOf, eventInWords, faultsOfSeen, numbersInWords } from '@wax-fist/core/words';
+import { faultRate, frequencies, frequencyNames } from '@wax-fist/core/correction';
+import { computed, ref } from 'vue';
+import { conditionInWords, drillOf, eventInWords, faultsOfSeen, numbersInWords, oftenOf } from '@wax-fist/core/words';
 import { dayAndTime } from '../../app/format.ts';
 import DrillChoice from '../drills/DrillChoice.vue';
 import CorrectionLine from './CorrectionLine.vue';
@@ -24,7 +24,16 @@ const told = ref(true);
 const placing = ref(false);
 const { failure, say } = useCorrectionEvents(() => emit('changed'));
 const drill = ref(drillOf(correction) ?? '');
-const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value.trim() });
+const often = ref(oftenOf(correction) ?? null);
+const isAsGiven = computed(
+  () => drill.value.trim() === (drillOf(correction) ?? '') && (often.value ?? undefined) === oftenOf(correction),
+);
+const oftenItems = frequencies.map((value) => ({ value, title: frequencyNames[value] }));
+/** No drill is done never. */
+const giveDrill = () => {
+  const note = drill.value.trim();
+  return say(correction, { kind: 'drill-given', note, often: note === '' ? null : often.value });
+};
 </script>
 
 <template>
@@ -58,10 +67,9 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
     </ul>
     <form v-if="account.judges && correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
       <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
+      <VSelect v-model="often" :items="oftenItems" label="How often" density="compact" hide-details clearable class="often" />
       <DrillChoice :correction="correction" @chosen="(words) => (drill = words)" />
-      <VBtn type="submit" variant="outlined" :disabled="drill.trim() === (drillOf(correction) ?? '')">{{
-        drill.trim() === '' ? 'No drill' : 'Give it'
-      }}</VBtn>
+      <VBtn type="submit" variant="outlined" :disabled="isAsGiven">{{ drill.trim() === '' ? 'No drill' : 'Give it' }}</VBtn>
     </form>
     <ol aria-label="History">
       <li v-for="event in correction.history" :key="event.id">
@@ -69,7 +77,9 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
         <b>{{ eventInWords(event) }}</b>
         <span v-if="event.tally" class="number">{{ faultsOfSeen(faultRate(event.tally)) }}</span>
         <span v-if="event.numbers" class="quiet number">{{ numbersInWords(event.numbers) }}</span>
-        <span>{{ event.note }}</span>
+        <span
+          >{{ event.note }}<template v-if="event.often">, {{ frequencyNames[event.often] }}</template></span
+        >
         <span class="quiet">{{ event.by }}</span>
       </li>
     </ol>
@@ -81,13 +91,20 @@ const giveDrill = () => say(correction, { kind: 'drill-given', note: drill.value
 <style scoped>
 .drill {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
-  max-width: 560px;
+  max-width: 780px;
   padding: 8px 0;
 }
 .story {
   padding: 0 14px 12px 54px;
   border-top: 0 !important;
+}
+form .v-text-field {
+  flex: 1 1 240px;
+}
+.often {
+  flex: 0 1 210px !important;
 }
 ul {
   list-style: none;

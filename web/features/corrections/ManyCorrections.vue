@@ -6,7 +6,7 @@ import { filledPath } from '@wax-fist/contract/endpoint';
 import { mostAtOnce } from '@wax-fist/contract/reports';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, ref } from 'vue';
-import { counted, drillOf, localDay, shortDay } from '@wax-fist/core/words';
+import { counted, drillOf, oftenOf, localDay, shortDay } from '@wax-fist/core/words';
 import { useNotice } from '../../app/notice-store.ts';
 import { usePaper } from '../reports/paper.ts';
 import { sayOfCorrection, type Said } from './use-correction-events.ts';
@@ -58,6 +58,7 @@ const giveDrill = (): Promise<void> =>
   sayOfAll(`drilled by “${drill.value.trim()}”`, { kind: 'drill-given', note: drill.value.trim() }, (one) => ({
     kind: 'drill-given',
     note: drillOf(one) ?? '',
+    often: oftenOf(one) ?? null,
   }));
 const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => ({ kind: 're-opened' }));
 </script>

@@ -1,4 +1,5 @@
 import { correctionEndpoints, type Correction, type CorrectionEvent } from '@wax-fist/contract/corrections';
+import type { Frequency } from '@wax-fist/core/correction';
 import { messageOf } from '@wax-fist/core/message-of';
 import { v7 as uuid } from 'uuid';
 import { ref, type Ref } from 'vue';
@@ -10,15 +11,20 @@ export interface Said {
   rung?: number;
   sessionId?: string;
   note?: string;
+  /** Of a drill: how often it is done. */
+  often?: Frequency | null;
   /** When to look again, where it is not the usual time. */
   recheckOn?: string;
 }
 
 /** Says something of a correction. @throws Refused, Unreachable */
-export const sayOfCorrection = ({ id }: Pick<Correction, 'id'>, { kind, rung, sessionId, note = '', recheckOn }: Said) =>
+export const sayOfCorrection = (
+  { id }: Pick<Correction, 'id'>,
+  { kind, rung, sessionId, note = '', often = null, recheckOn }: Said,
+) =>
   request(correctionEndpoints.addCorrectionEvent, {
     params: { correctionId: id },
-    body: { id: uuid(), kind, rung: rung ?? null, sessionId: sessionId ?? null, note, recheckOn },
+    body: { id: uuid(), kind, rung: rung ?? null, sessionId: sessionId ?? null, note, often, recheckOn },
   });
 
 export interface CorrectionEvents {

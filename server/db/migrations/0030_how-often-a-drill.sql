@@ -1,0 +1,3 @@
+ALTER TABLE "correction_event" ADD COLUMN "often" text;--> statement-breakpoint
+ALTER TABLE "correction_event" ADD CONSTRAINT "frequency_is_known" CHECK ("correction_event"."often" in ('every-day', 'every-session', 'three-a-week', 'two-a-week', 'one-a-week'));--> statement-breakpoint
+ALTER TABLE "correction_event" ADD CONSTRAINT "only_a_drill_is_done_often" CHECK ("correction_event"."often" is null or "correction_event"."kind" = 'drill-given');
