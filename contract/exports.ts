@@ -7,12 +7,13 @@ interface Export {
   type: string;
 }
 
-/** What can be taken along of a film, as text that any player shows beside it. */
+/** What can be taken along of a film. */
 export const filmExports = [
   { file: 'strikes.vtt', name: 'Strikes with verdicts (WebVTT)', type: 'text/vtt' },
   { file: 'rounds.vtt', name: 'Rounds as chapters (WebVTT)', type: 'text/vtt' },
   { file: 'strikes.srt', name: 'Strikes with verdicts (SubRip)', type: 'application/x-subrip' },
   { file: 'points.json', name: 'Points of the body (JSON)', type: 'application/json' },
+  { file: 'points.c3d', name: 'Points of the body (C3D)', type: 'application/octet-stream' },
 ] as const satisfies readonly Export[];
 export type FilmExport = (typeof filmExports)[number]['file'];
 

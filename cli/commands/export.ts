@@ -25,6 +25,7 @@ const ofFilm: Readonly<Record<string, FilmExport>> = {
   chapters: 'rounds.vtt',
   srt: 'strikes.srt',
   points: 'points.json',
+  c3d: 'points.c3d',
 };
 
 interface Wish {

@@ -8,3 +8,4 @@ export * from './reach.ts';
 export * from './usual-guard.ts';
 export * from './pins.ts';
 export * from './same-body.ts';
+export * from './body-box.ts';

@@ -53,6 +53,8 @@ export function joinedTrack(pieces: readonly Track[]): Track {
 
 /** Bytes of a point as it is kept: three numbers of two bytes, and one byte. */
 const bytesOfPoint = 7;
+/** Bytes of a packed frame. */
+export const packedFrame = pointCount * bytesOfPoint;
 /** Kept in so many parts of a pixel. */
 const parts = 16;
 const nobody = -32_768;

@@ -147,6 +147,12 @@ describe('annotations', () => {
     filmId: fc.uuid(),
     from: fc.integer({ min: 0, max: 7_200_000 }),
     to: fc.integer({ min: 0, max: 7_200_000 }),
+    region: fc.option(
+      fc.record({
+        unit: fc.constantFrom('pixel' as const, 'percent' as const),
+        ...{ x: fc.nat(4000), y: fc.nat(4000), width: fc.nat(4000), height: fc.nat(4000) },
+      }),
+    ),
     technique: fc.constantFrom('jab', 'lead-hook'),
     checkpointId: fc.constantFrom('gd.return-line', 'st.lean'),
     verdict: fc.constantFrom(...verdicts),
@@ -162,6 +168,20 @@ describe('annotations', () => {
         expect(readAnnotations(JSON.parse(text))).to.deep.equal({ verdicts: all, problems: [] });
       }),
     );
+  });
+
+  it('are read with their parts told in another order, or in pixels without saying so', () => {
+    const [good] = fc.sample(annotated, 1) as [AnnotatedVerdict];
+    const [item] = annotationPage([good], good.id).items;
+    const read = (value: string) =>
+      readAnnotations({ ...item, target: { ...item!.target, selector: { value } } }).verdicts.map(({ from, to, region }) => [
+        from,
+        to,
+        region,
+      ]);
+    const region = { unit: 'pixel', x: 1, y: 2, width: 30.5, height: 4 };
+    expect(read('xywh=1,2,30.5,4&t=1,2.5')).to.deep.equal([[1000, 2500, region]]);
+    expect(read('t=npt:1,2.5&xywh=half')).to.deep.equal([[1000, 2500, null]]);
   });
 
   it('are refused one by one, each with its reason', () => {

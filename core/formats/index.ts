@@ -4,3 +4,4 @@ export * from './calendar.ts';
 export * from './annotations.ts';
 export * from './archive.ts';
 export * from './points.ts';
+export * from './c3d.ts';

@@ -103,7 +103,7 @@ describe('marks made elsewhere', () => {
       fc.property(strikes, fc.uuid(), (all, id) => {
         const page = annotationPage(
           all.map((one) => ({
-            ...{ id, filmId: id, from: at(one.launchFrame), to: at(one.homeFrame), saidBy: 'A coach', saidAt: '' },
+            ...{ id, filmId: id, from: at(one.launchFrame), to: at(one.homeFrame), region: null, saidBy: 'A coach', saidAt: '' },
             ...one,
           })),
           id,

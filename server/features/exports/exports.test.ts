@@ -9,8 +9,9 @@ import { eq } from 'drizzle-orm';
 import ICAL from 'ical.js';
 import { v7 as uuid } from 'uuid';
 import { WebVTTParser } from 'webvtt-parser';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, packedFrame, packTrack, pointCount } from '@wax-fist/core/body';
 import { packTimeline, timelineOf } from '@wax-fist/core/film';
-import { film, round, trainee } from '../../db/schema/index.ts';
+import { film, filmPoints, round, trainee } from '../../db/schema/index.ts';
 import { observed, thrown } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
@@ -104,10 +105,27 @@ describe('what is taken along', () => {
     const { verdicts, problems } = readAnnotations(JSON.parse((await ofTrainee('verdicts.jsonld')).text));
     expect(problems).to.deep.equal([]);
     expect(verdicts).to.have.length(1);
+    expect(verdicts[0]!.region).to.equal(null);
     expect(verdicts[0]).to.include({
       ...{ id: marks[1]!.id, filmId: scene.filmId, from: 1000, to: 1500 },
       ...{ technique: 'jab', checkpointId: 'gd.return-line', verdict: 'fault', note: 'over the hip; late' },
     });
+  });
+
+  it('verdicts tell where the body is in the picture at contact, once it was followed', async () => {
+    const { db } = server.services;
+    const track = emptyTrack(0, 600);
+    for (let point = 0; point < pointCount; point++)
+      track.values.set([100 + point, 200 + point, 0, 1], 60 * numbersOfFrame + point * numbersOfPoint);
+    const packed = Buffer.from(packTrack(track)).subarray(50 * packedFrame);
+    await db.insert(filmPoints).values({ filmId: scene.filmId, fromFrame: 50, frames: 550, model: 'm', version: 1, packed });
+    const { verdicts } = readAnnotations(JSON.parse((await ofTrainee('verdicts.jsonld')).text));
+    expect(verdicts[0]!.region).to.deep.equal({ unit: 'pixel', x: 97, y: 197, width: 38, height: 38 });
+    const c3d = await coach.fetch(`/api/films/${scene.filmId}/exports/points.c3d`);
+    const bytes = new DataView(await c3d.arrayBuffer());
+    const at = (bytes.getUint16(16, true) - 1) * 512 + 60 * pointCount * 16;
+    expect([0, 4, 8, 12].map((axis) => bytes.getFloat32(at + axis, true))).to.deep.equal([100, 0, 520, 0]);
+    expect(bytes.getFloat32(at - pointCount * 16 + 12, true)).to.equal(-1);
   });
 
   it('a day to look again keeps its id when it is moved, with a higher version', async () => {

@@ -1,5 +1,5 @@
 import type { FilmExport } from '@wax-fist/contract/exports';
-import { pointsDocument, subRip, webVtt, type Cue } from '@wax-fist/core/formats';
+import { c3dOf, pointsDocument, subRip, webVtt, type Cue } from '@wax-fist/core/formats';
 import { emptyTrack, joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { verdictNames, type Verdict } from '@wax-fist/core/review';
@@ -81,15 +81,19 @@ async function roundCues(db: Database, filmId: string): Promise<{ cues: Cue[]; t
   return { cues, title: `${traineeName}, ${heldOn}` };
 }
 
-async function pointsText(db: Database, filmId: string): Promise<string> {
+async function pointsOf(db: Database, filmId: string) {
   const { timeline, fileName } = await filmWithStrikes(db, filmId);
   const { pieces, frames, picture } = await packedFilm(db, filmId);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : emptyTrack(0, frames);
+  return { track, timeline, fileName, picture };
+}
+async function pointsText(db: Database, filmId: string): Promise<string> {
+  const { track, timeline, fileName, picture } = await pointsOf(db, filmId);
   return `${JSON.stringify(pointsDocument(track, timeline, { film: fileName, ...picture }))}\n`;
 }
 
-/** How each text of a film is written. */
-export const filmTexts: Readonly<Record<FilmExport, (db: Database, filmId: string) => Promise<string>>> = {
+/** How each file of a film is written. */
+export const filmFiles: Readonly<Record<FilmExport, (db: Database, filmId: string) => Promise<string | Buffer>>> = {
   'strikes.vtt': async (db, filmId) => {
     const { cues, title } = await strikeCues(db, filmId);
     return webVtt(cues, title);
@@ -100,4 +104,8 @@ export const filmTexts: Readonly<Record<FilmExport, (db: Database, filmId: strin
   },
   'strikes.srt': async (db, filmId) => subRip((await strikeCues(db, filmId)).cues),
   'points.json': pointsText,
+  'points.c3d': async (db, filmId) => {
+    const { track, timeline, picture } = await pointsOf(db, filmId);
+    return Buffer.from(c3dOf(track, timeline, picture));
+  },
 };

@@ -1,6 +1,14 @@
 import type { TraineeExport } from '@wax-fist/contract/exports';
 import { faultRate, rungName } from '@wax-fist/core/correction';
-import { annotationPage, calendarOf, csvOf, type AnnotatedVerdict, type CalendarDay } from '@wax-fist/core/formats';
+import { bodyBox, packedFrame, unpackTrack } from '@wax-fist/core/body';
+import {
+  annotationPage,
+  calendarOf,
+  csvOf,
+  type AnnotatedRegion,
+  type AnnotatedVerdict,
+  type CalendarDay,
+} from '@wax-fist/core/formats';
 import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { oneViewEach, type Verdict } from '@wax-fist/core/review';
 import { isMeasureId, measures, shippedCatalogue, checkpointName, techniqueName, viewNames } from '@wax-fist/core/technique';
@@ -12,6 +20,7 @@ import {
   correction,
   course,
   film,
+  filmPoints,
   observation,
   onCourse,
   strike,
@@ -150,9 +159,36 @@ async function ratesTable(db: Database, traineeId: string): Promise<string> {
   );
 }
 
+/** Where whoever strikes is in the picture at contact, by strike; of films in which they were followed. */
+async function regionsOf(db: Database, traineeId: string): Promise<Map<string, AnnotatedRegion>> {
+  const at = sql`${strike.contactFrame} - ${filmPoints.fromFrame}`;
+  const rows = await db
+    .select({
+      strikeId: strike.id,
+      width: film.width,
+      height: film.height,
+      packed: sql<Buffer>`substring(${filmPoints.packed} from (${at}) * ${packedFrame}::int + 1 for ${packedFrame}::int)`,
+    })
+    .from(strike)
+    .innerJoin(film, eq(film.id, strike.filmId))
+    .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+    .innerJoin(filmPoints, and(eq(filmPoints.filmId, film.id), sql`${at} >= 0 and ${at} < ${filmPoints.frames}`))
+    .where(and(eq(trainingSession.traineeId, traineeId), eq(strike.removed, false)));
+  return new Map(
+    rows.flatMap(({ strikeId, width, height, packed }) => {
+      const box = width && height && bodyBox(unpackTrack(0, packed), 0, { width, height });
+      return box ? [[strikeId, { unit: 'pixel' as const, ...box }] as const] : [];
+    }),
+  );
+}
+
 async function verdictsAsAnnotations(db: Database, traineeId: string): Promise<string> {
   await nameOf(db, traineeId);
-  const [rows, clock] = await Promise.all([saidOfStrikes(db, traineeId), clocksOf(db, traineeId)]);
+  const [rows, clock, regions] = await Promise.all([
+    saidOfStrikes(db, traineeId),
+    clocksOf(db, traineeId),
+    regionsOf(db, traineeId),
+  ]);
   const verdicts = rows.flatMap((row): AnnotatedVerdict[] =>
     row.id === null || row.verdict === null
       ? []
@@ -162,6 +198,7 @@ async function verdictsAsAnnotations(db: Database, traineeId: string): Promise<s
             filmId: row.filmId,
             from: clock(row.filmId, row.launchFrame),
             to: clock(row.filmId, row.homeFrame),
+            region: regions.get(row.strikeId) ?? null,
             technique: row.technique,
             checkpointId: row.checkpointId,
             verdict: row.verdict satisfies Verdict,

@@ -3,18 +3,22 @@ import type { Response, Router } from 'express';
 import { notFound } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
-import { filmTexts } from './of-films.ts';
+import { filmFiles } from './of-films.ts';
 import { traineeFiles } from './of-trainees.ts';
 
 /** A file to be kept, never shown in the place of a page. */
-const asFile = (response: Response, file: string, type: string, text: string): void =>
-  void response.attachment(file).set('Cache-Control', 'private, no-store').type(`${type}; charset=utf-8`).send(text);
+const asFile = (response: Response, file: string, type: string, content: string | Buffer): void =>
+  void response
+    .attachment(file)
+    .set('Cache-Control', 'private, no-store')
+    .type(typeof content === 'string' ? `${type}; charset=utf-8` : type)
+    .send(content);
 
 export function exportRoutes(router: Router, { db }: Services): void {
   serve(router, exportEndpoints.exportFilm, async ({ params: { filmId, file }, response }) => {
     const known = filmExports.find((one) => one.file === file);
     if (!known) throw notFound('file');
-    asFile(response, known.file, known.type, await filmTexts[known.file](db, filmId));
+    asFile(response, known.file, known.type, await filmFiles[known.file](db, filmId));
   });
   serve(router, exportEndpoints.exportTrainee, async ({ params: { traineeId, file }, request, response }) => {
     const known = traineeExports.find((one) => one.file === file);
