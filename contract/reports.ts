@@ -1,7 +1,7 @@
 import { families } from '@wax-fist/core/technique';
-import { array, boolean, number, object, string } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import { endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
-import { day, id, rung, share } from './shapes.ts';
+import { count, day, id, rung, share } from './shapes.ts';
 
 const texts = () => array(string().required()).required();
 const family = () => string().oneOf(families).nullable().defined();
@@ -74,6 +74,26 @@ export const manyIds = () =>
     .max(mostAtOnce, `At most ${mostAtOnce} at once.`)
     .required();
 
+/** The sessions of a day, whoever trained: what a class has done, and how far their reviews are. */
+export const classOfDayShape = object({
+  day: day().required(),
+  /** The next days before and after it on which somebody trained. */
+  before: day().nullable().defined(),
+  after: day().nullable().defined(),
+  sessions: array(
+    object({
+      id: id(),
+      traineeName: string().required(),
+      roundKind: string().required(),
+      rung: rung().required(),
+      films: count(),
+      filmsDone: count(),
+      judged: count(),
+    }).required(),
+  ).required(),
+});
+export type ClassOfDay = InferType<typeof classOfDayShape>;
+
 /** Reports and cards: on the page, and as a PDF. */
 export const reportEndpoints = {
   sessionReport: seen(
@@ -86,6 +106,11 @@ export const reportEndpoints = {
     'traineeId',
     endpoint('GET', '/api/trainees/:traineeId/report', staff, { query: block, reply: reportShape }),
   ),
+  /** Of the last day on which somebody trained where none is told; null where nobody ever did. */
+  classOfDay: endpoint('GET', '/api/reports/class', staff, {
+    query: object({ day: day().optional() }),
+    reply: classOfDayShape.nullable().defined(),
+  }),
   /** The reports of sessions behind each other. */
   sessionReportsPdf: endpoint('GET', '/api/reports/sessions.pdf', staff, {
     query: object({ of: manyIds(), paper: paper() }),

@@ -11,6 +11,7 @@ import { expectNoProblems, runningClub } from './running-club.ts';
 const addresses: [what: string, address: () => Promise<string>][] = [
   ['today', () => Promise.resolve('/')],
   ['trainees', () => Promise.resolve('/trainees')],
+  ['reports of a class', () => Promise.resolve('/reports')],
   ['a trainee', async () => `/trainees/${(await someone()).id}`],
   ['a session', sessionOfMaren],
   ['a card', async () => `/corrections/${(await (await runningClub()).db.select().from(correction).limit(1))[0]!.id}/card`],

@@ -5,3 +5,4 @@ export * from './movement.ts';
 export * from './phase.ts';
 export * from './see-strikes.ts';
 export * from './strike-moments.ts';
+export * from './fresh-and-tired.ts';

@@ -106,6 +106,12 @@ export const router = createRouter({
       meta: { title: 'Session report', own: 'own-report' },
     },
     {
+      path: '/reports',
+      name: 'class-reports',
+      component: () => import('../features/reports/ClassReportsPage.vue'),
+      meta: { title: 'Reports of a class' },
+    },
+    {
       path: '/trainees/:traineeId/report',
       name: 'block-report',
       component: () => import('../features/reports/BlockReportPage.vue'),

@@ -42,6 +42,27 @@ describe('reports', () => {
     expect(heading(body, 'What was filmed')).to.include('10 verdicts');
   });
 
+  it('of a class are those of a day, with the days round it', async () => {
+    const of = (day?: string) => coach.ask(reportEndpoints.classOfDay, {}, undefined, {}, day ? { day } : {});
+    const other = await addScene(server, '2026-03-08');
+    await addScene(server, '2026-02-01');
+    const { body } = await of('2026-03-01');
+    expect(body).to.deep.include({ day: '2026-03-01', before: '2026-02-01', after: '2026-03-08' });
+    expect(body.sessions).to.have.length(1);
+    expect(body.sessions[0]).to.deep.include({
+      id: scene.sessionId,
+      traineeName: 'Łukasz Ø. Мария',
+      films: 1,
+      filmsDone: 0,
+      judged: 10,
+    });
+    const last = await of();
+    expect(last.body).to.deep.include({ day: '2026-03-08', before: '2026-03-01', after: null });
+    expect(last.body.sessions.map(({ id }: { id: string }) => id)).to.deep.equal([other.sessionId]);
+    expect((await of('2026-03-02')).body).to.deep.include({ before: '2026-03-01', after: '2026-03-08', sessions: [] });
+    expect((await of('2026-02-30')).status).to.equal(422);
+  });
+
   it('tell what weeks say, and refuse weeks that end before they begin', async () => {
     const weeks = (from: string, to: string) =>
       coach.ask(reportEndpoints.blockReport, { traineeId: scene.traineeId }, undefined, {}, { from, to });

@@ -5,6 +5,7 @@ import { sendPdf } from '../../http/send-pdf.ts';
 import { serve } from '../../http/serve.ts';
 import { reportPdf } from '../../pdf/report-pdf.ts';
 import type { Services } from '../../services.ts';
+import { classOfDay } from './class-of-day.ts';
 import { reportOfBlock, reportOfSession } from './gather.ts';
 
 const send = async (response: Response, reports: readonly Report[], paper: Paper): Promise<void> => {
@@ -19,6 +20,7 @@ const send = async (response: Response, reports: readonly Report[], paper: Paper
 export function reportRoutes(router: Router, { db }: Services): void {
   serve(router, reportEndpoints.sessionReport, ({ params }) => reportOfSession(db, params.sessionId));
   serve(router, reportEndpoints.blockReport, ({ params, query }) => reportOfBlock(db, params.traineeId, query));
+  serve(router, reportEndpoints.classOfDay, ({ query }) => classOfDay(db, query.day));
   serve(router, reportEndpoints.sessionReportsPdf, async ({ query: { of, paper }, response }) => {
     const reports: Report[] = [];
     // One after the other: a class of them would take every connection.

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
+import { compareEndpoints, type TypicalStrike } from '@wax-fist/contract/compare';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { JudgedThing } from '@wax-fist/contract/review';
 import type { Session } from '@wax-fist/contract/sessions';
 import { isAbout } from '@wax-fist/core/correction';
 import { messageOf } from '@wax-fist/core/message-of';
-import { seen } from '@wax-fist/core/review';
+import { seen, verdictNames } from '@wax-fist/core/review';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
+import { faultsOfSeen, shortDay } from '@wax-fist/core/words';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
-import { levelPanels, schoolChanges } from './level-panels.ts';
+import PickedStrike from '../compare/PickedStrike.vue';
+import { levelPanels, schoolChanges, type PanelPoint } from './level-panels.ts';
 
 /** What has become of one thing over all sessions: its level at each rung, with what was counted. */
 const catalogue = useCatalogue();
@@ -21,7 +25,6 @@ const { traineeId, judged, corrections, sessions } = defineProps<{
   corrections: Correction[];
   sessions: readonly Session[];
 }>();
-const emit = defineEmits<{ pick: [sessionId: string] }>();
 const LevelChart = defineAsyncComponent(() => import('./LevelChart.vue'));
 
 /** What is worked on first, then what is faulty most often. */
@@ -35,8 +38,12 @@ const questions = computed(() =>
     }))
     .sort((a, b) => b.weight - a.weight),
 );
-const chosen = ref<string>();
-const question = computed(() => questions.value.find(({ value }) => value === chosen.value) ?? questions.value[0]);
+/** In the address: what is asked, and the session that was picked. */
+const route = useRoute();
+const router = useRouter();
+const show = (query: { levels?: string; picked?: string | undefined }): void =>
+  void router.replace({ query: { ...route.query, ...query } });
+const question = computed(() => questions.value.find(({ value }) => value === route.query.levels) ?? questions.value[0]);
 const correction = computed(() => question.value && corrections.find(isAbout(question.value)));
 
 const answers = shallowRef<LevelAnswer[]>();
@@ -57,6 +64,29 @@ watch(
   { immediate: true },
 );
 const panels = computed(() => levelPanels(answers.value ?? []));
+
+/** A strike of the session that was picked, and one of the newest at its rung, each as most of them were. */
+const points = computed(() => panels.value.find((panel) => panel.points.some(isPicked))?.points ?? []);
+const isPicked = ({ sessionId }: PanelPoint): boolean => sessionId === route.query.picked;
+const thenAndNow = shallowRef<{ then: PanelPoint; strike: TypicalStrike; now: PanelPoint; newest: TypicalStrike | null }>();
+watch(
+  points,
+  async (all) => {
+    thenAndNow.value = undefined;
+    const [then, now] = [all.find(isPicked), all.at(-1)];
+    const asked = question.value;
+    if (!then || !now || !asked) return;
+    const { technique, checkpointId } = asked;
+    const typical = ({ sessionId }: PanelPoint) =>
+      request(compareEndpoints.typicalStrike, { params: { sessionId }, query: { technique, checkpointId } });
+    const found = await Promise.all([typical(then), typical(now)]).catch((error: unknown) => {
+      failure.value = messageOf(error);
+      return [null, null] as const;
+    });
+    if (points.value === all && found[0]) thenAndNow.value = { then, strike: found[0], now, newest: found[1] };
+  },
+  { immediate: true },
+);
 const days = computed(() => [
   ...(correction.value ? [{ day: correction.value.openedOn, says: 'opened' }] : []),
   ...schoolChanges(sessions),
@@ -72,7 +102,7 @@ const days = computed(() => [
       density="compact"
       hide-details
       class="choose"
-      @update:model-value="chosen = $event"
+      @update:model-value="show({ levels: $event, picked: undefined })"
     />
     <p class="quiet">
       The line is the level that all sessions together tell, the band its doubt; signs are what was counted that day.
@@ -85,8 +115,24 @@ const days = computed(() => [
       :target="correction?.target"
       :family="catalogue.newest.checkpoints.get(question.checkpointId)?.family"
       :name="question.title"
-      @pick="emit('pick', $event)"
+      @pick="show({ picked: $event })"
     />
+    <PickedStrike
+      v-if="thenAndNow"
+      :strike-id="thenAndNow.strike.strikeId"
+      :film-id="thenAndNow.strike.filmId"
+      :says="`${shortDay(thenAndNow.then.heldOn)}: ${faultsOfSeen(thenAndNow.then)}, most of them ${verdictNames[thenAndNow.strike.verdict].toLowerCase()}`"
+      :against="
+        thenAndNow.newest && thenAndNow.now !== thenAndNow.then
+          ? { strikeId: thenAndNow.newest.strikeId, name: shortDay(thenAndNow.now.heldOn) }
+          : undefined
+      "
+      @close="show({ picked: undefined })"
+    >
+      <VBtn variant="outlined" size="small" :to="{ name: 'session', params: { sessionId: thenAndNow.then.sessionId } }">
+        The session
+      </VBtn>
+    </PickedStrike>
   </div>
 </template>
 

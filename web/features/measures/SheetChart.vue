@@ -19,11 +19,14 @@ const {
   rows,
   rowHeight,
   stature = null,
+  picked = undefined,
 } = defineProps<{
   rows: readonly SheetRow[];
   /** Pixels that a row takes in the page. */
   rowHeight: number;
   stature?: number | null;
+  /** The strike that stands out in every row. */
+  picked?: string | undefined;
 }>();
 const emit = defineEmits<{ pick: [mark: SheetMark] }>();
 const font = 'Saira Semi Condensed';
@@ -92,7 +95,10 @@ const option = computed<EChartsCoreOption>(() => {
       type: 'scatter',
       xAxisIndex: place,
       yAxisIndex: place,
-      data: marks.map(({ value }, strike) => [value, line(strike)]),
+      data: marks.map(({ value, strikeId }, strike) => ({
+        value: [value, line(strike)],
+        ...(strikeId === picked && { symbolSize: 16, itemStyle: { color: cssColour('--picked'), opacity: 1, borderWidth: 2 } }),
+      })),
       symbolSize: 9,
       symbol: 'circle',
       cursor: 'pointer',

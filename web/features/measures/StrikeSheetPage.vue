@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
-import { techniqueName } from '@wax-fist/core/technique';
+import { techniqueName, viewNames } from '@wax-fist/core/technique';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import PickedStrike from '../compare/PickedStrike.vue';
 import { counted, shortDay } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import PageState from '../../app/PageState.vue';
@@ -52,7 +53,7 @@ const technique = computed(() => {
   return typeof asked === 'string' && techniques.value.includes(asked) ? asked : techniques.value[0];
 });
 const order = computed<SheetOrder>(() => sheetOrders.find((one) => one === route.query.order) ?? 'amiss');
-const show = (query: { technique?: string; order?: SheetOrder }): void =>
+const show = (query: { technique?: string; order?: SheetOrder; strike?: string | undefined }): void =>
   void router.replace({ query: { ...route.query, ...query } });
 
 const stature = computed(() => page.value?.session.trainee.stature ?? null);
@@ -66,6 +67,10 @@ const rows = computed(() => {
     each: doubtInWords(row.measure, typicalDoubt(row), stature.value),
   }));
 });
+/** The strike that was picked stands out in every row. */
+const picked = computed(() =>
+  page.value?.measures.strikes.find(({ strikeId, technique: its }) => strikeId === route.query.strike && its === technique.value),
+);
 const linkTo = ({ filmId, strikeId }: SheetMark) => ({ name: 'bench', params: { filmId, strikeId } });
 const strikesOf = (id: string): number => page.value!.measures.strikes.filter((one) => one.technique === id).length;
 </script>
@@ -83,7 +88,8 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
             </p>
             <h1>Sheet of strikes</h1>
             <p class="quiet">
-              Measured, not judged: every mark is one strike. Choose a mark, or a time, to see it on the bench.
+              Measured, not judged: every mark is one strike. Choose a mark to find it in all rows, then see it on the bench or
+              compare it.
               <RouterLink :to="{ name: 'measures' }">How far measures agree with your coaches</RouterLink>
             </p>
           </div>
@@ -110,6 +116,13 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
           <p class="key quiet" aria-hidden="true">
             <i class="clean" /> clean <i class="watch" /> watch <i class="fault" /> fault
           </p>
+          <PickedStrike
+            v-if="picked"
+            :strike-id="picked.strikeId"
+            :film-id="picked.filmId"
+            :says="`Strike at ${clock(picked.at)}, ${viewNames[picked.view].toLowerCase()}`"
+            @close="show({ strike: undefined })"
+          />
           <div class="sheet">
             <ul class="names">
               <li v-for="row in rows" :key="row.key" :style="{ height: `${rowHeight}px` }">
@@ -134,7 +147,8 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
               :rows="rows"
               :row-height="rowHeight"
               :stature="stature"
-              @pick="router.push(linkTo($event))"
+              :picked="picked?.strikeId"
+              @pick="show({ strike: $event.strikeId })"
             />
           </div>
         </template>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { mdiFilePdfBox, mdiPrinter } from '@mdi/js';
-import { paperNames, papers, type Paper } from '@wax-fist/contract/reports';
-import { usePaper } from './paper.ts';
+import { mdiPrinter } from '@mdi/js';
+import type { Paper } from '@wax-fist/contract/reports';
+import PdfOf from './PdfOf.vue';
 
 /** Print what is shown, or take it along as a PDF on the paper that is used here. */
-const { pdf } = defineProps<{ pdf: (paper: Paper) => string }>();
-const paper = usePaper();
+defineProps<{ pdf: (paper: Paper) => string }>();
 const print = (): void => window.print();
 </script>
 
@@ -13,10 +12,7 @@ const print = (): void => window.print();
   <div class="tools no-print">
     <slot />
     <VSpacer />
-    <VBtnToggle v-model="paper" mandatory density="compact" variant="outlined" aria-label="Paper">
-      <VBtn v-for="one in papers" :key="one" :value="one">{{ paperNames[one] }}</VBtn>
-    </VBtnToggle>
-    <VBtn variant="outlined" :prepend-icon="mdiFilePdfBox" :href="pdf(paper)" download>PDF</VBtn>
+    <PdfOf :pdf="pdf" />
     <VBtn color="primary" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
   </div>
 </template>

@@ -13,7 +13,19 @@ import { useFontsReady } from '../../app/fonts-ready.ts';
 use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
 /** Pace, loudness and snap through a round, in half minutes. */
-const { figures, from, name } = defineProps<{ figures: RoundFigures; from: number; name: string }>();
+const {
+  figures,
+  from,
+  name,
+  picked = undefined,
+} = defineProps<{
+  figures: RoundFigures;
+  from: number;
+  name: string;
+  /** The place of the half minute that stands out. */
+  picked?: number | undefined;
+}>();
+const emit = defineEmits<{ pick: [stretch: number] }>();
 const font = 'Saira Semi Condensed';
 const fontsReady = useFontsReady();
 const one = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
@@ -78,7 +90,10 @@ const option = computed<EChartsCoreOption>(() => {
       {
         name: titles[0],
         type: 'bar',
-        data: stretches.map(({ pace }) => pace),
+        data: stretches.map(({ pace }, place) => ({
+          value: pace,
+          ...(place === picked && { itemStyle: { color: cssColour('--picked') } }),
+        })),
         barMaxWidth: 46,
         itemStyle: { color: '#17494d' },
         label: {
@@ -108,7 +123,7 @@ const option = computed<EChartsCoreOption>(() => {
 </script>
 
 <template>
-  <VChart v-if="fontsReady" class="chart" :option="option" autoresize />
+  <VChart v-if="fontsReady" class="chart" :option="option" autoresize @click="emit('pick', $event.dataIndex)" />
   <div v-else class="chart" />
 </template>
 

@@ -3,16 +3,20 @@ import type { Round } from '@wax-fist/contract/rounds';
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { roundFigures, speedBagBeat, thirds, type MeanDifference } from '@wax-fist/core/rounds';
 import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
-import { handOf, thrownAs, type Stance } from '@wax-fist/core/technique';
+import { freshAndTired } from '@wax-fist/core/strikes';
+import { handOf, techniqueName, thrownAs, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { counted } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import PickedStrike from '../compare/PickedStrike.vue';
 import PaceChart from './PaceChart.vue';
 
 /** What the hits of one round say. */
-const { round, strikes, timeline, stance } = defineProps<{
+const { filmId, round, strikes, timeline, stance } = defineProps<{
+  filmId: string;
   round: Round;
   strikes: readonly StrikeMark[];
   timeline: FrameTimeline;
@@ -40,6 +44,23 @@ const hands = computed(() => {
   const count = (side: 'left' | 'right'): number => thrown.filter((one) => one === side).length;
   return { tagged: tagged.length, left: count('left'), right: count('right') };
 });
+/** The half minute that was picked stands in the address. */
+const route = useRoute();
+const router = useRouter();
+const half = computed(() => {
+  const asked = Number(route.query.half ?? NaN);
+  return figures.value.stretches[asked] ? asked : undefined;
+});
+const pick = (place: number | undefined): void =>
+  void router.replace({ query: { ...route.query, half: place === undefined ? undefined : String(place) } });
+const picked = computed(() => {
+  const stretch = half.value === undefined ? undefined : figures.value.stretches[half.value];
+  const landed = strikes
+    .map((strike) => ({ ...strike, time: timeOf(timeline, strike.contactFrame) }))
+    .filter(({ time }) => time >= round.from && time < round.to);
+  return stretch && { stretch, both: freshAndTired(landed, stretch) };
+});
+const nameOf = (strike: StrikeMark): string => techniqueName(catalogue.newest, thrownAs(catalogue.newest, strike)).toLowerCase();
 const lengths = computed(() =>
   figures.value.lengths.map((count, place) => ({ count, hits: place + 1 })).filter(({ count }) => count > 0),
 );
@@ -114,7 +135,25 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
           <dd v-else class="quiet">too few beats to say</dd>
         </div>
       </dl>
-      <PaceChart v-if="figures.stretches.length > 1" :figures="figures" :from="round.from" :name="round.name" />
+      <PaceChart
+        v-if="figures.stretches.length > 1"
+        :figures="figures"
+        :from="round.from"
+        :name="round.name"
+        :picked="half"
+        @pick="pick"
+      />
+      <template v-if="picked">
+        <PickedStrike
+          v-if="picked.both"
+          :strike-id="picked.both.tired.strikeId"
+          :film-id="filmId"
+          :says="`From ${clock(picked.stretch.from).slice(0, -1)}: ${nameOf(picked.both.tired)}`"
+          :against="picked.both.fresh && { strikeId: picked.both.fresh.strikeId, name: 'the first one of the round' }"
+          @close="pick(undefined)"
+        />
+        <p v-else class="quiet" role="status">No strike is tagged in this half minute: there is nothing to compare.</p>
+      </template>
       <p class="quiet note">
         Loudness and snap hold within this film only: another bag or another place of the camera sounds different. In brackets,
         where the true change lies nine times out of ten.

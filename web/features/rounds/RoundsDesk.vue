@@ -5,8 +5,8 @@ import type { Region } from '@wax-fist/core/strikes';
 import { frameAt, timeOf } from '@wax-fist/core/film';
 import { viewNames } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
-import { computed, onMounted, ref, shallowRef } from 'vue';
-import { onBeforeRouteLeave, useRouter } from 'vue-router';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import { shortDay } from '@wax-fist/core/words';
@@ -40,13 +40,20 @@ const remark = ref<string>();
 
 const at = computed(() => player.value?.at.value ?? 0);
 const now = computed<Ms>(() => timeOf(timeline, at.value));
+const route = useRoute();
 const rounds = useRounds(duration);
+if (typeof route.query.round === 'string') rounds.take(route.query.round);
 const hits = hitsAtPlayhead(timeline, () => at.value);
 const goTo = (time: Ms): void => player.value?.go(frameAt(timeline, time));
 const stepIs = (step: string, ...states: string[]): boolean =>
   hitsAndRounds.film?.steps.some((one) => one.step === step && states.includes(one.state)) ?? false;
 const listening = computed(() => film.hasSound && stepIs('hits', 'waiting', 'working'));
 const inHand = computed(() => rounds.inHand.value);
+/** The round in hand stands in the address; a half minute of another one was picked for that. */
+watch(
+  () => inHand.value?.id,
+  (round, before) => void router.replace({ query: { ...route.query, round, ...(before !== undefined && { half: undefined }) } }),
+);
 const itsHits = computed(() =>
   hitsAndRounds.hits.filter(({ time }) => inHand.value && time >= inHand.value.from && time < inHand.value.to),
 );
@@ -188,7 +195,14 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
   <div class="below">
     <div><RoundList :rounds="rounds" :keys="keys" @go="goTo($event.from)" /></div>
     <div v-if="inHand">
-      <RoundSays :round="inHand" :strikes="data.strikes" :timeline="timeline" :stance="session.trainee.stance" @go="goTo" />
+      <RoundSays
+        :film-id="film.id"
+        :round="inHand"
+        :strikes="data.strikes"
+        :timeline="timeline"
+        :stance="session.trainee.stance"
+        @go="goTo"
+      />
       <RoundPlan
         :key="inHand.id"
         :round="inHand"

@@ -123,7 +123,6 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             :judged="page.judged"
             :corrections="corrections"
             :sessions="sessions.rows.value!"
-            @pick="toSession"
           />
         </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiArchiveOutline, mdiMagnify, mdiPlus } from '@mdi/js';
+import { mdiArchiveOutline, mdiFileDocumentMultipleOutline, mdiMagnify, mdiPlus } from '@mdi/js';
 import {
   traineeColumns,
   traineeEndpoints,
@@ -77,6 +77,9 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
         class="find"
       />
       <span class="acts">
+        <VBtn variant="outlined" :prepend-icon="mdiFileDocumentMultipleOutline" :to="{ name: 'class-reports' }"
+          >Reports of a class</VBtn
+        >
         <VBtn
           v-if="account.may(archiveEndpoints.makeArchive)"
           variant="outlined"
