@@ -11,6 +11,9 @@ export interface ReadInto {
   freshId: () => string;
 }
 
+/** Endings of files of marks that were made elsewhere. */
+export const marksEndings = ['.csv', '.tsv', '.txt', '.vtt', '.srt', '.json', '.jsonld'] as const;
+
 /** The strikes that a film has, with what is said of them. */
 export const knownStrikes = ({ strikes, observations }: Pick<Review, 'strikes' | 'observations'>): KnownStrike[] =>
   strikes

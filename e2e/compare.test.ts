@@ -103,6 +103,31 @@ describe('two strikes held against each other', function () {
     await page.locator('.which').waitFor();
   });
 
+  it('with how it should be, drawn, and with somebody else’s who may be shown; places change only between films', async () => {
+    await press(page, 'Shift+C');
+    await both(page).nth(1).waitFor();
+    await press(page, '5');
+    await page.waitForURL(/compare\/[^/]+\/drawn/);
+    const drawn = page.getByRole('img', { name: 'A drawn body' });
+    await drawn.waitFor();
+    await soon(async () => expect(await both(page).count()).to.equal(1));
+    await page.getByLabel('What differs').getByText('Soft knees').waitFor();
+    expect(await page.getByRole('button', { name: 'Change places' }).isDisabled()).to.equal(true);
+    await press(page, 'u');
+    await soon(async () => expect(await drawn.getAttribute('data-frame')).to.equal('18'));
+    await page.waitForURL(/lock=launch/);
+    await page.reload();
+    await drawn.waitFor();
+    await soon(async () => expect(await where(page)).to.include('at launch'));
+    await press(page, '4');
+    await page.waitForURL((url) => !url.pathname.endsWith('/drawn'));
+    await both(page).nth(1).waitFor();
+    const shown = await page.locator('figcaption').nth(1).innerText();
+    expect(shown).to.include('Second').and.not.include('Idris');
+    await press(page, 'Escape');
+    await page.locator('.which').waitFor();
+  });
+
   it('at an address that opens the same picture again', async () => {
     await press(page, 'Shift+C');
     await both(page).nth(1).waitFor();

@@ -4,8 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { trainee } from '../server/db/schema/index.ts';
-import { signedIn } from './coach.ts';
+import { addSession, addTrainee, signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
+import { numberedFilms } from './numbered-films.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
 import { soon } from './soon.ts';
 
@@ -67,8 +68,27 @@ describe('what is taken along comes back in', function () {
     await page.getByRole('button', { name: 'Read in the rest' }).waitFor();
   });
 
+  it('a film and the marks beside it are chosen together, and the marks wait for their film', async () => {
+    const [film, marks] = [join(folder, 'beside.mp4'), join(folder, 'beside.vtt')];
+    await numberedFilms['constant-30.mp4']!(film);
+    await writeFile(marks, 'WEBVTT\n\n00:01.000 --> 00:01.500\nJab\nReturn line: fault\n\n00:02.000 --> 00:02.500\nCross\n');
+    await addTrainee(page, 'Marks beside');
+    await addSession(page);
+    await page.locator('input[type=file]').setInputFiles([film, marks]);
+    const waiting = page.getByLabel('Files of marks that wait for their film');
+    await waiting.getByText('beside.vtt').waitFor();
+    await page.getByRole('link', { name: 'Read its marks' }).click({ timeout: 90_000 });
+    await page.getByText('2 strikes, 1 verdict').waitFor();
+    await page.getByRole('button', { name: 'Read them in' }).click();
+    await page.getByText('2 strikes read in.').waitFor();
+    await page.goBack();
+    await page.locator('.film').getByText('1 of 2 strikes judged').waitFor();
+    await soon(async () => expect(await waiting.count()).to.equal(0));
+  });
+
   it('what was taken along of a film says nothing new there', async () => {
     const filmId = await demoFilmId('idris-1-lead-side');
+    await page.goto(`/films/${filmId}/marks`);
     const texts = await page.evaluate(
       async (id) =>
         Promise.all(['strikes.vtt', 'strikes.srt'].map(async (file) => (await fetch(`/api/films/${id}/exports/${file}`)).text())),

@@ -1,5 +1,14 @@
 import { expect } from 'chai';
-import { conditionInWords, drillOf, eventInWords, reasonInWords, settlingInWords, standingInWords } from './index.ts';
+import {
+  conditionInWords,
+  drillInWords,
+  drillOf,
+  eventInWords,
+  oftenOf,
+  reasonInWords,
+  settlingInWords,
+  standingInWords,
+} from './index.ts';
 
 type Told = Parameters<typeof conditionInWords>[0];
 
@@ -60,5 +69,15 @@ describe('what a level says, in words', () => {
     expect(told()).to.equal(undefined);
     expect(told('Wall behind, 3 × 10', 'Slow cross, 2 × 12')).to.equal('Slow cross, 2 × 12');
     expect(told('Wall behind, 3 × 10', '')).to.equal(undefined);
+  });
+
+  it('tells how often that drill is done, where somebody said', () => {
+    type Said = Parameters<typeof drillInWords>[0]['history'][number];
+    const given = (note: string, often: Said['often'] = null): Said => ({ kind: 'drill-given', note, often });
+    const told = (...history: Said[]) => [oftenOf({ history }), drillInWords({ history })];
+    expect(told(given('Slow cross', 'two-a-week'))).to.deep.equal(['two-a-week', 'Slow cross, twice a week']);
+    expect(told(given('Slow cross', 'two-a-week'), given('Wall behind'))).to.deep.equal([undefined, 'Wall behind']);
+    expect(told(given('Slow cross', 'every-day'), given(''))).to.deep.equal([undefined, undefined]);
+    expect(told()).to.deep.equal([undefined, undefined]);
   });
 });

@@ -8,12 +8,15 @@ const {
   width,
   height,
   begin = 0,
+  plays = true,
 } = defineProps<{
   film: PlayableFilm;
   width: number;
   height: number;
   /** The frame that is shown first. */
   begin?: number;
+  /** Where it is only stepped through, no film is fetched for playing it. */
+  plays?: boolean;
 }>();
 const emit = defineEmits<{ shown: [index: number] }>();
 
@@ -72,7 +75,7 @@ defineExpose({ player, canvas, zoomBy: (factor: number) => zoomTo(view.zoom * fa
   >
     <div class="moved" :style="transform">
       <canvas ref="canvas" :width="width" :height="height" :data-frame="shown" role="img" :aria-label="`Frame ${shown + 1}`" />
-      <video v-show="playing" ref="video" :src="film.url" preload="auto" playsinline />
+      <video v-if="plays" v-show="playing" ref="video" :src="film.url" preload="auto" playsinline />
       <slot />
     </div>
     <span v-if="view.zoom > 1" class="zoom number">{{ view.zoom.toFixed(1) }}×</span>

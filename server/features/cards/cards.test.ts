@@ -61,7 +61,7 @@ describe('cards', function () {
     await coach.ask(
       correctionEndpoints.addCorrectionEvent,
       { correctionId },
-      { id: uuid(), kind: 'drill-given', sessionId: null, note: 'Wall behind, 3 × 10, every day' },
+      { id: uuid(), kind: 'drill-given', sessionId: null, note: 'Wall behind, 3 × 10', often: 'every-day' },
     );
   });
   after(async () => {
@@ -90,7 +90,12 @@ describe('cards', function () {
 
   it('tell one cue, the drill, when it is looked at again, and three stills', async () => {
     const card = await show();
-    expect([card.cue, card.drill, card.recheckOn]).to.deep.equal(['Touch home', 'Wall behind, 3 × 10, every day', '2026-05-04']);
+    expect([card.cue, card.drill, card.often, card.recheckOn]).to.deep.equal([
+      'Touch home',
+      'Wall behind, 3 × 10',
+      'every-day',
+      '2026-05-04',
+    ]);
     expect(card.why).to.include('Straight back to the cheek');
     expect(card.stills.map(({ role, strikeId, origin }) => [role, strikeId, origin])).to.deep.equal([
       ['is', strikes.fault.strikeId, 'moment'],
@@ -162,7 +167,7 @@ describe('cards', function () {
       const { body } = await coach.ask(cardEndpoints.cardsPdf, {}, undefined, {}, { of: correctionId, paper });
       const pdf = await readPdf(body);
       expect([pdf.pages, pdf.tagged, pdf.embedded]).to.deep.equal([1, true, true]);
-      expect(pdf.text).to.include('Touch home').and.include('Wall behind').and.include(code);
+      expect(pdf.text).to.include('Touch home').and.include('Wall behind').and.include('every day').and.include(code);
       expect(pdf.structure).to.include('Figure');
     }
     const { body } = await coach.ask(cardEndpoints.cardsPdf, {}, undefined, {}, { of: `${correctionId},${correctionId}` });

@@ -1,4 +1,4 @@
-import { compareEndpoints, type ComparedStrike, type Counterpart } from '@wax-fist/contract/compare';
+import { compareEndpoints, type ComparedStrike, type Counterpart, type TypicalStrike } from '@wax-fist/contract/compare';
 import { consentEndpoints, type ConsentDraft } from '@wax-fist/contract/consents';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
@@ -62,6 +62,35 @@ describe('strikes to compare with', () => {
     const coachId = server.accountId('head-coach');
     await coach.ask(reviewingEndpoints.askSecondCoach, { filmId: scene.filmId }, { coachId });
     expect(await verdicts()).to.deep.equal([]);
+  });
+
+  it('the typical strike of a session has the verdict that was said most often; blind films tell nothing', async () => {
+    const { scene, strikes } = await session('2026-03-01', [
+      ['jab', 'clean'],
+      ['jab', 'fault'],
+      ['cross', 'clean'],
+      ['jab', 'fault'],
+      ['jab'],
+    ]);
+    const typical = async (who: Visitor, technique = 'jab') =>
+      (
+        await who.ask<TypicalStrike | null>(
+          compareEndpoints.typicalStrike,
+          { sessionId: scene.sessionId },
+          undefined,
+          {},
+          {
+            technique,
+            checkpointId: 'gd.return-line',
+          },
+        )
+      ).body;
+    expect(await typical(coach)).to.deep.equal({ strikeId: strikes[1]!.strikeId, filmId: scene.filmId, verdict: 'fault' });
+    expect(await typical(coach, 'cross')).to.include({ strikeId: strikes[2]!.strikeId, verdict: 'clean' });
+    expect(await typical(coach, 'lead-hook')).to.equal(null);
+    const coachId = server.accountId('head-coach');
+    await coach.ask(reviewingEndpoints.askSecondCoach, { filmId: scene.filmId }, { coachId });
+    expect(await typical(await server.as('head-coach'))).to.equal(null);
   });
 
   it('last time is the session before, at about the same place of its film', async () => {

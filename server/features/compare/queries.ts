@@ -121,14 +121,8 @@ export async function typicalStrike(
   db: Database,
   asked: { sessionId: string; technique: string; checkpointId: string; accountId: string },
 ): Promise<TypicalStrike | null> {
-  const said = db
-    .select({
-      strikeId: strike.id,
-      filmId: film.id,
-      verdict: observation.verdict,
-      at: sql`(${film.addedAt}, ${strike.contactFrame})`.as('at'),
-      times: sql<number>`count(*) over (partition by ${observation.verdict})`.as('times'),
-    })
+  const [one] = await db
+    .select({ strikeId: strike.id, filmId: film.id, verdict: observation.verdict })
     .from(observation)
     .innerJoin(strike, and(eq(strike.id, observation.strikeId), eq(strike.removed, false)))
     .innerJoin(film, and(eq(film.id, strike.filmId), eq(film.state, 'ready'), not(marksBlind(asked.accountId))))
@@ -141,11 +135,13 @@ export async function typicalStrike(
         inArray(observation.verdict, ['clean', 'watch', 'fault']),
       ),
     )
-    .as('said');
-  const [one] = await db
-    .select({ strikeId: said.strikeId, filmId: said.filmId, verdict: said.verdict })
-    .from(said)
-    .orderBy(desc(said.times), said.at, said.strikeId)
+    .orderBy(
+      desc(sql`count(*) over (partition by ${observation.verdict})`),
+      film.addedAt,
+      film.id,
+      strike.contactFrame,
+      strike.id,
+    )
     .limit(1);
   return one ? { ...one, verdict: one.verdict! } : null;
 }

@@ -366,6 +366,14 @@ describe('corrections', () => {
       expect(await listed({ stuck: 'yes' })).to.deep.equal([]);
     });
 
+    it('is drilled so and so often, and nothing else is', async () => {
+      const { id } = (await open()).body;
+      const { body } = await add(id, 'drill-given', null, { note: 'Slow cross, 2 × 12', often: 'two-a-week' });
+      expect(body.history.at(-1)).to.include({ kind: 'drill-given', note: 'Slow cross, 2 × 12', often: 'two-a-week' });
+      expect((await add(id, 'cue-given', null, { often: 'two-a-week' })).status).to.equal(422);
+      expect((await add(id, 'drill-given', null, { note: 'Slow cross', often: 'now and then' })).status).to.equal(422);
+    });
+
     it('is given another day to look again, which its history tells', async () => {
       const { id } = (await open()).body;
       const { body } = await add(id, 'rescheduled', null, { recheckOn: '2026-05-01' });

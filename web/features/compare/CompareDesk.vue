@@ -4,7 +4,7 @@ import { fitted, placementOf, strikingPath } from '@wax-fist/core/compare';
 import type { FollowedFilm } from '@wax-fist/core/measure';
 import { moments, type Moment } from '@wax-fist/core/strikes';
 import { watchDebounced } from '@vueuse/core';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import { useKeys } from '../../app/keys/use-keys.ts';
@@ -31,7 +31,11 @@ const router = useRouter();
 const { query } = route;
 
 const lockTold = moments.find((moment) => moment === query.lock) ?? 'contact';
-const comparison = useComparison(first, second, { lock: lockTold, instant: Number(query.at) || 0 });
+const comparison = useComparison(
+  () => first,
+  () => second,
+  { lock: lockTold, instant: Number(query.at) || 0 },
+);
 const over = ref(query.by === 'over');
 const asFilmed = ref(query.place === 'filmed');
 /** By hand; without it, whichever way the bodies fit better. */
@@ -40,7 +44,20 @@ const ways = ref(true);
 const keysShown = ref(false);
 
 const films = shallowRef<readonly [FollowedFilm | undefined, FollowedFilm | undefined]>([undefined, undefined]);
-void Promise.all([first.followed, second.followed]).then((both) => (films.value = both));
+const secondKey = computed(() => second.strike?.strikeId ?? drawnId);
+/** Who stands where is asked for when both pictures are there: they come sooner alone. */
+const firstShown = ref(false);
+const secondShown = ref<string>();
+watch(
+  [() => first, () => second, () => firstShown.value && (!second.strike || secondShown.value === secondKey.value)],
+  async ([one, other, ready], before) => {
+    if (before[1] !== undefined && before[1] !== other) mirrored.value = undefined;
+    if (!ready) return;
+    const both = await Promise.all([one.followed(), other.followed()]);
+    if (first === one && second === other) films.value = both;
+  },
+  { immediate: true },
+);
 
 const into = computed(() => first.picture);
 const placement = computed(() => {
@@ -64,20 +81,19 @@ const paths = computed(() =>
 );
 const rows = computed(() => comparedRows([first, second], films.value));
 
+/** How both are looked at: it stays when the first one is held against another. */
+const standing = () => ({
+  lock: comparison.lock.value,
+  by: over.value ? 'over' : 'beside',
+  ...(asFilmed.value && { place: 'filmed' }),
+  ...(mirrored.value !== undefined && { mirror: mirrored.value ? 'yes' : 'no' }),
+});
 /** The address opens the same picture again. */
 watchDebounced(
   [comparison.lock, comparison.instant, over, asFilmed, mirrored],
   () => {
     if (comparison.playing.value) return;
-    void router.replace({
-      query: {
-        lock: comparison.lock.value,
-        at: String(Math.round(comparison.instant.value)),
-        by: over.value ? 'over' : 'beside',
-        ...(asFilmed.value && { place: 'filmed' }),
-        ...(mirrored.value !== undefined && { mirror: mirrored.value ? 'yes' : 'no' }),
-      },
-    });
+    void router.replace({ query: { ...standing(), at: String(Math.round(comparison.instant.value)) } });
   },
   { debounce: 300 },
 );
@@ -87,7 +103,7 @@ const against = (kind: Counterpart['kind']): void => {
   if (one) holdAgainst(one.strikeId);
 };
 const holdAgainst = (secondId: string): void =>
-  void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId } });
+  void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId }, query: standing() });
 const back = () => ({ name: 'bench', params: { filmId: first.strike.film.id, strikeId: first.strike.strikeId } });
 const doing: Record<CompareKey, () => void> = {
   'frame-back': () => comparison.step(-1),
@@ -141,15 +157,17 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
     <section class="stages" :class="{ over }" aria-label="Both strikes">
       <figure class="stage-of">
         <div class="frame">
-          <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" />
+          <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" @ready="firstShown = true" />
           <ComparedPicture
             v-if="over"
+            :key="secondKey"
             :side="second"
             :frame="frames[1]"
             :into="into"
             :placement="placement"
             :path="paths[1]"
             class="second through"
+            @ready="secondShown = secondKey"
           />
         </div>
         <figcaption>
@@ -160,12 +178,14 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
       <figure v-if="!over" class="stage-of">
         <div class="frame">
           <ComparedPicture
+            :key="secondKey"
             :side="second"
             :frame="frames[1]"
             :into="into"
             :placement="placement"
             :path="paths[1]"
             class="second"
+            @ready="secondShown = secondKey"
           />
         </div>
         <figcaption><b>Second</b> {{ sideInWords(second) }}<template v-if="placement.mirrored">, mirrored</template></figcaption>

@@ -42,7 +42,9 @@ function counterparts(): Promise<Counterpart[]> {
 }
 
 async function load(): Promise<void> {
-  both.value = undefined;
+  const asked = `${firstId} ${secondId}`;
+  // What is shown stays until the other one is here.
+  if (both.value?.first.strike.strikeId !== firstId) both.value = undefined;
   failure.value = undefined;
   alone.value = false;
   try {
@@ -62,8 +64,9 @@ async function load(): Promise<void> {
     void counterparts().catch(() => undefined);
     const second = secondId === drawnId ? first.then(drawnSide) : sideOf(secondId);
     const [one, other] = await Promise.all([first, second, catalogue.ready()]);
-    both.value = { first: one, second: other };
+    if (asked === `${firstId} ${secondId}`) both.value = { first: one, second: other };
   } catch (error) {
+    both.value = undefined;
     failure.value = messageOf(error);
   }
 }
@@ -71,7 +74,7 @@ watch(() => [firstId, secondId], load, { immediate: true });
 </script>
 
 <template>
-  <CompareDesk v-if="both" :key="`${firstId} ${secondId}`" v-bind="both" :counterparts="known" />
+  <CompareDesk v-if="both" :key="both.first.strike.strikeId" v-bind="both" :counterparts="known" />
   <div v-else class="page">
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert">
       {{ failure }}

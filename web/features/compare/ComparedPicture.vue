@@ -22,6 +22,13 @@ const {
   placement?: Placement;
   path?: readonly OnTheWay[];
 }>();
+const emit = defineEmits<{ ready: [] }>();
+/** The first picture of it is there. */
+const first = ref(true);
+function onShown(): void {
+  if (first.value) emit('ready');
+  first.value = false;
+}
 const picture = ref<InstanceType<typeof FilmPicture>>();
 const size = computed(() => side.picture);
 watch([() => frame, picture], () => picture.value && picture.value.player.at.value !== frame && picture.value.player.go(frame), {
@@ -54,7 +61,9 @@ const thick = computed(() => size.value.height / 220);
       :width="size.width"
       :height="size.height"
       :begin="frame"
+      :plays="false"
       class="picture"
+      @shown="onShown"
     >
       <svg v-if="path.length > 0" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
         <polyline class="line" :points="line" :stroke-width="thick" />

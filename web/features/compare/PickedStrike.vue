@@ -17,17 +17,16 @@ defineEmits<{ close: [] }>();
   <div class="acts picked no-print" role="status" aria-label="Picked">
     <b class="number">{{ says }}</b>
     <slot />
-    <VBtn variant="outlined" size="small" :to="{ name: 'bench', params: { filmId, strikeId } }">On the bench</VBtn>
+    <VBtn variant="outlined" :to="{ name: 'bench', params: { filmId, strikeId } }">On the bench</VBtn>
     <VBtn
       variant="outlined"
-      size="small"
       :to="{ name: 'compare', params: { firstId: strikeId, ...(against && { secondId: against.strikeId }) } }"
       >{{ against ? `Compare with ${against.name}` : 'Compare' }}</VBtn
     >
-    <VBtn variant="text" size="small" :to="{ name: 'compare', params: { firstId: strikeId, secondId: drawnId } }">
+    <VBtn variant="text" :to="{ name: 'compare', params: { firstId: strikeId, secondId: drawnId } }">
       With how it should be
     </VBtn>
-    <VBtn variant="text" size="small" @click="$emit('close')">Let go</VBtn>
+    <VBtn variant="text" @click="$emit('close')">Let go</VBtn>
   </div>
 </template>
 

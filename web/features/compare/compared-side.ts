@@ -19,8 +19,8 @@ interface Side {
   /** The checklists by which it is judged. */
   catalogue: Catalogue;
   technique: Technique | undefined;
-  /** The body as it was followed; comes later, and not at all where it was not. */
-  followed: Promise<FollowedFilm | undefined>;
+  /** The body as it was followed; undefined where it was not. Asked for once. */
+  followed: () => Promise<FollowedFilm | undefined>;
 }
 /** A strike of a film. */
 export interface FilmedSide extends Side {
@@ -39,12 +39,17 @@ function followedIn({ film, stance }: ComparedStrike, { timeline }: PlayableFilm
   return track && followedFilm({ timeline, track, picture, view: film.view, stance });
 }
 
+/** Asks at the first need, and never again. */
+function once<T>(ask: () => Promise<T>): () => Promise<T> {
+  let asked: Promise<T> | undefined;
+  return () => (asked ??= ask());
+}
+
 /** @throws Refused, Unreachable, and Error when its film cannot be shown yet */
 export async function filmedSide(strikeId: string): Promise<FilmedSide> {
   const strike = await request(compareEndpoints.comparedStrike, { params: { strikeId } });
   const { film, stance } = strike;
   if (film.state !== 'ready') throw new Error('The film of this strike cannot be shown yet.');
-  const points = pointsOf(film);
   const [playable, catalogue] = await Promise.all([playableOf(film), useCatalogue().at(strike.checklistVersion)]);
   return {
     ...{ strike, playable, catalogue, stance },
@@ -52,6 +57,6 @@ export async function filmedSide(strikeId: string): Promise<FilmedSide> {
     moments: strike,
     picture: { width: film.width!, height: film.height! },
     technique: catalogue.techniques.get(thrownAs(catalogue, strike)),
-    followed: points.then((track) => followedIn(strike, playable, track)),
+    followed: once(() => pointsOf(film).then((track) => followedIn(strike, playable, track))),
   };
 }

@@ -32,11 +32,12 @@ export async function drawnSide({ strike, technique, catalogue }: FilmedSide): P
   const { view } = strike.film;
   const body = drawnFrom(drawn, view);
   const { timeline } = drawn;
+  const followed = followedFilm({ timeline, track: body, picture: drawnPicture, view, stance: 'orthodox' });
   return {
     ...{ timeline, body, catalogue, technique },
     moments: { ...known, ...set },
     picture: drawnPicture,
     stance: 'orthodox',
-    followed: Promise.resolve(followedFilm({ timeline, track: body, picture: drawnPicture, view, stance: 'orthodox' })),
+    followed: () => Promise.resolve(followed),
   };
 }

@@ -10,11 +10,12 @@ import type { ComparedSide } from './compared-side.ts';
 export const compareSpeeds = speeds.filter((speed) => speed < 1);
 
 /** Two strikes on one clock: where it stands, and how it is moved. */
-export function useComparison(first: ComparedSide, second: ComparedSide, begin: { lock: Moment; instant: Ms }) {
+export function useComparison(first: () => ComparedSide, second: () => ComparedSide, begin: { lock: Moment; instant: Ms }) {
   const lock = ref<Moment>(begin.lock);
-  const clock = computed(() => sharedClock(first, second, lock.value));
+  const clock = computed(() => sharedClock(first(), second(), lock.value));
   const place = ref(placeOfInstant(clock.value.instants, begin.instant));
-  const instant = computed(() => clock.value.instants[place.value]!);
+  /** Of another strike there may be fewer. */
+  const instant = computed(() => clock.value.instants[Math.min(place.value, clock.value.instants.length - 1)]!);
   const frames = computed(() => clock.value.framesAt(instant.value));
   const speed = ref<Speed>(compareSpeeds[0]!);
 
@@ -34,8 +35,8 @@ export function useComparison(first: ComparedSide, second: ComparedSide, begin: 
     playhead = instant.value;
     resume();
   }
-  /** Another moment of both lies at 0 now, and that is looked at. */
-  watch(lock, () => {
+  /** Something else lies at 0 now, and that is looked at. */
+  watch([lock, first, second], () => {
     pause();
     place.value = clock.value.lockedAt;
   });

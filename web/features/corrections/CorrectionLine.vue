@@ -2,7 +2,7 @@
 import type { Correction } from '@wax-fist/contract/corrections';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { drillOf, faultsOfSeen, localDay, percent, shortDay, standingInWords } from '@wax-fist/core/words';
+import { drillInWords, faultsOfSeen, localDay, percent, shortDay, standingInWords } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
@@ -41,7 +41,7 @@ const overdue = computed(
         >{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
         {{ checkpointName(catalogue.newest, correction.checkpointId).toLowerCase() }}
       </span>
-      <span v-if="drillOf(correction)" class="quiet">drill: {{ drillOf(correction) }}</span>
+      <span v-if="drillInWords(correction)" class="quiet">drill: {{ drillInWords(correction) }}</span>
     </span>
     <span v-if="correction.counted" class="rate">
       <RateBand :rate="correction.counted" :target="correction.target" />

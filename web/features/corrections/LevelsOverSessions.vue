@@ -129,9 +129,7 @@ const days = computed(() => [
       "
       @close="show({ picked: undefined })"
     >
-      <VBtn variant="outlined" size="small" :to="{ name: 'session', params: { sessionId: thenAndNow.then.sessionId } }">
-        The session
-      </VBtn>
+      <VBtn variant="outlined" :to="{ name: 'session', params: { sessionId: thenAndNow.then.sessionId } }"> The session </VBtn>
     </PickedStrike>
   </div>
 </template>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { mdiClose, mdiFilmstripBoxMultiple } from '@mdi/js';
+import { marksEndings } from '@wax-fist/contract/marks-elsewhere';
 import { videoEndings } from '@wax-fist/contract/footage';
 import { viewNames, views, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
+import MarksBeside from '../marks-elsewhere/MarksBeside.vue';
+import { isMarksFile, useMarksBeside } from '../marks-elsewhere/marks-beside-store.ts';
 import SendingRow from './SendingRow.vue';
 import { useUploads } from './uploads-store.ts';
 
 const { sessionId, taken } = defineProps<{ sessionId: string; /** Views that are here already. */ taken: readonly View[] }>();
 const emit = defineEmits<{ added: [] }>();
 const uploads = useUploads();
+const marksBeside = useMarksBeside();
 const chooser = ref<HTMLInputElement>();
 const over = ref(false);
 const view = ref<View>('lead-side');
@@ -23,7 +27,10 @@ const mine = computed(() => uploads.sendings.filter((one) => one.sessionId === s
 
 function add(files: FileList | null | undefined): void {
   over.value = false;
-  for (const file of files ?? []) uploads.send(file, sessionId, view.value, () => emit('added'));
+  for (const file of files ?? []) {
+    if (isMarksFile(file.name)) marksBeside.keep(sessionId, file);
+    else uploads.send(file, sessionId, view.value, () => emit('added'));
+  }
   if (chooser.value) chooser.value.value = '';
 }
 </script>
@@ -40,8 +47,8 @@ function add(files: FileList | null | undefined): void {
     <div class="words">
       <b>Drop films here</b>
       <span class="quiet"
-        >mp4, mov, webm, mkv or avi, straight from the phone. The original is kept as it is. Film only who has agreed; for a
-        child, a parent has to.</span
+        >mp4, mov, webm, mkv or avi, straight from the phone, with the marks beside them (.vtt, .srt, .csv) where they have some.
+        The original is kept as it is. Film only who has agreed; for a child, a parent has to.</span
       >
     </div>
     <VSelect v-model="view" :items="viewItems" label="Filmed from" density="compact" hide-details class="from" />
@@ -51,13 +58,14 @@ function add(files: FileList | null | undefined): void {
       type="file"
       multiple
       hidden
-      :accept="['video/*', ...videoEndings].join(',')"
+      :accept="['video/*', ...videoEndings, ...marksEndings].join(',')"
       @change="add(chooser?.files)"
     />
   </div>
   <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
     <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
   </ul>
+  <MarksBeside :session-id="sessionId" />
   <ul v-if="uploads.halfSent.length > 0" class="list sendings" aria-label="Films half sent">
     <li v-for="one in uploads.halfSent" :key="one.fileName" class="half">
       <span

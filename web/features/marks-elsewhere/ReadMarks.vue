@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { mdiDatabaseImportOutline } from '@mdi/js';
+import { marksEndings } from '@wax-fist/contract/marks-elsewhere';
 import type { KnownStrike } from '@wax-fist/core/marks-elsewhere';
 import { counted, percent } from '@wax-fist/core/words';
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import type { BenchData } from '../review/use-bench-data.ts';
 import OneFile from '../../app/OneFile.vue';
+import { useMarksBeside } from './marks-beside-store.ts';
 import TableMapping from './TableMapping.vue';
 import { useMarksElsewhere } from './use-marks-elsewhere.ts';
 
@@ -21,6 +23,12 @@ const { file, table, mapping, failure, written, done, read, marks, choose, readI
   () => already,
   () => changed(),
 );
+// What was chosen together with the film is looked through at once.
+const beside = useMarksBeside();
+const { id: sessionId } = data.session;
+const chosenBefore = beside.beside(sessionId, data.film.fileName);
+if (chosenBefore) void choose(chosenBefore);
+watch(done, (now) => now && file.value && beside.forget(sessionId, file.value.name));
 const verdicts = computed(() => read.value.strikes.reduce((sum, one) => sum + one.verdicts.length, 0));
 const here = computed(() => read.value.strikes.filter(({ strikeId }) => strikeId).length);
 /** Many problems are mostly one. */
@@ -30,12 +38,13 @@ const shownProblems = 50;
 <template>
   <OneFile
     label="File (CSV, WebVTT, SubRip or JSON-LD)"
-    accept=".csv,.tsv,.txt,.vtt,.srt,.json,.jsonld,text/csv,text/vtt"
+    :accept="[...marksEndings, 'text/csv', 'text/vtt'].join(',')"
     class="mb-4"
     @choose="choose"
   />
   <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
   <template v-if="file">
+    <p class="quiet">{{ file.name }}</p>
     <TableMapping v-if="table" v-model="mapping" :table="table" />
     <p role="status">
       <b>{{ counted(read.strikes.length, 'strike') }}, {{ counted(verdicts, 'verdict') }}</b

@@ -81,7 +81,7 @@ const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]):
         <ul v-else class="list">
           <li v-for="one in page.sessions" :key="one.id" class="acts session">
             <VCheckbox v-model="chosen" :value="one.id" :label="one.traineeName" density="compact" hide-details class="who" />
-            <span>{{ one.roundKind }}, {{ rungName(one.rung).toLowerCase() }}</span>
+            <span class="what">{{ one.roundKind }}, {{ rungName(one.rung).toLowerCase() }}</span>
             <span class="quiet number">{{ standing(one) }}</span>
             <VSpacer />
             <RouterLink :to="{ name: 'session-report', params: { sessionId: one.id } }">Its report</RouterLink>
@@ -99,7 +99,8 @@ const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]):
 .session {
   padding: 4px 14px;
 }
-.who {
+.who,
+.what {
   flex: 0 1 260px;
 }
 </style>

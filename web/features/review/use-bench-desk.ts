@@ -1,5 +1,6 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { footageEndpoints } from '@wax-fist/contract/footage';
+import { useTimeoutFn } from '@vueuse/core';
 import { ref, type Ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
@@ -66,6 +67,8 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     }
   }
 
+  // Its page is at hand by then, and not only asked for.
+  useTimeoutFn(() => void import('../compare/ComparePage.vue').catch(() => undefined), 1000);
   /** With whichever strike the page finds; from there every other one is a key away. */
   function compare(): void {
     const { value } = bench.strike;

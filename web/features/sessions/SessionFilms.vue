@@ -13,6 +13,7 @@ import { useAccount } from '../accounts/account-store.ts';
 import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
 import TakeAlong from '../exports/TakeAlong.vue';
+import { useMarksBeside } from '../marks-elsewhere/marks-beside-store.ts';
 import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
 
 /** The films of a session, and what can be done with each. */
@@ -21,6 +22,7 @@ const emit = defineEmits<{ changed: [] }>();
 const shown = computed(() => session.films.filter(({ state }) => state !== 'withdrawn'));
 const withdrawn = computed(() => session.films.length - shown.value.length);
 const notice = useNotice();
+const marksBeside = useMarksBeside();
 const account = useAccount();
 const remark = ref<string>();
 
@@ -106,6 +108,13 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             title="Stop working on this film"
             @click="act(film, 'stopFilm')"
           />
+          <VBtn
+            v-if="film.state === 'ready' && marksBeside.beside(session.id, film.fileName)"
+            color="primary"
+            variant="tonal"
+            :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }"
+            >Read its marks</VBtn
+          >
           <VBtn v-if="film.state === 'ready'" variant="outlined" :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
             >Rounds</VBtn
           >
