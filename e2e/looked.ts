@@ -2,8 +2,16 @@ import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 
+/** What fades in has no contrast yet: waits for whatever moves and comes to an end. */
+const atRest = (page: Page): Promise<unknown> =>
+  page.evaluate(() => {
+    const ending = document.getAnimations().filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity);
+    return Promise.all(ending.map(({ finished }) => finished.catch(() => undefined))).then(() => undefined);
+  });
+
 /** Rules of WCAG 2.2, levels A and AA, that a program can check; contrast among them. */
 export async function accessible(page: Page, what: string): Promise<void> {
+  await atRest(page);
   await page.evaluate(axe.source);
   const { violations } = await page.evaluate(() =>
     (globalThis as unknown as { axe: typeof axe }).axe.run(document, {

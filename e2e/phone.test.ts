@@ -4,8 +4,9 @@ import { v7 as uuid } from 'uuid';
 import { correction, course, gradeTest, trainee } from '../server/db/schema/index.ts';
 import { signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
-import { looked } from './looked.ts';
+import { accessible, looked } from './looked.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** Everything but the bench and editors, which need a table to put hands on. */
 const addresses: [what: string, address: () => Promise<string>][] = [
@@ -36,6 +37,8 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
   ['stations', () => Promise.resolve('/stations')],
   ['people', () => Promise.resolve('/people')],
+  ['the journal', () => Promise.resolve('/journal')],
+  ['measures', () => Promise.resolve('/measures')],
   ['the syllabus', () => Promise.resolve('/syllabus')],
   ['the way to a test', async () => `/trainees/${(await someone()).id}/test`],
   ['a test', testOfMaren],
@@ -82,17 +85,19 @@ describe('in the hand', function () {
   expectNoProblems();
 
   for (const [what, address] of addresses) {
-    it(`${what}: nothing is wider than a phone of 360 pixels, and every control fits a thumb`, async () => {
+    it(`${what}: nothing is wider than a phone of 360 pixels, every control fits a thumb, and anybody can use it`, async () => {
       await page.setViewportSize({ width: 360, height: 740 });
       await settled(page, await address());
       expect(await looked(page, 44)).to.deep.equal({ wider: 0, wide: [], small: [] });
+      await accessible(page, what);
     });
 
     it(`${what}: enlarged four times, it is read from above to below`, async () => {
       await page.setViewportSize({ width: 320, height: 256 });
-      await settled(page, await address());
-      const { wider, wide } = await looked(page, 0);
-      expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
+      await soon(async () => {
+        const { wider, wide } = await looked(page, 0);
+        expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
+      });
     });
   }
 

@@ -54,7 +54,7 @@ async function leave(): Promise<void> {
   <VApp :theme="route.meta.bench ? 'bench' : 'daylight'">
     <VAppBar v-if="shell && account.me" flat height="56" color="primary" class="no-print">
       <a class="skip" href="#main">Skip to the page</a>
-      <RouterLink to="/" class="name"
+      <RouterLink to="/" class="name" aria-label="Wax Fist"
         ><img src="/icon.svg" alt="" width="28" height="28" /> <span class="words">Wax Fist</span></RouterLink
       >
       <MainPlaces v-if="wide || !account.worksHere" :places="places" />

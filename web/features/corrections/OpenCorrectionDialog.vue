@@ -67,6 +67,7 @@ const save = (): Promise<void> =>
     <VSlider
       v-model="targetPercent"
       label="Good enough at"
+      name="Good enough at"
       :min="0"
       :max="50"
       :step="5"

@@ -16,7 +16,7 @@ defineProps<{
       <VBtn v-if="small" v-bind="props" :icon="mdiTrayArrowDown" size="small" variant="text" :aria-label="label" :title="label" />
       <VBtn v-else v-bind="props" variant="outlined" :prepend-icon="mdiTrayArrowDown">{{ label }}</VBtn>
     </template>
-    <VList>
+    <VList role="group" :aria-label="label">
       <VListItem v-for="{ url, name } in files" :key="url" :href="url" :title="name" download />
       <slot />
     </VList>
