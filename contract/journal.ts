@@ -3,8 +3,11 @@ import { endpoint, headCoachOnly } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { day, id, instant } from './shapes.ts';
 
-/** What somebody can have done with something. */
-export const journalActs = ['saw', 'added', 'changed', 'removed'] as const;
+/** What becomes of an account and not of a thing: of a wrong password the account is the one that was tried. */
+export const doorActs = ['signed-in', 'signed-out', 'wrong-password'] as const;
+export type DoorAct = (typeof doorActs)[number];
+/** What somebody can have done with something, or at the door. */
+export const journalActs = ['saw', 'added', 'changed', 'removed', ...doorActs] as const;
 export type JournalAct = (typeof journalActs)[number];
 
 /** A line of the journal: who did what, when, with what, about whom. */

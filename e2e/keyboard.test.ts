@@ -38,7 +38,7 @@ describe('a whole review by keyboard alone', function () {
   it('goes from signing in to the day’s first film', async () => {
     await page.goto('/sign-in');
     await page.getByLabel('E-mail').waitFor();
-    if (!/E-mail/.test(await inFocus(page))) await tabTo(page, /E-mail/);
+    if (!(await inFocus(page)).includes('E-mail')) await tabTo(page, /E-mail/);
     await page.keyboard.type(coachEmail);
     await tabTo(page, /^Password/);
     await page.keyboard.type(password);
@@ -71,7 +71,7 @@ describe('a whole review by keyboard alone', function () {
     await page.keyboard.press('Enter');
     await page.getByRole('dialog').waitFor();
     await soon(async () => expect(await inFocus(page)).to.not.equal('Open a correction'));
-    if (!/^Cue/.test(await inFocus(page))) await tabTo(page, /^Cue/, 20);
+    if (!(await inFocus(page)).startsWith('Cue')) await tabTo(page, /^Cue/, 20);
     await page.keyboard.press('Control+a');
     await page.keyboard.type('Chin behind the shoulder');
     await tabTo(page, /^Open the correction$/, 20);

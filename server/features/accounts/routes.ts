@@ -6,6 +6,7 @@ import { Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import { cookieName } from '../../http/sign-in.ts';
 import type { Services } from '../../services.ts';
+import { writeAtDoor } from '../journal/queries.ts';
 import { signInHere } from './sign-in-here.ts';
 import { passwordFits } from './passwords.ts';
 import { slowDownIn } from './slow-down.ts';
@@ -18,14 +19,17 @@ export function accountRoutes(router: Router, { db, pool }: Services): void {
     const [known] = await db.select().from(account).where(eq(account.email, body.email));
     if (!(await passwordFits(known?.passwordHash, body.password))) {
       await guesses.wasWrong(body.email, machine);
+      if (known) await writeAtDoor(db, known.id, 'wrong-password');
       throw new Refusal(401, 'This e-mail address and password do not belong together.');
     }
     await guesses.wasRight(body.email, machine);
-    return signInHere(request, known!);
+    return signInHere(db, request, known!);
   });
   serve(router, accountEndpoints.signOut, async ({ request, response }) => {
+    const { account: me } = request.session;
     await new Promise<void>((resolve) => request.session.destroy(() => resolve()));
     response.clearCookie(cookieName);
+    if (me) await writeAtDoor(db, me.id, 'signed-out');
   });
   serve(router, accountEndpoints.me, ({ account: me }) => me);
 }

@@ -1,4 +1,4 @@
-import type { JournalLine } from '@wax-fist/contract/journal';
+import type { DoorAct, JournalLine } from '@wax-fist/contract/journal';
 import type { Page } from '@wax-fist/contract/page';
 import type { Sight } from '@wax-fist/contract/endpoint';
 import { and, desc, eq, sql, type SQL } from 'drizzle-orm';
@@ -95,6 +95,11 @@ const aboutWhom: Record<Sight['kind'], (id: string) => SQL> = {
 export async function writeSeen(db: Database, accountId: string | null, kind: Sight['kind'], thing: string): Promise<void> {
   await db.execute(sql`insert into ${journal} (at, account_id, act, kind, thing, trainee_id)
     values (clock_timestamp(), ${accountId}, 'saw', ${kind}, ${thing}, ${aboutWhom[kind](thing)}) on conflict do nothing`);
+}
+
+/** Writes that an account came in, left, or was tried with a wrong password. */
+export async function writeAtDoor(db: Database, accountId: string, act: DoorAct): Promise<void> {
+  await db.insert(journal).values({ at: sql`clock_timestamp()`, accountId, act, kind: 'account', thing: accountId });
 }
 
 /** Takes away what is older than the club keeps it; what is younger than thirty days stays whatever is asked. */

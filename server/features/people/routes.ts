@@ -118,7 +118,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
       await signInFor(tx, id, traineeIds);
       return added[0]!;
     };
-    return signInHere(request, await onBehalfOf(id, () => db.transaction(comeIn)));
+    return signInHere(db, request, await onBehalfOf(id, () => db.transaction(comeIn)));
   });
   serve(router, peopleEndpoints.reset, async ({ params, body: { password }, request }) => {
     const passwordHash = await hashedPassword(password);
@@ -128,7 +128,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
       const setIt = () => tx.update(account).set({ passwordHash }).where(eq(account.id, accountId!)).returning();
       return found(await onBehalfOf(accountId!, setIt), 'person');
     });
-    return signInHere(request, back);
+    return signInHere(db, request, back);
   });
 
   serve(router, peopleEndpoints.changePassword, async ({ body: { current, password }, account: me, request }) => {

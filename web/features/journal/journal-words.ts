@@ -1,4 +1,4 @@
-import type { JournalAct, JournalLine } from '@wax-fist/contract/journal';
+import { doorActs, type DoorAct, type JournalAct, type JournalLine } from '@wax-fist/contract/journal';
 import { dayAndTime } from '../../app/format.ts';
 
 export const actNames: Readonly<Record<JournalAct, string>> = {
@@ -6,7 +6,11 @@ export const actNames: Readonly<Record<JournalAct, string>> = {
   added: 'added',
   changed: 'changed',
   removed: 'removed',
+  'signed-in': 'signed in',
+  'signed-out': 'signed out',
+  'wrong-password': 'was tried with a wrong password',
 };
+export const isAtDoor = (act: JournalAct): act is DoorAct => (doorActs as readonly JournalAct[]).includes(act);
 const kindNames: Readonly<Record<string, string>> = {
   account: 'somebody who signs in',
   archive: 'an archive',

@@ -1,0 +1,2 @@
+ALTER TABLE "journal" DROP CONSTRAINT "journal_act_is_known";--> statement-breakpoint
+ALTER TABLE "journal" ADD CONSTRAINT "journal_act_is_known" CHECK ("journal"."act" in ('saw', 'added', 'changed', 'removed', 'signed-in', 'signed-out', 'wrong-password'));
