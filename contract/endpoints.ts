@@ -25,6 +25,7 @@ import { drillEndpoints } from './drills.ts';
 import { limitEndpoints } from './limits.ts';
 import { planEndpoints } from './plans.ts';
 import { peopleEndpoints } from './people.ts';
+import { removalEndpoints } from './removals.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
 import { reviewingEndpoints } from './reviewing.ts';
@@ -48,6 +49,7 @@ export const endpoints = {
   ...compareEndpoints,
   ...exportEndpoints,
   ...reportEndpoints,
+  ...removalEndpoints,
   ...cardEndpoints,
   ...archiveEndpoints,
   ...backupEndpoints,

@@ -1,3 +1,4 @@
+import { removalShape } from './removals.ts';
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { endpoint, filledPath, seen, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
@@ -143,7 +144,8 @@ export const footageEndpoints = {
   retryFilm: endpoint('POST', '/api/films/:filmId/retry', staff, { reply: filmShape }),
   stopFilm: endpoint('POST', '/api/films/:filmId/stop', staff, { reply: filmShape }),
   filmsKnownBy: endpoint('GET', '/api/films-known-by/:sha256', staff, { reply: array(knownFilmShape.required()).required() }),
-  removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt),
+  /** With its marks by a coach; whoever added it may remove it as long as there are none. */
+  removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt, { reply: removalShape }),
   sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', staff, { reply: array(filmShape.required()).required() }),
   /** Bytes of a derived file, by range. */
   filmFile: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/files/:file', staffAndOwn)),

@@ -139,13 +139,13 @@ describe('pages', function () {
       ['text.mp4', 'sound.mp4', 'one-frame.mp4'].map((name) => made(folder, name, badFilms[name]!.make)),
     );
     await writeFile(join(folder, 'empty.mp4'), '');
-    await writeFile(join(folder, 'notes.txt'), 'no film');
+    await writeFile(join(folder, 'notes.pdf'), 'no film');
     await page.goto('/trainees');
     await page.getByRole('link', { name: 'Juno Perrault' }).click();
     await page.getByRole('button', { name: 'Add a session' }).click();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL(/\/sessions\//);
-    await page.locator('input[type=file]').setInputFiles([...files, join(folder, 'empty.mp4'), join(folder, 'notes.txt')]);
+    await page.locator('input[type=file]').setInputFiles([...files, join(folder, 'empty.mp4'), join(folder, 'notes.pdf')]);
     for (const reason of [
       'This is not a video, whatever its name says.',
       'This file has sound but no picture.',

@@ -36,6 +36,7 @@ const addresses: [what: string, address: () => Promise<string>][] = [
   ['set-up, rounds', () => Promise.resolve('/set-up?sheet=rounds')],
   ['set-up, pads', () => Promise.resolve('/set-up?sheet=pads')],
   ['stations', () => Promise.resolve('/stations')],
+  ['what was removed', () => Promise.resolve('/removed')],
   ['people', () => Promise.resolve('/people')],
   ['the journal', () => Promise.resolve('/journal')],
   ['measures', () => Promise.resolve('/measures')],

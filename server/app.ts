@@ -20,6 +20,7 @@ import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
 import { measureRoutes } from './features/measures/routes.ts';
+import { removalRoutes } from './features/removals/routes.ts';
 import { reportRoutes } from './features/reports/routes.ts';
 import { montageRoutes } from './features/montages/routes.ts';
 import { noteRoutes } from './features/notes/routes.ts';
@@ -91,6 +92,7 @@ export function appOf(services: Services, webFolder: string): Express {
   compareRoutes(router, services);
   exportRoutes(router, services);
   reportRoutes(router, services);
+  removalRoutes(router, services);
   cardRoutes(router, services);
   archiveRoutes(router, services, uploads);
   backupRoutes(router, services);

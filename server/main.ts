@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { appOf } from './app.ts';
 import { connect } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
+import { endOldRemovals } from './features/removals/removals.ts';
 import { forgetAgain } from './features/consents/forget-films.ts';
 import { endJournal } from './features/journal/queries.ts';
 import { openQueue } from './jobs/queue.ts';
@@ -26,9 +27,14 @@ const server = app.listen(settings.port, '127.0.0.1', (error) => {
   process.exit(1);
 });
 
-/** What somebody has withdrawn is gone within a minute, whatever was in the middle of being made of it. */
+/** What somebody has withdrawn is gone within a minute, whatever was in the middle of being made of it; what was removed after a day. */
 const forgetEvery = 60_000;
-const forget = (): void => void forgetAgain({ ...connection, storage, settings }).catch((error: unknown) => log.error(error));
+const forget = (): void => {
+  const services = { ...connection, storage, settings };
+  void forgetAgain(services)
+    .then(() => endOldRemovals(services))
+    .catch((error: unknown) => log.error(error));
+};
 forget();
 const forgetting = setInterval(forget, forgetEvery);
 

@@ -4,6 +4,7 @@ import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Database } from '../db/connection.ts';
 import { film, filmStep } from '../db/schema/index.ts';
+import { canComeBack } from '../features/removals/removals.ts';
 import { NotFootage } from '../media/probe.ts';
 import { Stopped } from '../media/program.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
@@ -96,10 +97,10 @@ export async function workOnFilm(services: ImportServices, filmId: string, rest:
   }
 }
 
-/** Of a film that was removed while it was worked on nothing stays, whatever was put into storage meanwhile. */
+/** Of a film that is gone for good nothing stays, whatever was put into storage meanwhile. */
 async function leaveNothingOfRemoved({ db, storage }: ImportServices, filmId: string): Promise<void> {
   const known = await db.select({ id: film.id }).from(film).where(eq(film.id, filmId));
-  if (known.length === 0) await storage.remove(filmId);
+  if (known.length === 0 && !(await canComeBack(db, filmId))) await storage.remove(filmId);
 }
 
 /** Where a worker puts what it is making; no other worker looks there. */

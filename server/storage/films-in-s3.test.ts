@@ -1,4 +1,5 @@
 import { filmFileUrl, footageEndpoints } from '@wax-fist/contract/footage';
+import type { Removal } from '@wax-fist/contract/removals';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { expect } from 'chai';
 import { access, mkdtemp, readdir, rm } from 'node:fs/promises';
@@ -9,6 +10,7 @@ import { blows, made } from '../test/films.ts';
 import { filmsFolder } from './storage.ts';
 import { startS3 } from '../test/s3-store.ts';
 import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
+import { endRemoval } from '../features/removals/removals.ts';
 
 describe('a club whose films lie in an S3 store', function () {
   this.timeout(90_000);
@@ -61,7 +63,10 @@ describe('a club whose films lie in an S3 store', function () {
         () => false,
       ),
     ).to.equal(false);
-    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(204);
+    const { status, body } = await coach.ask<Removal>(footageEndpoints.removeFilm, { filmId: film.id });
+    expect(status).to.equal(200);
     expect((await coach.fetch(path)).status).to.equal(404);
+    await endRemoval(server.services, body.id);
+    expect(await kept()).to.deep.equal([]);
   });
 });

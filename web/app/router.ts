@@ -195,6 +195,12 @@ export const router = createRouter({
       meta: { title: 'Card', own: 'own-card' },
     },
     {
+      path: '/removed',
+      name: 'removed',
+      component: () => import('../features/removals/RemovedPage.vue'),
+      meta: { title: 'Removed', judges: true },
+    },
+    {
       path: '/archives',
       name: 'archives',
       component: () => import('../features/archives/ArchivesPage.vue'),

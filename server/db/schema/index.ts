@@ -28,3 +28,4 @@ export * from './consents.ts';
 export * from './syllabus.ts';
 export * from './journal.ts';
 export * from './backups.ts';
+export * from './removals.ts';

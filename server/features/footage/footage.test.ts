@@ -1,4 +1,5 @@
 import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
+import type { Removal } from '@wax-fist/contract/removals';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { expect } from 'chai';
@@ -10,13 +11,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { v7 as uuid } from 'uuid';
-import { filmHits, round } from '../../db/schema/index.ts';
+import { film as filmTable, filmHits, round } from '../../db/schema/index.ts';
 import { workOnFilm } from '../../jobs/work-on-film.ts';
 import { badFilms, brokenOff, ffmpeg, goodFilms, made, oddFilms, timesShown } from '../../test/films.ts';
 import { thrown } from '../../test/marks.ts';
 import { isDeadlock } from '../../db/take-turns.ts';
 import { eventually } from '../../test/eventually.ts';
-import { addScene, startServer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+import { endRemoval } from '../removals/removals.ts';
+import { addScene, startServer, type Answer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 const tus = { 'tus-resumable': '1.0.0' };
 const chunk = { ...tus, 'content-type': 'application/offset+octet-stream' };
@@ -359,12 +361,12 @@ describe('footage', function () {
     const film = await imported(await made(folder, 'busy.mp4', goodFilms['phone.mp4']!), 'busy.mp4');
     await wholly(film.id);
     const { db, storage } = server.services;
-    let removed: Promise<{ status: number }> | undefined;
+    let removed: Promise<Answer<Removal>> | undefined;
     // It holds a part of the film and wants the film, as a step of the import does: a ring that somebody has to leave.
     await db
       .transaction(async (tx) => {
         await tx.update(filmHits).set({ rings: [] }).where(eq(filmHits.filmId, film.id));
-        removed = coach.ask(footageEndpoints.removeFilm, { filmId: film.id });
+        removed = coach.ask<Removal>(footageEndpoints.removeFilm, { filmId: film.id });
         await eventually(
           'removing waits',
           async () =>
@@ -381,7 +383,13 @@ describe('footage', function () {
         // PostgreSQL ends whoever notices the ring. That is the one who removes, unless it has waited long before there was a ring.
         if (!isDeadlock(error)) throw error;
       });
-    expect((await removed!).status).to.equal(204);
+    const { status, body } = await removed!;
+    expect(status).to.equal(200);
+    // As long as it can be put back its bytes stay, whoever was at work.
+    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, true);
+    expect(await storage.bytes(film.id, 'original')).to.be.above(0);
+    await endRemoval(server.services, body.id);
+    expect(await storage.bytes(film.id, 'original')).to.equal(undefined);
     // A worker that had begun before puts something in, and takes it away again.
     const late = await made(folder, 'late.mp4', goodFilms['phone.mp4']!);
     await storage.keep(late, film.id, 'film.mp4');
@@ -389,15 +397,22 @@ describe('footage', function () {
     expect(await storage.bytes(film.id, 'film.mp4')).to.equal(undefined);
   });
 
-  it('a film with marks is not removed, one without is, with its bytes', async () => {
+  it('a film with marks is removed by a coach, and not by an assistant who added it', async () => {
     const film = await imported(await made(folder, 'gone.mp4', goodFilms['phone.mp4']!), 'gone.mp4');
     const strike = thrown(uuid(), { launchFrame: 1, contactFrame: 2, homeFrame: 3 });
     const log = (entries: unknown[]) => coach.ask(reviewEndpoints.writeMarks, { filmId: film.id }, { marks: entries });
     await log([strike]);
-    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(409);
-    await log([{ ...strike, id: uuid(), removed: true, saidAt: new Date().toISOString() }]);
-    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(204);
+    const { db } = server.services;
+    const addedBy = (role: 'assistant' | 'coach') =>
+      db
+        .update(filmTable)
+        .set({ addedBy: server.accountId(role) })
+        .where(eq(filmTable.id, film.id));
+    await addedBy('assistant');
+    const assistant = await server.as('assistant');
+    expect((await assistant.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(409);
+    await addedBy('coach');
+    expect((await coach.ask(footageEndpoints.removeFilm, { filmId: film.id })).status).to.equal(200);
     expect((await coach.ask(footageEndpoints.showFilm, { filmId: film.id })).status).to.equal(404);
-    expect(await server.services.storage.bytes(film.id, 'original')).to.equal(undefined);
   });
 });

@@ -4,7 +4,7 @@ import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { filmPieces } from '../../db/film-pieces.ts';
 import { film, filmStep } from '../../db/schema/index.ts';
-import { takingTurns } from '../../db/take-turns.ts';
+import { remove } from '../removals/removals.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
@@ -79,14 +79,12 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     return one(params.filmId);
   });
   serve(router, footageEndpoints.filmsKnownBy, ({ params }) => filmsKnownBy(db, params.sha256));
-  serve(router, footageEndpoints.removeFilm, async ({ params }) => {
+  serve(router, footageEndpoints.removeFilm, async ({ params, account }) => {
     const { strikes } = await one(params.filmId);
-    if (strikes > 0) {
-      throw new Refusal(409, `Nothing was removed: ${strikes} strikes are marked in this film. Take them back first.`);
+    if (strikes > 0 && account.role === 'assistant') {
+      throw new Refusal(409, `Nothing was removed: ${strikes} strikes are marked in this film. Ask a coach.`);
     }
-    // Steps of its import may still be under way.
-    await takingTurns(db, (transaction) => transaction.delete(film).where(eq(film.id, params.filmId)));
-    await storage.remove(params.filmId);
+    return remove(db, 'film', params.filmId, account.id);
   });
   serve(router, footageEndpoints.sessionFilms, ({ params }) => filmsOf(db, eq(film.sessionId, params.sessionId)));
 

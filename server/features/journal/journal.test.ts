@@ -41,6 +41,7 @@ const unwritten: Record<string, string> = {
   review_effort: 'a measure of time that is about nobody’s rows',
   sign_in: 'who comes and goes is written as that',
   sign_in_try: 'counted for an hour, about nobody who is known',
+  removed_row: 'goes along with a removal, which is written',
   journal: 'it is the journal',
   backup: 'written on the machine, by nobody who signs in',
 };
@@ -92,7 +93,7 @@ describe('the journal', () => {
     expect((await read())[0]).to.deep.include({ act: 'changed', kind: 'training_session', fields: ['released_at'] });
     await head.ask(footageEndpoints.removeFilm, { filmId: scene.filmId });
     const [removed] = await read();
-    expect(removed).to.deep.include({ act: 'removed', kind: 'film', thing: scene.filmId });
+    expect(removed).to.deep.include({ act: 'added', kind: 'removal', thing: scene.filmId, values: { kind: [null, 'film'] } });
     expect(removed!.account!.id).to.equal(server.accountId('head-coach'));
   });
 

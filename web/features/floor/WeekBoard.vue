@@ -128,7 +128,8 @@ ul {
 }
 .week .done {
   cursor: default;
-  opacity: 0.75;
+  background: none;
+  border-left-color: var(--line);
 }
 .week .troubled {
   border-left-color: var(--fault);

@@ -154,7 +154,6 @@ td button[aria-pressed='true'] {
 }
 .off {
   color: var(--quiet);
-  opacity: 0.7;
 }
 small {
   display: block;

@@ -12,7 +12,7 @@ import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
-import { actNames, changedInWords, isAtDoor, kindName, placeOf } from './journal-words.ts';
+import { actInWords, actNames, changedInWords, isAtDoor, thingInWords, placeOf } from './journal-words.ts';
 
 /** Who saw and changed what, for the head coach. */
 const accountId = ref<string | null>(null);
@@ -75,9 +75,9 @@ const actItems = journalActs.map((value) => ({ value, title: actNames[value] }))
           <span class="number quiet">{{ dayAndTime(line.at) }}</span>
           <span>
             <b>{{ line.account ? (line.account.name ?? 'somebody who is gone') : 'whoever had the link' }}</b>
-            {{ actNames[line.act] }}
-            <RouterLink v-if="placeOf(line)" :to="placeOf(line)!">{{ kindName(line.kind) }}</RouterLink>
-            <template v-else-if="!isAtDoor(line.act)">{{ kindName(line.kind) }}</template>
+            {{ actInWords(line) }}
+            <RouterLink v-if="placeOf(line)" :to="placeOf(line)!">{{ thingInWords(line) }}</RouterLink>
+            <template v-else-if="!isAtDoor(line.act)">{{ thingInWords(line) }}</template>
             <template v-if="line.trainee">
               of
               <RouterLink v-if="line.trainee.name" :to="{ name: 'trainee', params: { traineeId: line.trainee.id } }">{{

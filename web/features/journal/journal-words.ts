@@ -44,6 +44,19 @@ const kindNames: Readonly<Record<string, string>> = {
 };
 /** A kind that is not known yet is told by its table. */
 export const kindName = (kind: string): string => kindNames[kind] ?? kind.replaceAll('_', ' ');
+
+type Told = Pick<JournalLine, 'act' | 'kind' | 'values'>;
+const isRemoval = ({ kind }: Pick<Told, 'kind'>): boolean => kind === 'removal';
+/** What somebody did: that something was removed, to be put back for a day, and that it was taken out of there again. */
+export function actInWords(line: Told): string {
+  if (!isRemoval(line)) return actNames[line.act];
+  return line.act === 'added' ? 'removed, for a day to be put back,' : 'put back, or removed for good,';
+}
+/** With what. */
+export function thingInWords(line: Told): string {
+  const removed = isRemoval(line) && line.values?.kind?.find((kind) => typeof kind === 'string');
+  return kindName(removed || line.kind);
+}
 const word = (name: string): string => name.replace(/_(id|at)$/, '').replaceAll('_', ' ');
 const isInstant = /^\d{4}-\d{2}-\d{2}T/;
 function told(value: unknown): string {
@@ -56,7 +69,8 @@ function told(value: unknown): string {
 }
 
 /** What was changed of it, in a line; of few things what it was and is. */
-export function changedInWords({ act, fields, values }: Pick<JournalLine, 'act' | 'fields' | 'values'>): string {
+export function changedInWords({ kind, act, fields, values }: Pick<JournalLine, 'kind' | 'act' | 'fields' | 'values'>): string {
+  if (isRemoval({ kind })) return '';
   const known = Object.entries(values ?? {}).map(([name, [was, is]]) =>
     act === 'changed' ? `${word(name)}: ${told(was)} → ${told(is)}` : `${word(name)}: ${told(act === 'removed' ? was : is)}`,
   );

@@ -7,13 +7,13 @@ import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { stances, viewNames, views, type Stance, type View } from '@wax-fist/core/technique';
 import { counted } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
-import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import { inWork, lacking } from '../footage/film-work.ts';
 import FilmRow from '../footage/FilmRow.vue';
 import TakeAlong from '../exports/TakeAlong.vue';
 import { useMarksBeside } from '../marks-elsewhere/marks-beside-store.ts';
+import { useRemoving } from '../removals/use-removing.ts';
 import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
 
 /** The films of a session, and what can be done with each. */
@@ -21,7 +21,6 @@ const { session } = defineProps<{ session: SessionDetail }>();
 const emit = defineEmits<{ changed: [] }>();
 const shown = computed(() => session.films.filter(({ state }) => state !== 'withdrawn'));
 const withdrawn = computed(() => session.films.length - shown.value.length);
-const notice = useNotice();
 const marksBeside = useMarksBeside();
 const account = useAccount();
 const remark = ref<string>();
@@ -37,16 +36,19 @@ const setView = (film: Film, view: View): Promise<void> => change(film, { view }
 /** The usual foot in front need not be said of a film, and follows the trainee. */
 const setStance = (film: Film, stance: Stance): Promise<void> =>
   change(film, { stance: stance === session.trainee.stance ? null : stance });
-type Act = 'retryFilm' | 'stopFilm' | 'removeFilm';
-const act = (film: Film, what: Act): Promise<void> =>
-  tried(request(footageEndpoints[what] as typeof footageEndpoints.removeFilm, { params: { filmId: film.id } }));
-/** A film that is about to be removed: its bytes do not come back. */
+const act = (film: Film, what: 'retryFilm' | 'stopFilm'): Promise<void> =>
+  tried(request(footageEndpoints[what] as typeof footageEndpoints.stopFilm, { params: { filmId: film.id } }));
+const removed = useRemoving();
+/** A film that is about to be removed. */
 const removing = ref<Film>();
 async function removeIt(): Promise<void> {
   const film = removing.value!;
   removing.value = undefined;
-  await act(film, 'removeFilm');
-  if (!remark.value) notice.say(`${film.fileName} is removed.`);
+  await tried(
+    request(footageEndpoints.removeFilm, { params: { filmId: film.id } }).then((removal) =>
+      removed(removal, () => emit('changed')),
+    ),
+  );
 }
 /** The film for which a second coach is chosen. */
 const twice = ref<Film>();
@@ -136,7 +138,9 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             @click="twice = film"
           />
           <VBtn
-            v-if="film.strikes === 0 && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)"
+            v-if="
+              (film.strikes === 0 || account.judges) && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)
+            "
             :icon="mdiDeleteOutline"
             size="small"
             variant="text"
@@ -149,7 +153,12 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
     </ul>
     <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
       <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
-        <p class="mb-4">The original and everything that was made from it are deleted. This cannot be undone.</p>
+        <p class="mb-4">
+          It goes with
+          {{
+            removing && removing.strikes > 0 ? counted(removing.strikes, 'marked strike') : 'everything that was made from it'
+          }}. For a day it can be put back; then it is gone for good, from the disk as well.
+        </p>
         <div class="acts">
           <VBtn variant="text" @click="removing = undefined">Keep it</VBtn>
           <VBtn color="error" @click="removeIt">Remove it</VBtn>

@@ -5,16 +5,19 @@ import { answerEndpoints } from '@wax-fist/contract/answers';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { footageEndpoints } from '@wax-fist/contract/footage';
 import { measureEndpoints } from '@wax-fist/contract/measures';
+import { removalEndpoints } from '@wax-fist/contract/removals';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { rungName } from '@wax-fist/core/correction';
 import { holdingTechnique } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { shortDay } from '@wax-fist/core/words';
+import { useAccount } from '../accounts/account-store.ts';
 import ConsentAsk from '../consents/ConsentAsk.vue';
 import { useConsent } from '../consents/use-consent.ts';
 import AddFilms from '../footage/AddFilms.vue';
@@ -23,6 +26,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FilmAdvice from './FilmAdvice.vue';
 import JudgedBy from './JudgedBy.vue';
 import ShotSlots from '../plans/ShotSlots.vue';
+import RemoveIt from '../removals/RemoveIt.vue';
 import ReleaseSession from './ReleaseSession.vue';
 import SessionDialog from './SessionDialog.vue';
 import SessionNotes from '../notes/SessionNotes.vue';
@@ -32,6 +36,8 @@ import WhatSessionSays from './WhatSessionSays.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
 const catalogue = useCatalogue();
+const account = useAccount();
+const router = useRouter();
 const changing = ref(false);
 
 const {
@@ -156,6 +162,14 @@ whileTrue(working, lookAtWork, 1000);
         />
         <SessionNotes :session-id="sessionId" :catalogue="page.checklists" />
         <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
+        <RemoveIt
+          v-if="account.may(removalEndpoints.removeSession)"
+          name="this session"
+          goes="It goes with its films, marks, notes, and the corrections that were opened in it."
+          :ask="() => request(removalEndpoints.removeSession, { params: { sessionId } })"
+          :removed="() => router.replace({ name: 'trainee', params: { traineeId: page!.session.traineeId } })"
+          :back="() => router.push({ name: 'session', params: { sessionId } })"
+        />
         <SessionDialog v-model="changing" :trainee-id="page.session.traineeId" :session="page.session" @saved="again" />
       </template>
     </PageState>

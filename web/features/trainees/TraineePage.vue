@@ -5,6 +5,7 @@ import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { traineeExports, traineeExportUrl } from '@wax-fist/contract/exports';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import { removalEndpoints } from '@wax-fist/contract/removals';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { rungName } from '@wax-fist/core/correction';
 import { computed, ref } from 'vue';
@@ -21,6 +22,7 @@ import ConsentLine from '../consents/ConsentLine.vue';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
 import LevelsOverSessions from '../corrections/LevelsOverSessions.vue';
 import CheckpointMap from './CheckpointMap.vue';
+import RemoveIt from '../removals/RemoveIt.vue';
 import TakeAlong from '../exports/TakeAlong.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
 import TraineeDialog from './TraineeDialog.vue';
@@ -161,6 +163,14 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             @more="closed.more"
           />
         </template>
+        <RemoveIt
+          v-if="account.may(removalEndpoints.removeTrainee)"
+          name="this trainee"
+          :goes="`${page.trainee.name} goes with all sessions, films, marks, corrections and plans.`"
+          :ask="() => request(removalEndpoints.removeTrainee, { params: { traineeId } })"
+          :removed="() => router.replace({ name: 'trainees' })"
+          :back="() => router.push({ name: 'trainee', params: { traineeId } })"
+        />
         <TraineeDialog v-model="changing" :trainee="page.trainee" @saved="again" />
         <SessionDialog v-model="adding" :trainee-id="traineeId" :last="sessions.rows.value![0]" @saved="toSession" />
       </template>

@@ -125,11 +125,17 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
       </VDataTable>
       <MoreRows :has-more="hasMore" :loading="loading" :shown="rows!.length" @more="more" />
     </PageState>
+    <p v-if="account.judges" class="no-print removed">
+      <RouterLink :to="{ name: 'removed' }">Removed in the last day</RouterLink>
+    </p>
     <TraineeDialog v-model="adding" @saved="open" />
   </div>
 </template>
 
 <style scoped>
+.removed {
+  margin-top: 24px;
+}
 .page-head {
   align-items: center;
 }

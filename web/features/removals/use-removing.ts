@@ -1,0 +1,19 @@
+import { removalEndpoints, type Removal } from '@wax-fist/contract/removals';
+import { useNotice } from '../../app/notice-store.ts';
+import { request } from '../../app/request.ts';
+
+/** @throws Refused, Unreachable */
+export const putBack = (removal: Pick<Removal, 'id'>): Promise<unknown> =>
+  request(removalEndpoints.putBack, { params: { removalId: removal.id } });
+
+/** Says that something is removed, with the way back. */
+export function useRemoving() {
+  const notice = useNotice();
+  /** @param back what is to be seen once it is back */
+  return function removed(removal: Removal, back: () => unknown): void {
+    notice.say(`${removal.says} is removed. For a day it can be put back.`, async () => {
+      await putBack(removal);
+      await back();
+    });
+  };
+}
