@@ -84,7 +84,7 @@ describe('what is removed', () => {
     [
       'a session',
       () => coach.ask<Removal>(removalEndpoints.removeSession, { sessionId: scene.sessionId }),
-      /^Somebody, 2026-03-01$/,
+      /^Somebody, 1 March 2026$/,
     ],
     ['a film', () => head.ask<Removal>(footageEndpoints.removeFilm, { filmId: scene.filmId }), /: round\.mp4$/],
   ];

@@ -41,11 +41,12 @@ async function remove(): Promise<void> {
     <VBtn variant="text" :prepend-icon="mdiDeleteOutline" @click="asked = true">Remove {{ name }}</VBtn>
   </p>
   <VDialog v-model="asked" max-width="500">
-    <VCard class="pa-6" :title="`Remove ${name}?`">
-      <p class="mb-4">
+    <VCard class="pa-6">
+      <h2>{{ `Remove ${name}?` }}</h2>
+      <p class="says">
         {{ goes }} For a day it can be put back, with everything; then it is gone for good, from the disk as well.
       </p>
-      <p v-if="failure" role="alert" class="mb-4">{{ failure }}</p>
+      <p v-if="failure" role="alert" class="says">{{ failure }}</p>
       <div class="acts">
         <VBtn variant="text" @click="asked = false">Keep it</VBtn>
         <VBtn color="error" :loading="busy" @click="remove">Remove it</VBtn>
@@ -55,6 +56,12 @@ async function remove(): Promise<void> {
 </template>
 
 <style scoped>
+h2 {
+  font-size: 20px;
+}
+.says {
+  margin: 10px 0 16px;
+}
 .foot {
   margin-top: 32px;
   border-top: 1px solid var(--line);

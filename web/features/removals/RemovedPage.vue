@@ -79,8 +79,9 @@ async function end(): Promise<void> {
       </ul>
     </PageState>
     <VDialog :model-value="ending !== undefined" max-width="480" @update:model-value="ending = undefined">
-      <VCard class="pa-6" :title="`Remove ${ending?.says} for good?`">
-        <p class="mb-4">Films, marks and all that was made of them are deleted now. This cannot be undone.</p>
+      <VCard class="pa-6">
+        <h2>{{ `Remove ${ending?.says} for good?` }}</h2>
+        <p class="says">Films, marks and all that was made of them are deleted now. This cannot be undone.</p>
         <div class="acts">
           <VBtn variant="text" @click="ending = undefined">Leave it here</VBtn>
           <VBtn color="error" @click="end">For good</VBtn>
@@ -91,6 +92,12 @@ async function end(): Promise<void> {
 </template>
 
 <style scoped>
+h2 {
+  font-size: 20px;
+}
+.says {
+  margin: 10px 0 16px;
+}
 .one {
   padding: 8px 14px;
 }
