@@ -22,6 +22,7 @@ import {
   trainingSession,
 } from '../../db/schema/index.ts';
 import type { Services } from '../../services.ts';
+import { endRemovalsShowing } from '../removals/removals.ts';
 import { sessionsOf } from '../review/tallies.ts';
 
 /** What a worker was in the middle of may still come: so long it is looked for again. */
@@ -68,6 +69,7 @@ export async function forgetFilms(
 ): Promise<number> {
   const films = await forgetInDatabase(db, traineeId, until);
   for (const id of films) await storage.remove(id);
+  await endRemovalsShowing({ db, storage, settings }, traineeId, until);
   const montages = await db
     .delete(montage)
     .where(and(inArray(montage.sessionId, seenIn(db, traineeId)), lte(montage.askedAt, until), ne(montage.state, 'working')))

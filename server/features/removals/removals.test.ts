@@ -10,11 +10,11 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { emptyTrack, packTrack } from '@wax-fist/core/body';
 import { expect } from 'chai';
 import { eq, sql } from 'drizzle-orm';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { filmPoints, removal, trainingSession } from '../../db/schema/index.ts';
+import { archive, filmPoints, removal, trainingSession } from '../../db/schema/index.ts';
 import { roundOfMarks } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 import { endOldRemovals } from './removals.ts';
@@ -128,6 +128,39 @@ describe('what is removed', () => {
     expect((await coach.ask(removalEndpoints.endRemoval, { removalId: body.id })).status).to.equal(403);
     expect((await head.ask(removalEndpoints.endRemoval, { removalId: body.id })).status).to.equal(204);
     expect(await isThere(scene.filmId)).to.equal(false);
+  });
+
+  it('is gone at once when whoever it shows takes their consent back, also when they only held', async () => {
+    const { body } = await coach.ask<Removal>(removalEndpoints.removeSession, { sessionId: scene.sessionId });
+    const held = await addScene(server, '2026-03-03');
+    await db().update(trainingSession).set({ holderId: scene.traineeId }).where(eq(trainingSession.id, held.sessionId));
+    const other = (await coach.ask<Removal>(removalEndpoints.removeSession, { sessionId: held.sessionId })).body;
+    const nobodys = (await coach.ask<Removal>(removalEndpoints.removeSession, { sessionId: (await addScene(server)).sessionId }))
+      .body;
+    await coach.ask(consentEndpoints.withdrawConsent, { traineeId: scene.traineeId });
+    expect(await isThere(scene.filmId)).to.equal(false);
+    const ids = (await left()).map(({ id }) => id);
+    expect(ids).to.include(nobodys.id);
+    for (const gone of [body.id, other.id]) expect(ids).to.not.include(gone);
+  });
+
+  it('takes the archives with it that were made of a trainee alone', async () => {
+    const { home } = server.services.settings;
+    const [own, club] = [uuid(), uuid()];
+    await mkdir(join(home, 'archives'), { recursive: true });
+    for (const [id, traineeId] of [
+      [own, scene.traineeId],
+      [club, null],
+    ] as const) {
+      await db().insert(archive).values({ id, kind: 'write', state: 'ready', traineeId });
+      await writeFile(join(home, 'archives', `${id}.zip`), 'all of it');
+    }
+    const { body } = await head.ask<Removal>(removalEndpoints.removeTrainee, { traineeId: scene.traineeId });
+    await head.ask(removalEndpoints.endRemoval, { removalId: body.id });
+    expect(await readdir(join(home, 'archives')))
+      .to.include(`${club}.zip`)
+      .and.not.include(`${own}.zip`);
+    expect(await db().$count(archive, eq(archive.id, own))).to.equal(0);
   });
 
   it('comes back in the order in which it went: what it belonged to first', async () => {

@@ -7,7 +7,7 @@ import { v7 as uuid } from 'uuid';
 import type { Database } from '../../db/connection.ts';
 import { saidByName } from '../../db/said-by-name.ts';
 import { takingTurns } from '../../db/take-turns.ts';
-import { account, film, removal, trainee, trainingSession } from '../../db/schema/index.ts';
+import { account, archive, film, removal, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
 import type { Services } from '../../services.ts';
 import { keepBelongings, putBelongingsBack } from './belongings.ts';
@@ -125,15 +125,31 @@ export async function endRemoval(
   { db, storage, settings }: Pick<Services, 'db' | 'storage' | 'settings'>,
   removalId: string,
 ): Promise<void> {
-  const { rows } = await db.execute<{ name: string; id: string }>(sql`
+  const { rows } = await db.execute<{ name: 'film' | 'montage' | 'archive'; id: string }>(sql`
     select of_table as name, says ->> 'id' as id from removed_row
-    where removal_id = ${removalId}::uuid and pointed is null and of_table in ('film', 'montage')`);
+    where removal_id = ${removalId}::uuid and of_table in ('film', 'montage', 'archive') and (pointed is null or of_table = 'archive')`);
+  const bytesOf: Record<(typeof rows)[number]['name'], (id: string) => Promise<unknown>> = {
+    film: storage.remove,
+    montage: (id) => rm(join(settings.home, 'montages', `${id}.mp4`), { force: true }),
+    // One that was made of this trainee alone: it is of nobody any more, and still holds everything.
+    archive: (id) =>
+      rm(join(settings.home, 'archives', `${id}.zip`), { force: true }).then(() => db.delete(archive).where(eq(archive.id, id))),
+  };
   // Bytes first: what breaks off here is begun again, and nothing is left that nobody knows of.
-  for (const { name, id } of rows) {
-    if (name === 'film') await storage.remove(id);
-    else await rm(join(settings.home, 'montages', `${id}.mp4`), { force: true });
-  }
+  for (const { name, id } of rows) await bytesOf[name](id);
   await db.delete(removal).where(eq(removal.id, removalId));
+}
+
+/** Whatever shows somebody among what was removed up to then is gone for good: as they trained, or held. */
+export async function endRemovalsShowing(
+  services: Pick<Services, 'db' | 'storage' | 'settings'>,
+  traineeId: string,
+  until: Date,
+): Promise<void> {
+  const { rows } = await services.db.execute<{ id: string }>(sql`select distinct removal.id from removal
+    left join removed_row on removed_row.removal_id = removal.id and of_table = 'training_session'
+    where (removal.trainee_id = ${traineeId}::uuid or removed_row.says ->> 'holder_id' = ${traineeId}) and removed_at <= ${until.toISOString()}::timestamptz`);
+  for (const { id } of rows) await endRemoval(services, id);
 }
 
 /** Takes away for good what was removed more than a day ago. */
