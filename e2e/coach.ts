@@ -1,6 +1,7 @@
 import { dayAfter } from '@wax-fist/core/days';
-import type { Page } from 'playwright-core';
+import type { Locator, Page } from 'playwright-core';
 import { coachEmail, password, runningClub, type RunningClub } from './running-club.ts';
+import { soon } from './soon.ts';
 
 /** What a coach does at the keyboard, in the words of the pages. */
 export const signedIn = (change: Parameters<RunningClub['page']>[0] = {}): Promise<Page> => signedInAs(coachEmail, change);
@@ -71,6 +72,13 @@ export async function press(page: Page, keys: string): Promise<number> {
   for (const key of list) await page.keyboard.press(key);
   return list.length;
 }
+
+/** Presses a key that needs the points of the body until it shows what it should: before they are here the page says so. */
+export const pressOnBody = (page: Page, key: string, shown: Locator): Promise<void> =>
+  soon(async () => {
+    if (!(await shown.isVisible())) await page.keyboard.press(key);
+    await shown.waitFor({ timeout: 1000 });
+  });
 
 export const allSaved = (page: Page): Promise<void> => page.locator('[data-state="saved"]').waitFor({ timeout: 30_000 });
 

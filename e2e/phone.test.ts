@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { correction, course, gradeTest, trainee } from '../server/db/schema/index.ts';
-import { signedIn } from './coach.ts';
+import { pressOnBody, signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { accessible, looked } from './looked.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
@@ -109,8 +109,7 @@ describe('in the hand', function () {
     const { wider, wide } = await looked(page, 0);
     expect({ wider, wide }).to.deep.equal({ wider: 0, wide: [] });
     // What is cut off by the row that it stands in is no wider than the window.
-    await page.keyboard.press('l');
-    await page.getByRole('region', { name: 'Points by hand' }).waitFor();
+    await pressOnBody(page, 'l', page.getByRole('region', { name: 'Points by hand' }));
     const cut = await page
       .locator('.film')
       .evaluate((film) =>

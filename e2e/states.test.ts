@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { signedIn } from './coach.ts';
+import { pressOnBody, signedIn } from './coach.ts';
 import { demoFilmId } from './demo-truth.ts';
 import { accessible } from './looked.ts';
 import { expectNoProblems, runningClub } from './running-club.ts';
@@ -64,8 +64,7 @@ describe('what opens on a page', function () {
       'the bench with the body and its points',
       async () => {
         await strike();
-        await page.keyboard.press('l');
-        await page.getByRole('region', { name: 'Points by hand' }).waitFor();
+        await pressOnBody(page, 'l', page.getByRole('region', { name: 'Points by hand' }));
       },
     ],
     [

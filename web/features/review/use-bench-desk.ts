@@ -84,8 +84,15 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
   }
 
   /** What can be done only where somebody was followed. */
-  const onBody = (does: () => void): void =>
-    bench.track.value ? does() : notice.say('Nobody has been followed in this film yet. The session page shows how far it is.');
+  const wasFollowed = data.film.steps.some(({ step, state }) => step === 'pose' && state === 'done');
+  const onBody = (does: () => void): void => {
+    if (bench.track.value) return does();
+    notice.say(
+      wasFollowed
+        ? 'Where the body is has not come yet. Press it again in a moment.'
+        : 'Nobody has been followed in this film yet. The session page shows how far it is.',
+    );
+  };
 
   const tagging = Object.fromEntries(
     tagNumbers.map((number) => [`tag-${number}`, () => bench.tag(data.book.calls[number])]),
