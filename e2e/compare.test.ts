@@ -94,6 +94,14 @@ describe('two strikes held against each other', function () {
     await both(page).nth(1).waitFor();
     const lastTime = page.url();
     await page.getByLabel('What differs').getByText('Return line').waitFor();
+    // The way of the hand lies over its picture.
+    await soon(async () => {
+      const [way, picture] = await Promise.all(
+        ['.stage polyline', '.stage canvas'].map((one) => page.locator(one).first().boundingBox()),
+      );
+      expect(way!.y).to.be.within(picture!.y, picture!.y + picture!.height);
+      expect(way!.x).to.be.within(picture!.x, picture!.x + picture!.width);
+    });
     await press(page, '2');
     await page.waitForURL((url) => url.href !== lastTime);
     await both(page).nth(1).waitFor();

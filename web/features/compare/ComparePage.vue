@@ -35,7 +35,7 @@ function counterparts(): Promise<Counterpart[]> {
     const { strikeId, found } = counterpartsOf;
     found.then(
       (list) => strikeId === firstId && (known.value = list),
-      () => (counterpartsOf = undefined),
+      () => counterpartsOf?.found === found && (counterpartsOf = undefined),
     );
   }
   return counterpartsOf.found;

@@ -65,7 +65,7 @@ const thick = computed(() => size.value.height / 220);
       class="picture"
       @shown="onShown"
     >
-      <svg v-if="path.length > 0" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
+      <svg v-if="path.length > 0" class="laid-over" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
         <polyline class="line" :points="line" :stroke-width="thick" />
         <circle v-if="now" class="now" :cx="now.x" :cy="now.y" :r="thick * 2.4" />
       </svg>
@@ -88,11 +88,7 @@ const thick = computed(() => size.value.height / 220);
   width: 100%;
   height: 100%;
 }
-.picture > svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
+.laid-over {
   pointer-events: none;
 }
 .line {

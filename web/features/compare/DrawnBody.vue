@@ -25,7 +25,7 @@ const shadeOf = (place: number): string => `hsl(40 14% ${52 + (28 * place) / Mat
       :stroke="glove ? undefined : shadeOf(place)"
       :stroke-width="thick"
     />
-    <g class="way"><slot /></g>
+    <slot />
   </svg>
 </template>
 
