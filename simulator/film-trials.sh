@@ -1,11 +1,14 @@
 #!/usr/bin/env bash
-# Films the people of the trials and follows their bodies: only truths and points are kept, which is all that measures are tried on.
+# Films the people of the trials, or of those named, and follows their bodies: only truths and points are kept, which is all that
+# measures are tried on. What is there already is left.
 set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 folder="$(mktemp -d)"
 trap 'rm -rf "$folder"' EXIT
-for view in front lead-side; do
-  for file in simulator/trials/*.json; do
+[ $# -gt 0 ] || set -- simulator/trials/*.json
+for file in "$@"; do
+  # Figures that the bench has learned lie beside them.
+  for view in $(node -p "require('./$file').cameras?.map(({ view }) => view).join(' ') ?? ''"); do
     clip="$(basename "$file" .json)-$view"
     [ -f "simulator/trials/$clip.points.gz" ] && continue
     echo "$clip"

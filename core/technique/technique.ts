@@ -4,6 +4,7 @@ import type { CheckpointId } from './checkpoint.ts';
 import type { StrikeFamily } from './family.ts';
 import { bagsAndPads } from './techniques/bags-and-pads.ts';
 import { defences } from './techniques/defence.ts';
+import { feints } from './techniques/feint.ts';
 import { footwork } from './techniques/footwork.ts';
 import { hands } from './techniques/hands.ts';
 import { jabCrosses } from './techniques/jab-cross.ts';
@@ -21,7 +22,7 @@ export { followUpWithin } from './techniques/defence.ts';
 export { checkpointLists, targetZones, techniqueKindNames, techniqueKinds } from './techniques/row.ts';
 export type { Range, Side, TargetZone, TechniqueKind } from './techniques/row.ts';
 
-const table = [...hands, ...jabCrosses, ...kicks, ...defences, ...footwork, ...bagsAndPads] as const;
+const table = [...hands, ...jabCrosses, ...kicks, ...feints, ...defences, ...footwork, ...bagsAndPads] as const;
 
 /** A technique that ships with the product; a club may have others besides. */
 export type ShippedTechniqueId = (typeof table)[number]['id'];
@@ -60,8 +61,30 @@ const written = ({ lists, beyond, parts = [], bands = {}, without = {}, ...row }
   without,
 });
 
+/** How high something is aimed. */
+export const heights = ['head', 'body', 'legs'] as const;
+export type Height = (typeof heights)[number];
+const heightOfZone: Readonly<Record<TargetZone, Height>> = {
+  face: 'head',
+  chin: 'head',
+  temple: 'head',
+  'solar plexus': 'body',
+  ribs: 'body',
+  hip: 'body',
+  thigh: 'legs',
+  'lower leg': 'legs',
+};
+/** The one height at which something lands; undefined where it may be aimed higher or lower, and where it lands nowhere. */
+export function heightOf(zones: readonly TargetZone[]): Height | undefined {
+  const [height, ...others] = new Set(zones.map((zone) => heightOfZone[zone]));
+  return others.length > 0 ? undefined : height;
+}
+
 /** What is said of whoever holds the pads belongs to none of the strikes it was seen on: it is told under this technique. */
 export const holdingTechnique: TechniqueId = 'holding' satisfies ShippedTechniqueId;
+
+/** A strike that is begun and taken back, whichever it is of. */
+export const feintTechnique: TechniqueId = 'feint' satisfies ShippedTechniqueId;
 
 /** Every technique that ships. */
 export const techniques: readonly (Technique & { id: ShippedTechniqueId })[] = (table as readonly TechniqueRow[]).map(

@@ -1,6 +1,7 @@
-import { findStrikes, motionOf, placesOfMotion, windowAt } from '@wax-fist/core/strikes';
+import { feinted, findStrikes, motionOf, placesOfMotion, windowAt } from '@wax-fist/core/strikes';
 import { emptyTrack } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
+import { feintTechnique } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { perform } from '../motion/performance.ts';
 import { scene } from '../rounds-under-test.ts';
@@ -24,6 +25,18 @@ describe('eyes', () => {
       found.some(({ time, names }) => Math.abs(time - contact * 1000) < 100 && names[0]!.technique === technique),
     );
     expect(right.length).to.be.at.least(thrown.length - 1);
+  });
+
+  it('see a strike that is begun and taken back as a feint, and not as the strike', () => {
+    const feinting: Scene = { ...plan, work: [{ strikes: ['feint', 'cross'], times: 4 }] };
+    const seen = unfilmed(feinting, perform(feinting), 'lead-side', 5);
+    expect(feinted).to.equal(feintTechnique);
+    const found = findStrikes({ ...seen.body, view: 'lead-side' }, []);
+    const named = seen.thrown.map(
+      ({ contact }) => found.find(({ time }) => Math.abs(time - contact * 1000) < 140)?.names[0]?.technique ?? 'none',
+    );
+    expect(named.filter((one) => one === 'cross')).to.have.length(4);
+    expect(named.filter((one) => one === feintTechnique).length).to.be.at.least(3);
   });
 
   it('see a southpaw as they see the mirror image', () => {

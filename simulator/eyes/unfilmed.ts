@@ -6,6 +6,7 @@ import { cameraAt, projected } from '../camera.ts';
 
 import { plainLook } from '../look.ts';
 import { canShow, faultModels } from '../motion/fault/index.ts';
+import { feintModels } from '../motion/technique/feint.ts';
 import { everySingle, isBeat, isMove, type Single } from '../motion/technique/single.ts';
 import type { Performance } from '../motion/thrown-round.ts';
 import { seededRandom, type Random } from '../random.ts';
@@ -14,7 +15,8 @@ import type { Scene, SceneCamera, SceneView } from '../scene.ts';
 /** What is thrown alone and in combinations. Beats of the speed bag are found by ear. */
 const singles = everySingle.filter((one) => !isBeat(one));
 const strikes = singles.filter((one) => !isMove(one));
-const moves = singles.filter(isMove);
+const feints = singles.filter((one) => one in feintModels);
+const moves = singles.filter((one) => isMove(one) && !feints.includes(one));
 /** What is thrown most, so often more. */
 const common: readonly Single[] = [
   'jab',
@@ -37,12 +39,15 @@ const common: readonly Single[] = [
   'lead-body-hook',
 ];
 
+/** Half of it is what is thrown most. A feint goes out by any way of its own, so it is shown more often than any one move. */
+const pools = [common, common, common, common, strikes, strikes, moves, moves, feints];
+
 /** Somebody who was never filmed, with habits and faults of their own. */
 export function anybody(seed: number): Scene {
   const random = seededRandom(seed * 7919 + 3);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random.next() * list.length)]!;
   const work = Array.from({ length: 26 }, () => ({
-    strikes: Array.from({ length: 1 + Math.floor(random.next() * 4) }, () => pick(pick([common, common, strikes, moves]))),
+    strikes: Array.from({ length: 1 + Math.floor(random.next() * 4) }, () => pick(pick(pools))),
     times: 1,
   }));
   const thrown = [...new Set(work.flatMap((one) => one.strikes))];

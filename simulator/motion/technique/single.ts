@@ -1,18 +1,19 @@
 import type { Limb } from '../part.ts';
 import { defenceModels } from './defence.ts';
+import { feintModels } from './feint.ts';
 import { footworkModels } from './footwork.ts';
 import { handModels, handTechniques, type HandId, type StrikeModel } from './hand.ts';
 import { kickModels, kickTechniques, type KickId, type KickModel } from './kick.ts';
 import type { MoveModel } from './move.ts';
 import { speedBagModels } from './speed-bag.ts';
 
-type MoveId = keyof typeof defenceModels | keyof typeof footworkModels;
+type MoveId = keyof typeof defenceModels | keyof typeof feintModels | keyof typeof footworkModels;
 type BeatId = keyof typeof speedBagModels;
 /** What is one movement. */
 export type Single = HandId | KickId | MoveId | BeatId;
 export type SingleModel = StrikeModel | KickModel | MoveModel;
 
-const moves: Record<MoveId, readonly MoveModel[]> = { ...defenceModels, ...footworkModels };
+const moves: Record<MoveId, readonly MoveModel[]> = { ...defenceModels, ...footworkModels, ...feintModels };
 const beats: Record<BeatId, readonly StrikeModel[]> = speedBagModels;
 
 export const idsOf = <Id extends string>(table: Record<Id, unknown>): Id[] => Object.keys(table) as Id[];
