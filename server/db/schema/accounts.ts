@@ -78,6 +78,14 @@ export const signInTry = pgTable('sign_in_try', {
   expire: bigint({ mode: 'number' }),
 });
 
+/** Requests of whoever asks much, counted for some minutes; the columns are those of rate-limiter-flexible. */
+export const requestCount = pgTable('request_count', {
+  key: text().primaryKey(),
+  points: integer().notNull().default(0),
+  /** Milliseconds since 1970. */
+  expire: bigint({ mode: 'number' }),
+});
+
 /** Signed-in browsers; the columns are those of connect-pg-simple. */
 export const signIn = pgTable(
   'sign_in',

@@ -12,6 +12,7 @@ export * from './second-words.ts';
 export * from './effort.ts';
 export * from './pins.ts';
 export * from './pointed-bodies.ts';
+export * from './point-checks.ts';
 export * from './corrections.ts';
 export * from './cards.ts';
 export * from './own-orders.ts';

@@ -16,6 +16,7 @@ import type { SavedHitEdits } from '@wax-fist/contract/rounds';
 import { roundKinds, roundManners } from '@wax-fist/core/rounds';
 import type { Candidate, Ring } from '@wax-fist/core/sound';
 import type { FoundStrike } from '@wax-fist/core/strikes';
+import type { TimeSpan } from '@wax-fist/core/units';
 import { account } from './accounts.ts';
 import { film } from './footage.ts';
 import { isListed, listed } from './listed.ts';
@@ -31,6 +32,9 @@ export const filmHits = pgTable(
     motion: jsonb().$type<Candidate[]>(),
     both: jsonb().$type<FoundStrike[]>(),
     rings: jsonb().$type<Ring[]>().notNull().default([]),
+    /** When somebody talks, and when nobody is in the picture. */
+    talk: jsonb().$type<TimeSpan[]>().notNull().default([]),
+    away: jsonb().$type<TimeSpan[]>().notNull().default([]),
     /** Null as long as nobody changed anything. */
     edits: jsonb().$type<SavedHitEdits>(),
     version: integer().notNull().default(0),
