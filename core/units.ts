@@ -23,6 +23,12 @@ export type Degrees = Unit<'degrees'>;
 /** A ratio of powers, ten times the logarithm. */
 export type Decibels = Unit<'decibels'>;
 
+/** From one instant to another. */
+export interface TimeSpan {
+  from: Ms;
+  to: Ms;
+}
+
 /** How sure every interval is that is drawn or told. */
 export const intervalMass: Ratio = 0.9;
 /** Share of what lies outside of such an interval on either side. */

@@ -9,3 +9,4 @@ export * from './usual-guard.ts';
 export * from './pins.ts';
 export * from './same-body.ts';
 export * from './body-box.ts';
+export * from './away.ts';

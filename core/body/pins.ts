@@ -24,6 +24,9 @@ export interface PinnedTrack extends Track {
   held: Float32Array;
 }
 
+/** How far a pin may be off, in lengths of the trunk: two or three pixels of a hand that sees the joint under a glass, and where a joint is at all. */
+export const pinSpread: Ratio = 0.02;
+
 /** So far from a pin it still pulls, less and less: what a model has wrong in one frame it has wrong in the next ones, too. */
 export const pinReach: Ms = 100;
 /** Between two pins that are no further apart, what they pull goes over from one to the other. */

@@ -1,4 +1,4 @@
-import type { TechniqueId } from '../technique/index.ts';
+import { feintTechnique, type TechniqueId } from '../technique/index.ts';
 
 /** One strike, defence or move that is called. */
 export interface Call {
@@ -30,6 +30,9 @@ export const callsOf = (combination: Combination): Call[] =>
     return item.kind === 'call' ? [item] : Array.from({ length: item.times }, () => callsOf(item.items)).flat();
   });
 
-/** What is thrown and should be seen, feints left out: a feint is not tagged. */
+/** Feints are held against no call: many of them are neither seen nor tagged. */
+export const withoutFeints = (thrown: readonly TechniqueId[]): TechniqueId[] => thrown.filter((one) => one !== feintTechnique);
+
+/** What is thrown and should be seen, feints left out. */
 export const techniquesOf = (combination: Combination): TechniqueId[] =>
-  callsOf(combination).flatMap(({ technique, feint, together }) => (feint ? [] : [technique, ...together]));
+  withoutFeints(callsOf(combination).flatMap(({ technique, feint, together }) => (feint ? [] : [technique, ...together])));

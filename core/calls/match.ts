@@ -1,6 +1,8 @@
 import { mean, sum } from 'd3-array';
+import { heardCombinations } from '../rounds/index.ts';
 import type { TechniqueId } from '../technique/index.ts';
-import type { Ratio } from '../units.ts';
+import type { Ms, Ratio } from '../units.ts';
+import { withoutFeints } from './combination.ts';
 
 /** What became of one call, or of one strike that nobody called. */
 export type MatchStep =
@@ -123,6 +125,12 @@ export interface SetSays {
   /** For each place of the set, in how many attempts it was left out; a part of one where another place may have been it. */
   leftOut: readonly number[];
 }
+
+/** What was thrown, combination by combination, as it is held against calls: a feint is none of it, and by itself no attempt. */
+export const attemptsIn = (thrown: readonly { technique: TechniqueId; time: Ms }[], gap?: Ms): TechniqueId[][] =>
+  heardCombinations(thrown, gap)
+    .map((one) => withoutFeints(one.map(({ technique }) => technique)))
+    .filter(({ length }) => length > 0);
 
 /** One set over many attempts: what is always lost shows by its place. */
 export function matchAttempts(planned: readonly TechniqueId[], attempts: readonly (readonly TechniqueId[])[]): SetSays {

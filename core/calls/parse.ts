@@ -204,10 +204,12 @@ export function parseCombination(text: string, { book, catalogue, stance = 'orth
 
   /** A name, or what stands for one. */
   function byName(token: Token): Call | { kind: 'pause' } | undefined {
-    const feint = /^(f|feint)$/i.test(token.text) && tokens[next + 1] !== undefined;
-    if (feint) {
+    const after = tokens[next + 1];
+    const isNamedAfter = after !== undefined && isNamed(after);
+    // By itself it is something that can be thrown like anything else; before a name it says how.
+    if (isNamedAfter ? /^(f|feint)$/i.test(token.text) : after && /^f$/i.test(token.text)) {
       next++;
-      const call = isNamed(tokens[next]!) ? named() : undefined;
+      const call = isNamedAfter ? named() : undefined;
       return call?.kind === 'call' ? { ...call, feint: true } : fail(token.at, token.text.length, 'What is feinted?');
     }
     if (/^pause$/i.test(token.text)) {

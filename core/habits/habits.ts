@@ -2,8 +2,9 @@ import { group, rollups, sort } from 'd3-array';
 import { faultRate, type FaultRate } from '../correction/index.ts';
 import { emptyTally } from '../review/index.ts';
 import { heardCombinations, usualGap } from '../rounds/index.ts';
-import type { Side, TechniqueId } from '../technique/index.ts';
+import { heightOf, type Height, type Side, type TechniqueId, type Technique } from '../technique/index.ts';
 import type { Ms, Ratio } from '../units.ts';
+import type { MovingPart } from './moving-part.ts';
 
 /** A strike or a defence as habits look at it. */
 export interface ThrownInTime {
@@ -34,6 +35,8 @@ export interface Habits {
   follows: { after: TechniqueId; next: Share<TechniqueId | undefined>[] }[];
   /** Which hand or foot. */
   sides: Share<Side>[];
+  /** How high, of what is aimed at one height. */
+  heights: Share<Height>[];
 }
 
 /** A share with how many there were, and how sure it is. */
@@ -54,13 +57,19 @@ function sharesOf<One, What>(list: readonly One[], whatOf: (one: One) => What, i
 /**
  * What somebody does again and again in the rounds of a session.
  * @param films strikes of each film, in order of time; two films of one round would count it twice
- * @param sideOf which hand or foot a technique is thrown with
+ * @param thrown with which hand or foot a technique is thrown, and where it lands; undefined where the catalogue does not know it any more
  */
 export function habitsOf(
   films: readonly (readonly ThrownInTime[])[],
-  sideOf: (technique: TechniqueId) => Side,
+  thrown: (technique: TechniqueId) => Pick<Technique, 'side' | 'zones'> | undefined,
   gap: Ms = usualGap,
 ): Habits {
+  const strikes = films.flat();
+  const idOf = ({ id }: ThrownInTime): string => id;
+  const aimed = strikes.flatMap((strike) => {
+    const height = heightOf(thrown(strike.technique)?.zones ?? []);
+    return height ? [{ ...strike, height }] : [];
+  });
   const combinations = films.flatMap((film) => heardCombinations(film, gap));
   const pairs = combinations.flatMap((one) => one.map((strike, place) => ({ strike, next: one[place + 1] })));
   const first = (one: readonly ThrownInTime[]): ThrownInTime => one[0]!;
@@ -96,41 +105,56 @@ export function habitsOf(
       ),
       ({ next }) => -next[0]!.of,
     ),
-    sides: sharesOf(
-      films.flat(),
-      ({ technique }) => sideOf(technique),
-      ({ id }) => id,
-    ),
+    sides: sharesOf(strikes, ({ technique }): Side => thrown(technique)?.side ?? 'both', idOf),
+    heights: sharesOf(aimed, ({ height }) => height, idOf),
   };
 }
 
-/** A habit that a partner could read. */
-export type Tell =
+/** One habit by itself: what is done, out of what else could have been. */
+export type Habit =
   | { kind: 'opening' | 'exit'; share: Share<TechniqueId> }
-  | { kind: 'follow'; after: TechniqueId; share: Share<TechniqueId | undefined> }
-  | { kind: 'side'; share: Share<Side> };
+  | { kind: 'side'; share: Share<Side> }
+  | { kind: 'height'; share: Share<Height> }
+  /** What comes after a technique. */
+  | { kind: 'follow'; technique: TechniqueId; share: Share<TechniqueId | undefined> }
+  /** What moves before a technique sets out, and what falls while it is thrown. */
+  | { kind: 'move'; technique: TechniqueId; share: Share<MovingPart> }
+  | { kind: 'fall'; technique: TechniqueId; share: Share<'hand'> };
+export const habitKinds = ['opening', 'exit', 'side', 'height', 'follow', 'move', 'fall'] as const;
+export type HabitKind = (typeof habitKinds)[number];
 
-/** It is read when it is done in at least so much of all cases, for sure. */
-const [readable, readableSide]: readonly [Ratio, Ratio] = [0.6, 0.75];
-/** Whoever throws one technique alone has no choice that could be read. */
+/** Everything that was done, each by itself. */
+export const eachHabit = ({ openings, exits, follows, sides, heights }: Habits): Habit[] => [
+  ...openings.map((share): Habit => ({ kind: 'opening', share })),
+  ...exits.map((share): Habit => ({ kind: 'exit', share })),
+  ...follows.flatMap(({ after, next }) => next.map((share): Habit => ({ kind: 'follow', technique: after, share }))),
+  ...sides.map((share): Habit => ({ kind: 'side', share })),
+  ...heights.map((share): Habit => ({ kind: 'height', share })),
+];
+
+/** It is read when it is done in at least so much of all cases, for sure. What moves or falls does so with other strikes once in twenty. */
+const readable: Readonly<Record<HabitKind, Ratio>> = {
+  ...{ opening: 0.6, exit: 0.6, follow: 0.6, side: 0.75, height: 0.75 },
+  ...{ move: 0.3, fall: 0.3 },
+};
+export const isReadable = ({ kind, share: { enough, low } }: ReadOf): boolean => enough && low >= readable[kind];
+/** What it takes to know whether a habit can be read. */
+interface ReadOf {
+  kind: HabitKind;
+  share: Pick<Share<unknown>, 'enough' | 'low'>;
+}
+
+/** Of whoever throws one technique alone, the side is all that can be read: there was no other choice. */
 const leastChoices = 2;
 
 /**
- * What a partner could read, the surest first: what is done in most cases, for sure, where there was a choice. One hand that is used
- * three times out of five says little: it is told from three out of four on.
+ * What a partner could read, the surest first: what is done in most cases, for sure, where there was a choice. One hand or one height
+ * that is used three times out of five says little: it is told from three out of four on.
  */
-export function tellsOf({ openings, exits, follows, sides }: Habits): Tell[] {
-  const hasChoice = openings.length >= leastChoices || follows.length >= leastChoices;
-  const told = <What>(shares: readonly Share<What>[], least = readable): Share<What>[] =>
-    shares.filter(({ enough, low }) => enough && low >= least);
-  const chosen = <What>(shares: readonly Share<What>[]): Share<What>[] => (hasChoice ? told(shares) : []);
-  const tells: Tell[] = [
-    ...chosen(openings).map((share): Tell => ({ kind: 'opening', share })),
-    ...chosen(exits).map((share): Tell => ({ kind: 'exit', share })),
-    ...follows.flatMap(({ after, next }) => chosen(next).map((share): Tell => ({ kind: 'follow', after, share }))),
-    ...told(sides, readableSide)
-      .filter(({ what }) => what !== 'both')
-      .map((share): Tell => ({ kind: 'side', share })),
-  ];
+export function tellsOf(habits: Habits): Habit[] {
+  const hasChoice = habits.openings.length >= leastChoices || habits.follows.length >= leastChoices;
+  const tells = eachHabit(habits).filter(
+    (habit) => isReadable(habit) && (habit.kind === 'side' || hasChoice) && habit.share.what !== 'both',
+  );
   return sort(tells, ({ share }) => -share.low);
 }

@@ -1,10 +1,11 @@
 import { isMeasureId, views, type ChecklistRow, type Stance, type Technique, type View } from '../technique/index.ts';
 import { seenFrom, trialOf } from './calibration.ts';
-import { isNear, widerThanTrials } from './measured-points.ts';
+import { isNear } from './measured-points.ts';
 import { pointMeasureOf } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
 import { sidesOf } from './sight.ts';
 import { measuresOfMoments } from './timing.ts';
+import { unlearned, type Widenings } from './widening.ts';
 
 /** What answers a question: numbers, with the coach to confirm them; the coach's eye alone; or nothing, from here. */
 export type Settles = 'measure' | 'eye' | 'nothing';
@@ -21,6 +22,7 @@ export function adviceOn(
   { checkpoint, band, shown, reason }: Pick<ChecklistRow, 'checkpoint' | 'band' | 'shown' | 'reason'>,
   technique: Pick<Technique, 'side' | 'kind'>,
   { view, stance }: { view: View; stance: Stance },
+  widenings: Widenings = unlearned,
 ): FilmAdvice {
   if (!shown) return { settles: 'nothing', doubt: undefined, reason };
   const eye = (why: string, doubt?: number): FilmAdvice => ({ settles: 'eye', doubt, reason: why });
@@ -32,7 +34,7 @@ export function adviceOn(
   const sight = sidesOf(view, stance, technique);
   const known = measure.views.includes(view) && isNear(sight, measure) ? trialOf(checkpoint.id, seenFrom(sight)) : undefined;
   if (!known) return eye('From here it is not measured well enough to be told.');
-  const doubt = widerThanTrials * Math.hypot(known.shared, known.own);
+  const doubt = widenings.all * Math.hypot(known.shared, known.own);
   return tooCoarse(band, doubt) ? eye('Measured too coarsely for its band.', doubt) : { settles: 'measure', doubt, reason: '' };
 }
 

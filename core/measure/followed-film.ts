@@ -11,6 +11,7 @@ import {
 import type { FrameTimeline } from '../film/index.ts';
 import type { Stance, View } from '../technique/index.ts';
 import type { Px } from '../units.ts';
+import { unlearned, type Widenings } from './widening.ts';
 
 /** A film in which a body was followed, and what it tells of that body as a whole: what a sight is made of. */
 export interface FollowedFilm {
@@ -24,12 +25,15 @@ export interface FollowedFilm {
   guard: Readonly<Record<BodySide, Px>>;
   view: View;
   stance: Stance;
+  /** How much more is doubted of points than trials say, as the club’s own checks tell. */
+  widenings: Widenings;
 }
+type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings'> & Partial<Pick<FollowedFilm, 'widenings'>>;
 
 /** A film as the body in it was followed; undefined when nobody is in it. */
-export function followedFilm({ track, ...film }: Omit<FollowedFilm, 'size' | 'guard'>): FollowedFilm | undefined {
+export function followedFilm({ track, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
   const size = bodySizeOf(track);
-  return size && { ...film, track, size, guard: usualGuardOf(track) };
+  return size && { ...film, track, widenings, size, guard: usualGuardOf(track) };
 }
 
 /**

@@ -18,3 +18,4 @@ export * from './film-advice.ts';
 export * from './point-errors.ts';
 export * from './point-doubt.ts';
 export * from './shapes.ts';
+export * from './widening.ts';

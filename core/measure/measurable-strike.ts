@@ -1,4 +1,4 @@
-import { pointCount, pointNames } from '../body/index.ts';
+import { pinSpread, pointCount, pointNames } from '../body/index.ts';
 import { gapAt, timeOf } from '../film/index.ts';
 import { moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
 import type { Ms, Ratio } from '../units.ts';
@@ -6,14 +6,13 @@ import { doubtOfFound, withFoundMoments, type FoundName, type Thrown } from './f
 import type { FollowedFilm } from './followed-film.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
 import { sidesOf, sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
+import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
 export const shakes = 24;
 /** How far a point jumps from frame to frame without reason, in lengths of the trunk: hands and elbows twice as far as all else. */
 const [jitter, jitterOfArms]: readonly [Ratio, Ratio] = [0.006, 0.013];
 const jitterOf = pointNames.map((name) => (/Elbow|Wrist|Knuckle|Thumb/.test(name) ? jitterOfArms : jitter));
-/** How far a pin may be off, in lengths of the trunk: two or three pixels of a hand that sees the joint under a glass, and where a joint is at all. */
-const pinSpread: Ratio = 0.02;
 
 /** One strike, ready to be measured again and again: what it looks like, and what it looks like shaken. */
 export interface MeasurableStrike {
@@ -22,6 +21,8 @@ export interface MeasurableStrike {
   doubts: Readonly<Record<FoundName, Ms>>;
   sight: Sight;
   shaken: readonly Sight[];
+  /** How much more is doubted of what it looks at than trials say. */
+  widenings: Widenings;
   /** Where points were put right by hand: the strike with every point shaken as the model is, and with those that no pin holds. */
   pinned: { every: readonly Sight[]; loose: readonly Sight[] } | undefined;
 }
@@ -86,6 +87,7 @@ export function measurable(
   return {
     strike,
     doubts,
+    widenings: film.widenings,
     sight: seenAs(still),
     shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
     pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },

@@ -2,10 +2,11 @@ import type { FrameTimeline } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
 import { isMeasureId, type Checkpoint } from '../technique/index.ts';
 import type { MeasurableStrike } from './measurable-strike.ts';
-import { measureByPoints, widerThanTrials } from './measured-points.ts';
+import { measureByPoints } from './measured-points.ts';
 import type { Measured } from './measured.ts';
 import { measuresOfMoments } from './timing.ts';
 import { trials } from './trials.ts';
+import type { Widenings } from './widening.ts';
 
 /**
  * What can be measured of a checkpoint on one strike; undefined where nothing tells of it.
@@ -21,7 +22,13 @@ export function measureOf(
   return read ? read(timeline, points?.strike ?? strike, points?.doubts) : points && measureByPoints(points, id);
 }
 
-/** Changes whenever what is measured comes out otherwise: with every new trial. FNV-1a of 32 bits (Fowler, Noll and Vo 1991). */
-export const measuresVersion: string = Array.from(JSON.stringify([trials, widerThanTrials]))
-  .reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 0x01000193), 0x811c9dc5 | 0)
-  .toString(36);
+/**
+ * Changes whenever what is measured comes out otherwise: with every new trial, and with what checks of points say. FNV-1a of 32 bits
+ * (Fowler, Noll and Vo 1991).
+ */
+export const measuresVersion = (widenings: Widenings): string =>
+  Array.from(
+    JSON.stringify([trials, widenings.all, Object.entries(widenings.of).sort(([one], [other]) => (one < other ? -1 : 1))]),
+  )
+    .reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 0x01000193), 0x811c9dc5 | 0)
+    .toString(36);

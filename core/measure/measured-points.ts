@@ -1,17 +1,15 @@
 import { deviation, mean, variance } from 'd3-array';
+import { partOf } from '../body/index.ts';
 import { viewNames, type CheckpointId, type View } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
 import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
 import { pointMeasureOf, type PointMeasure } from './of-points.ts';
+import { seenAs } from './point-doubt.ts';
+import { readFrom } from './read-from.ts';
 import { rearOf, type Sight } from './sight.ts';
-
-/**
- * Trials are made with footage whose truth is known, which is made by a machine; gyms are darker, clothes wider, and somebody walks
- * through. Until a club's own pins tell how much, doubt is taken to be wider by this.
- */
-export const widerThanTrials = 1.5;
+import { wideningOf } from './widening.ts';
 
 const none = (reason: string): Measured => ({ value: undefined, reason });
 const listed = (names: readonly string[]): string => names.join(names.length > 2 ? ', ' : ' or ');
@@ -70,7 +68,7 @@ export function rawMeasure(
 
 /**
  * Measures one strike by one checkpoint. The doubt is what shaking points and moments makes of it, together with how far the measure
- * was off in trials, made wider by `widerThanTrials`. Where a coach has pinned what it looks at, trials of the model count for less, and
+ * was off in trials, made wider as `Widenings` say of the points that it looks at. Where a coach has pinned what it looks at, trials of the model count for less, and
  * for nothing where all of it is pinned: then also the far limb is measured.
  */
 export function measureByPoints(one: MeasurableStrike, checkpoint: CheckpointId): Measured | undefined {
@@ -86,10 +84,20 @@ export function measureByPoints(one: MeasurableStrike, checkpoint: CheckpointId)
     return none(
       'The body was not found here, is hidden, crossed by somebody or partly out of the picture, or this strike does not show it.',
     );
-  return correctedBy(trialFor(trial, share), raw, widerFor(share));
+  return correctedBy(trialFor(trial, share), raw, widerFor(share, wideningFor(one, checkpoint)));
 }
 /** Real gyms are harder on the model; hands that pin are the same there. */
-const widerFor = (share: Ratio): number => Math.sqrt(share * widerThanTrials ** 2 + (1 - share));
+const widerFor = (share: Ratio, wider: Ratio): number => Math.sqrt(share * wider ** 2 + (1 - share));
+/** By how much the doubt of a measure is wider than in trials, to first order: that of the points that it looks at, all alike. */
+function wideningFor(one: MeasurableStrike, checkpoint: CheckpointId): Ratio {
+  const { sight, widenings } = one;
+  if (Object.keys(widenings.of).length === 0) return widenings.all;
+  const kinds = (readFrom(one, checkpoint)?.points ?? []).flatMap((point) => {
+    const part = partOf(point);
+    return part ? [{ part, seen: seenAs(sight.near, point) }] : [];
+  });
+  return kinds.length === 0 ? widenings.all : Math.sqrt(mean(kinds, (kind) => wideningOf(widenings, kind) ** 2)!);
+}
 /** What no model has found is off by nothing that trials of a model know. */
 const byHand: Errors = { bias: 0, shared: 0, own: 0 };
 const trialFor = ({ bias, shared, own }: Errors, share: Ratio): Errors => ({

@@ -12,6 +12,7 @@ import {
   windUp,
   wristBend,
 } from './arm.ts';
+import { timeToBase } from './leaving.ts';
 import { elbowFlare, fistElbow, guardHeight, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
 import {
   chamber,
@@ -92,6 +93,8 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'kk.path': row(across, ['launch', 'contact'], shinPath),
   'kk.upright': row(sides, ['contact'], trunkLean),
   'kk.step-off': row(across, ['launch'], headOffAtLaunch),
+  'kk.return': row(views, ['contact', 'home'], timeToBase),
+  'ex.reset': row(views, ['contact', 'home'], timeToBase),
   'kn.drive': row(sides, ['launch', 'contact'], hipTravel),
   'df.weave': row(views, ['launch', 'contact'], legsShare),
   'df.level': row(views, ['launch', 'contact'], legsShare),

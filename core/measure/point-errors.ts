@@ -2,7 +2,8 @@ import type { PointPart } from '../body/index.ts';
 import type { Ratio } from '../units.ts';
 
 /** From where a point of the body is seen. */
-export type PointSeen = 'near' | 'far' | 'along';
+export const pointSides = ['near', 'far', 'along'] as const;
+export type PointSeen = (typeof pointSides)[number];
 
 /** How far the model is off in two of three frames, across and upwards, in lengths of the trunk. Written by `bin/bench measures --write`. */
 export const pointErrors: Readonly<Record<PointPart, Partial<Record<PointSeen, readonly [across: Ratio, up: Ratio]>>>> = {

@@ -132,6 +132,29 @@ describe('measures from points', () => {
     expect(read('gd.other-hand', stillOut, 'cross')).to.be.below(0.25);
   });
 
+  it('stance and guard are clean again when the last of hands and feet is back, and not at all when the next strike comes first', () => {
+    const home = ((homeFrame - contactFrame) / rate) * 1000;
+    const until = (frame: number): number => ((frame - contactFrame) / rate) * 1000;
+    /** Away from where it is at home until a frame. */
+    const away =
+      (points: RegExp, [ahead, up]: readonly [number, number], end: number): Moving =>
+      (name, frame) => {
+        const [x, y] = jab(name, frame);
+        const gone = points.test(name) ? between(frame, 62, 70) - between(frame, end, end + 3) : 0;
+        return [x + ahead * gone, y + up * gone];
+      };
+    for (const id of ['ex.reset', 'kk.return'] as const) {
+      expect(read(id, jab), id).to.be.closeTo(home, 45);
+      expect(read(id, away(/right(Wrist|Index|Little|Thumb)/, [0, -0.4], 115)), 'a hand').to.be.closeTo(until(118), 45);
+      expect(read(id, away(/right(Ankle|Heel|Toe)/, [0, 0.4], 105)), 'a foot in the air').to.be.closeTo(until(107), 45);
+      expect(read(id, away(/right(Ankle|Heel|Toe)/, [-0.6, 0], 110)), 'feet apart').to.be.closeTo(until(112), 45);
+    }
+    const again = away(/right(Ankle|Heel|Toe)/, [-0.6, 0], 157);
+    expect(
+      rawMeasure(measurable(sceneOf(again), moments, techniqueIn(shippedCatalogue, 'jab'))!, pointMeasures['ex.reset']!),
+    ).to.equal(undefined);
+  });
+
   it('a foot that turns is seen to turn by what is left of its length', () => {
     const turned = (side: 'left' | 'right', from: number, to: number): Moving => {
       const radians = Math.PI / 180;

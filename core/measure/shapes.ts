@@ -159,6 +159,8 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'sm.extension': [angles],
   'sm.hook-plane': [level],
   'sm.load': [angles],
+  'ex.reset': [guard, base],
+  'kk.return': [guard, base],
   'kk.level-leg': [level],
   'kk.upright': [plumb],
   'kk.path': [straight],

@@ -42,7 +42,8 @@ export interface Sight {
 /** Long enough before the launch that nothing of the strike has begun. */
 export const readyBefore: Ms = 200;
 /** What is looked at besides the strike itself. */
-const [before, after]: readonly [Ms, Ms] = [500, 800];
+const before: Ms = 500;
+export const lookedAtAfter: Ms = 1000;
 
 /** The piece of a track round a strike, point by point. */
 export interface StrikePoints {
@@ -58,7 +59,7 @@ const still: Shake = () => 0;
 
 export function strikePoints({ timeline, track, picture: { width, height } }: FollowedFilm, strike: StrikeMoments): StrikePoints {
   const from = frameAt(timeline, timeOf(timeline, strike.launchFrame) - before);
-  const to = frameAt(timeline, timeOf(timeline, strike.homeFrame) + after);
+  const to = frameAt(timeline, timeOf(timeline, strike.homeFrame) + lookedAtAfter);
   const frames = to - from + 1;
   const points: StrikePoints = {
     times: Float64Array.from({ length: frames }, (_, place) => timeOf(timeline, from + place)),

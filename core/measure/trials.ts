@@ -3,6 +3,14 @@ import type { KeptTrial, Seen } from './seen.ts';
 
 /** What trials say of each measure by where it was seen from. Written by `bin/bench measures --write`. */
 export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTrial>>>> = {
+  'ex.reset': {
+    along: [71.4, 116, 109, 97, 7],
+    far: [105, 179, 207, 182, 12],
+    'leg along': [1.97, 11.3, 12.7, 76, 4],
+    'leg far': [7.94, 15.1, 26.9, 79, 5],
+    'leg near': [50.8, 121, 76.4, 36, 5],
+    near: [80.2, 57.8, 200, 360, 13],
+  },
   'gd.cover': { near: [0.175, 0.0868, 0.028, 250, 9] },
   'gd.elbows': { 'leg along': [19.4, 2.57, 1.55, 76, 4] },
   'gd.height': { along: [-0.13, 0.135, 0.139, 110, 7] },
@@ -13,6 +21,11 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
   },
   'gd.return-line': { near: [0.135, 0.0926, 0.15, 315, 13] },
   'kk.level-leg': { 'leg far': [-2.17, 5.59, 5.08, 55, 5] },
+  'kk.return': {
+    'leg along': [1.97, 11.3, 12.7, 76, 4],
+    'leg far': [7.94, 15.1, 26.9, 79, 5],
+    'leg near': [50.8, 121, 76.4, 36, 5],
+  },
   'kk.upright': { 'leg far': [-1.16, 3.38, 4.22, 79, 5] },
   'pv.lead-turn': { near: [-32.7, 17.6, 8.91, 49, 6] },
   'pv.rear-turn': { far: [-36.3, 8.36, 5.91, 185, 12] },

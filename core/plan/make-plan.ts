@@ -56,6 +56,11 @@ function best({ list, rules, length, impact }: Omit<Search, 'shared'>): Rounds |
     });
     return [...groups.values()].reduce((sum, value) => sum + value, 0);
   });
+  const lengths = list.map(({ part, worth }) => [0, ...worth.map((_, place) => partLength({ ...part, rounds: place + 1 }))]);
+  const afterPlace = list.map(({ after }) => (after === null ? -1 : list.findIndex(({ part }) => part.id === after)));
+  const insteadPlaces = list.map(({ instead }, place) =>
+    instead === null ? [] : [...list.keys()].filter((other) => other < place && list[other]!.instead === instead),
+  );
   const rounds = list.map(() => 0);
   let [found, worth]: [Rounds | undefined, number] = [undefined, -1];
 
@@ -65,13 +70,11 @@ function best({ list, rules, length, impact }: Omit<Search, 'shared'>): Rounds |
       if (beginsTooLate(partsWith(list, rounds), rules.rest).length === 0) [found, worth] = [[...rounds], value];
       return;
     }
-    const { part, after, instead } = list[place]!;
+    const { part } = list[place]!;
     const has = part.kind === 'warm-up' || part.kind === 'cool-down';
-    const barred =
-      (after !== null && rounds[list.findIndex((one) => one.part.id === after)] === 0) ||
-      (instead !== null && list.some((one, other) => other < place && one.instead === instead && rounds[other]! > 0));
+    const barred = rounds[afterPlace[place]!] === 0 || insteadPlaces[place]!.some((other) => rounds[other]! > 0);
     for (let count = barred ? 0 : sums[place]!.length; count >= (has ? 1 : 0); count--) {
-      const takes = count === 0 ? 0 : partLength({ ...part, rounds: count }) + (time > 0 ? rules.rest : 0);
+      const takes = count === 0 ? 0 : lengths[place]![count]! + (time > 0 ? rules.rest : 0);
       const hit = part.impact ? count : 0;
       if (time + takes > length || hits + hit > impact) continue;
       rounds[place] = count;

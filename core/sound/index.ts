@@ -9,3 +9,4 @@ export * from './loudness.ts';
 export * from './onsets.ts';
 export * from './ring.ts';
 export * from './wave.ts';
+export * from './talk.ts';

@@ -13,6 +13,8 @@ export interface SeenStrike {
 
 /** The class of a network of the eyes that stands for nothing. */
 export const nothing = 'none';
+/** The class that stands for a feint, whichever strike it is of: its technique. */
+export const feinted = 'feint';
 /** Two strikes are never closer than this. */
 const apart: Ms = 130;
 /** Chances are told over so many steps to either side. */
@@ -25,14 +27,18 @@ const leastChance: Ratio = 0.05;
  */
 const weightOfNothing = 0.25;
 
+/** Networks are shown feints so many times as often as they are thrown, which is about once in forty: too few would be learned from else. */
+const feintsShown = 4;
+
 /** Strikes and defences that a body's motion shows, in order of time. @param network one that was trained for the camera's side */
 export function seeStrikes(motion: Motion, network: Network): SeenStrike[] {
   const classes = network.classes.length;
   const none = network.classes.indexOf(nothing);
+  const feint = network.classes.indexOf(feinted);
   const chances = new Float32Array(motion.steps * classes);
   for (let step = 0; step < motion.steps; step++) {
     const window = windowAt(motion, step);
-    if (window) chances.set(chancesOf(network, window), step * classes);
+    if (window) chances.set(asThrown(chancesOf(network, window), feint), step * classes);
     else chances[step * classes + none] = 1;
   }
   const smooth = Float32Array.from({ length: motion.steps }, (_, step) => {
@@ -54,4 +60,11 @@ export function seeStrikes(motion: Motion, network: Network): SeenStrike[] {
       .sort((a, b) => b.chance - a.chance);
     return { time: step * motionStep, chance: against(smooth[step]!, weightOfNothing), names };
   });
+}
+
+/** Chances of classes as they are where feints are as seldom as they are. @param feint its place; −1 where it is not told */
+function asThrown(chances: readonly Ratio[], feint: number): readonly Ratio[] {
+  if (feint < 0) return chances;
+  const left = 1 - chances[feint]! * (1 - 1 / feintsShown);
+  return chances.map((chance, place) => (place === feint ? chance / feintsShown : chance) / left);
 }

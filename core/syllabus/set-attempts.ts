@@ -1,5 +1,4 @@
-import { eightCall, matchAttempts, parseRecipe, techniquesOf } from '../calls/index.ts';
-import { heardCombinations } from '../rounds/index.ts';
+import { attemptsIn, eightCall, matchAttempts, parseRecipe, techniquesOf } from '../calls/index.ts';
 import type { Catalogue, TechniqueId } from '../technique/index.ts';
 import type { Ms } from '../units.ts';
 import { thrownInSet, type CourseSet } from './course.ts';
@@ -23,9 +22,7 @@ export function lastOfSet(set: CourseSet, rounds: readonly CalledRound[], catalo
     const parsed = parseRecipe(planned, { book: eightCall, catalogue });
     if (!parsed.ok || parsed.recipe.kind === 'free') continue;
     const turns = parsed.recipe.combinations.map((one) => isIt(techniquesOf(one)));
-    const attempts = heardCombinations(thrown)
-      .filter((_, turn) => turns[turn % turns.length])
-      .map((group) => group.map(({ technique }) => technique));
+    const attempts = attemptsIn(thrown).filter((_, turn) => turns[turn % turns.length]);
     if (attempts.length > 0) return { day, score: matchAttempts(asked, attempts).score, attempts: attempts.length };
   }
   return undefined;

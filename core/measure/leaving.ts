@@ -1,0 +1,44 @@
+import { bodySides } from '../body/index.ts';
+import type { Ms, Px, Ratio } from '../units.ts';
+import { chin } from './geometry.ts';
+import { lookedAtAfter, type Sight, type Spot } from './sight.ts';
+
+/** How closely a base is looked for, and how long it has to hold to be one. */
+const [tick, held]: readonly [Ms, Ms] = [20, 100];
+/** Before it is home there is a limb out; where it is home is known to so much. */
+const beforeHome: Ms = 30;
+/** A hand is home when it is no lower than usual by more than this, in heads. */
+const handMayHang: Ratio = 0.2;
+/** The feet stand as they stood when their gap is about the same, and both are about as high as then: shares of the gap, and of the trunk. */
+const [closest, widest, mayBeLifted]: readonly [Ratio, Ratio, Ratio] = [0.75, 1.35, 0.1];
+
+/**
+ * From contact until stance and guard are clean again: both hands as high as they usually are, the feet as far apart as they stood and
+ * both down. Undefined where it is not seen, and where the next strike comes before.
+ */
+export function timeToBase(sight: Sight): Ms | undefined {
+  const { ready, guard, size } = sight;
+  const ankles = (time: Ms): Spot[] => bodySides.map((side) => sight.at(`${side}Ankle`, time));
+  const gapOf = ([one, other]: readonly Spot[]): Px => Math.abs(one![0] - other![0]);
+  const stood = ankles(ready);
+  const stance = gapOf(stood);
+  const feetStand = (time: Ms): boolean => {
+    const now = ankles(time);
+    const gap = gapOf(now);
+    return (
+      gap >= closest * stance &&
+      gap <= widest * stance &&
+      now.every(([, up], side) => up - stood[side]![1] <= mayBeLifted * size.torso)
+    );
+  };
+  const handsAreHome = (time: Ms): boolean => {
+    const [, up] = chin(sight, time);
+    return bodySides.every((side) => up - sight.at(`${side}Wrist`, time)[1] <= guard[side] + handMayHang * size.head);
+  };
+  let since: Ms | undefined;
+  for (let time = sight.home - beforeHome; time <= sight.home + lookedAtAfter; time += tick) {
+    if (!feetStand(time) || !handsAreHome(time)) since = undefined;
+    else if (time - (since ??= time) >= held) return since - sight.contact;
+  }
+  return undefined;
+}
