@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { endpoint, headCoachOnly, seen } from './endpoint.ts';
+import { costly, endpoint, headCoachOnly, seen } from './endpoint.ts';
 import { count, id } from './shapes.ts';
 
 /** What would become, or became, of the records of one kind. */
@@ -50,22 +50,26 @@ export const archiveEndpoints = {
   listArchives: endpoint('GET', '/api/archives', headCoachOnly, { reply: array(archiveShape.required()).required() }),
   showArchive: endpoint('GET', '/api/archives/:archiveId', headCoachOnly, one),
   /** Of one trainee, or of the whole club without one. */
-  makeArchive: endpoint('POST', '/api/archives', headCoachOnly, {
-    body: object({ id: id(), traineeId: id().nullable().default(null) }),
-    ...one,
-  }),
-  /** Looks through an archive that was sent, or reads it in. What is here and differs stays, unless the archive is to win. */
-  readArchive: endpoint('POST', '/api/archives/readings', headCoachOnly, {
-    body: object({
-      id: id(),
-      uploadId: string()
-        .matches(/^[\w-]+$/)
-        .required(),
-      dryRun: boolean().required(),
-      archiveWins: boolean().default(false),
+  makeArchive: costly(
+    endpoint('POST', '/api/archives', headCoachOnly, {
+      body: object({ id: id(), traineeId: id().nullable().default(null) }),
+      ...one,
     }),
-    ...one,
-  }),
+  ),
+  /** Looks through an archive that was sent, or reads it in. What is here and differs stays, unless the archive is to win. */
+  readArchive: costly(
+    endpoint('POST', '/api/archives/readings', headCoachOnly, {
+      body: object({
+        id: id(),
+        uploadId: string()
+          .matches(/^[\w-]+$/)
+          .required(),
+        dryRun: boolean().required(),
+        archiveWins: boolean().default(false),
+      }),
+      ...one,
+    }),
+  ),
   archiveFile: seen('archive', 'archiveId', endpoint('GET', '/api/archives/:archiveId/file', headCoachOnly)),
   removeArchive: endpoint('DELETE', '/api/archives/:archiveId', headCoachOnly),
 };

@@ -2,7 +2,7 @@ import { stillOrigins, stillRoles } from '@wax-fist/core/card';
 import { frequencies } from '@wax-fist/core/correction';
 import { families, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { coaches, endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
+import { coaches, costly, endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
 import { manyIds, paper } from './reports.ts';
 import { frame, id, rung } from './shapes.ts';
 
@@ -82,9 +82,11 @@ export const cardEndpoints = {
   cardStill: endpoint('GET', '/api/corrections/:correctionId/card/stills/:role', staffAndOwn),
   chooseStill: endpoint('PUT', '/api/corrections/:correctionId/card/stills/:role', coaches, { body: chosenStillShape, ...one }),
   /** Cards behind each other, one sheet each. */
-  cardsPdf: endpoint('GET', '/api/reports/cards.pdf', staff, {
-    query: object({ of: manyIds(), paper: paper() }),
-  }),
+  cardsPdf: costly(
+    endpoint('GET', '/api/reports/cards.pdf', staff, {
+      query: object({ of: manyIds(), paper: paper() }),
+    }),
+  ),
   /** Makes the link, or lets it last again. */
   linkCard: endpoint('PUT', '/api/corrections/:correctionId/card/link', coaches, one),
   /** From then on nobody gets in by it. */

@@ -64,6 +64,8 @@ export interface Endpoint<
   reply: Reply;
   /** What of somebody is seen by it; it is written down who has seen it. */
   sees?: Sight;
+  /** A server works at it for long: nobody may ask for it again and again. */
+  costly?: boolean;
 }
 
 /** What is seen by an endpoint: its table, and the parameter of the path that names it. */
@@ -103,6 +105,9 @@ export const seen = <E extends Endpoint>(kind: Sight['kind'], by: keyof ParamsOf
   ...endpoint,
   sees: { kind, by },
 });
+
+/** The same endpoint, at which a server works for long. */
+export const costly = <E extends Endpoint>(endpoint: E): E => ({ ...endpoint, costly: true });
 
 /** An address with its parameters filled in, and with what is asked behind a question mark. */
 export function filledPath(

@@ -14,7 +14,11 @@ import { exportEndpoints } from './exports.ts';
 import { footageEndpoints } from './footage.ts';
 import { healthEndpoints } from './health.ts';
 import { journalEndpoints } from './journal.ts';
+import { filmPartEndpoints } from './film-parts.ts';
+import { foundNameEndpoints } from './found-names.ts';
+import { habitEndpoints } from './habits.ts';
 import { measureEndpoints } from './measures.ts';
+import { pointCheckEndpoints } from './point-checks.ts';
 import { roundEndpoints } from './rounds.ts';
 import { schoolEndpoints } from './schools.ts';
 import { stillEndpoints } from './stills.ts';
@@ -65,6 +69,10 @@ export const endpoints = {
   ...answerEndpoints,
   ...journalEndpoints,
   ...measureEndpoints,
+  ...filmPartEndpoints,
+  ...foundNameEndpoints,
+  ...habitEndpoints,
+  ...pointCheckEndpoints,
   ...todayEndpoints,
   ...checklistEndpoints,
   ...schoolEndpoints,

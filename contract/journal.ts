@@ -1,5 +1,5 @@
 import { array, mixed, object, string, type InferType } from 'yup';
-import { endpoint, headCoachOnly } from './endpoint.ts';
+import { costly, endpoint, headCoachOnly } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
 import { day, id, instant } from './shapes.ts';
 
@@ -42,5 +42,5 @@ export const journalEndpoints = {
     reply: pageOf(journalLineShape.required()),
   }),
   /** All of the same, as a table. */
-  journalFile: endpoint('GET', '/api/journal.csv', headCoachOnly, { query: object(wanted) }),
+  journalFile: costly(endpoint('GET', '/api/journal.csv', headCoachOnly, { query: object(wanted) })),
 };

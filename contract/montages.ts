@@ -1,6 +1,6 @@
 import { views } from '@wax-fist/core/technique';
 import { array, number, object, string, type InferType } from 'yup';
-import { endpoint, seen, staff } from './endpoint.ts';
+import { costly, endpoint, seen, staff } from './endpoint.ts';
 import { frame, id } from './shapes.ts';
 
 /** Which strikes a montage shows: the faulty ones, the clean ones, or one of the opening and one of now in turn. */
@@ -57,10 +57,12 @@ export type MontageFilm = InferType<typeof montageFilmShape>;
 /** Montages, watched on the page and written as films. */
 export const montageEndpoints = {
   showMontage: endpoint('GET', '/api/sessions/:sessionId/montage', staff, { query: about, reply: montageShape }),
-  writeMontage: endpoint('POST', '/api/montages', staff, {
-    body: about.shape({ id: id(), sessionId: id() }),
-    reply: montageFilmShape,
-  }),
+  writeMontage: costly(
+    endpoint('POST', '/api/montages', staff, {
+      body: about.shape({ id: id(), sessionId: id() }),
+      reply: montageFilmShape,
+    }),
+  ),
   montageFilm: endpoint('GET', '/api/montages/:montageId', staff, { reply: montageFilmShape }),
   /** The film itself, mp4. */
   montageBytes: seen('montage', 'montageId', endpoint('GET', '/api/montages/:montageId/file', staff)),

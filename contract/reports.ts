@@ -1,6 +1,6 @@
 import { families } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
+import { costly, endpoint, seen, staff, staffAndOwn } from './endpoint.ts';
 import { count, day, id, rung, share } from './shapes.ts';
 
 const texts = () => array(string().required()).required();
@@ -112,12 +112,14 @@ export const reportEndpoints = {
     reply: classOfDayShape.nullable().defined(),
   }),
   /** The reports of sessions behind each other. */
-  sessionReportsPdf: endpoint('GET', '/api/reports/sessions.pdf', staff, {
-    query: object({ of: manyIds(), paper: paper() }),
-  }),
+  sessionReportsPdf: costly(
+    endpoint('GET', '/api/reports/sessions.pdf', staff, {
+      query: object({ of: manyIds(), paper: paper() }),
+    }),
+  ),
   blockReportPdf: seen(
     'trainee',
     'traineeId',
-    endpoint('GET', '/api/trainees/:traineeId/report.pdf', staff, { query: block.shape({ paper: paper() }) }),
+    costly(endpoint('GET', '/api/trainees/:traineeId/report.pdf', staff, { query: block.shape({ paper: paper() }) })),
   ),
 };

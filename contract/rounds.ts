@@ -63,6 +63,8 @@ export type Round = InferType<typeof roundShape>;
 const mostRounds = 60;
 const roundListShape = array(roundShape.required()).max(mostRounds, `At most ${mostRounds} rounds in one film.`).required();
 
+const spanShape = object({ from: milliseconds(), to: milliseconds() });
+
 /** What was found in a film by ear and by eye, what a coach changed about it, and the rounds it was cut into. */
 export const hitsAndRoundsShape = object({
   /** Null until the step that finds them is done. */
@@ -70,6 +72,9 @@ export const hitsAndRoundsShape = object({
   motion: array(candidateShape.required()).nullable().defined(),
   both: array(foundStrikeShape.required()).nullable().defined(),
   rings: array(object({ time: milliseconds(), hertz: number().required() }).required()).required(),
+  /** When somebody talks, and when nobody is in the picture. */
+  talk: array(spanShape.required()).required(),
+  away: array(spanShape.required()).required(),
   edits: hitEditsShape.required(),
   rounds: roundListShape,
   /** Rises with every change; a change made from an older one is refused. */

@@ -1,6 +1,5 @@
 import compression from 'compression';
-import express, { Router, type ErrorRequestHandler, type Express } from 'express';
-import { constants } from 'node:zlib';
+import express, { Router, type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import { pinoHttp } from 'pino-http';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { accountRoutes } from './features/accounts/routes.ts';
@@ -19,7 +18,11 @@ import { exportRoutes } from './features/exports/routes.ts';
 import { footageRoutes } from './features/footage/routes.ts';
 import { uploadsIn } from './features/footage/uploads.ts';
 import { healthRoutes } from './features/health/routes.ts';
+import { filmPartRoutes } from './features/film-parts/routes.ts';
+import { foundNameRoutes } from './features/found-names/routes.ts';
+import { habitRoutes } from './features/habits/routes.ts';
 import { measureRoutes } from './features/measures/routes.ts';
+import { pointCheckRoutes } from './features/point-checks/routes.ts';
 import { removalRoutes } from './features/removals/routes.ts';
 import { reportRoutes } from './features/reports/routes.ts';
 import { montageRoutes } from './features/montages/routes.ts';
@@ -39,22 +42,30 @@ import { reviewingRoutes } from './features/reviewing/routes.ts';
 import { sessionRoutes } from './features/sessions/routes.ts';
 import { todayRoutes } from './features/today/routes.ts';
 import { traineeRoutes } from './features/trainees/routes.ts';
+import { howHard, KeptAnswers } from './http/kept-answers.ts';
 import { pages, strictHeaders } from './http/pages.ts';
 import { notFound, Refusal } from './http/refusal.ts';
+import { noLimits, requestLimitsIn } from './http/request-limits.ts';
 import { knownTrouble } from './http/known-trouble.ts';
 import { ownPagesOnly, signInCookies } from './http/sign-in.ts';
 import { errorForLog, requestForLog, responseForLog } from './log.ts';
 import type { Services } from './services.ts';
 
-/** The whole server, without a port: the tests put it on one of their own. */
-export function appOf(services: Services, webFolder: string): Express {
+/** The whole server, without a port: the tests put it on one of their own. @param watching sees every request before all else */
+export function appOf(services: Services, webFolder: string, watching?: RequestHandler): Express {
   const { db, log, pool, settings } = services;
   const uploads = uploadsIn(settings);
   const app = express();
   app.disable('x-powered-by');
+  // Answers are not stored by browsers, so nobody asks whether they are still the same.
+  app.set('etag', false);
   app.set('trust proxy', settings.trustProxy);
+  if (watching) app.use(watching);
   // Where `requireScope` looks up whose something is.
   app.locals.db = db;
+  app.locals.kept = new KeptAnswers();
+  const limits = settings.limits ? requestLimitsIn(pool) : noLimits;
+  app.locals.limits = limits;
   const router = Router();
   app.use(
     pinoHttp({
@@ -66,15 +77,13 @@ export function appOf(services: Services, webFolder: string): Express {
     }),
   );
   strictHeaders(router);
-  // One step above the usual: a twentieth smaller, for no more time than a request has to spare.
-  const brotli = { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } };
-  router.use(compression({ level: constants.Z_BEST_SPEED, brotli }));
+  router.use(compression({ ...howHard.gzip, brotli: howHard.brotli }));
   router.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
   healthRoutes(router, services);
-  router.use('/api', signInCookies(pool, settings), ownPagesOnly);
+  router.use('/api', signInCookies(pool, settings), limits.countAll, ownPagesOnly);
   uploads.mount(router);
   router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
@@ -110,6 +119,10 @@ export function appOf(services: Services, webFolder: string): Express {
   correctionRoutes(router, services);
   answerRoutes(router, services);
   measureRoutes(router, services);
+  filmPartRoutes(router, services);
+  foundNameRoutes(router, services);
+  habitRoutes(router, services);
+  pointCheckRoutes(router, services);
   todayRoutes(router, services);
   router.use('/api', () => {
     throw notFound('address');

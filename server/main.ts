@@ -7,6 +7,8 @@ import { forgetAgain } from './features/consents/forget-films.ts';
 import { endJournal } from './features/journal/queries.ts';
 import { openQueue } from './jobs/queue.ts';
 import { openLog } from './log.ts';
+import { registryOf, serveMetrics } from './metrics/serve-metrics.ts';
+import { watchClub, watchRequests } from './metrics/watch-server.ts';
 import { settingsFrom } from './settings.ts';
 import { storageFrom } from './storage/open.ts';
 
@@ -19,10 +21,18 @@ await migrateDatabase(connection);
 const storage = storageFrom(settings);
 await storage.check();
 const queue = await openQueue(settings.databaseUrl, connection.pool, (error) => log.error(error));
-const app = appOf({ ...connection, settings, storage, queue, log }, join(import.meta.dirname, '../web/dist'));
+const registry = registryOf('server');
+const app = appOf(
+  { ...connection, settings, storage, queue, log },
+  join(import.meta.dirname, '../web/dist'),
+  watchRequests(registry),
+);
+watchClub(registry, connection, () => app.locals.kept.counts);
 
-const server = app.listen(settings.port, '127.0.0.1', (error) => {
-  if (!error) return log.info({ port: settings.port }, 'serving');
+const { host, port, metricsPort } = settings;
+const metrics = metricsPort === undefined ? undefined : serveMetrics(registry, { port: metricsPort, host }, log);
+const server = app.listen(port, host, (error) => {
+  if (!error) return log.info({ port }, 'serving');
   log.fatal(error);
   process.exit(1);
 });
@@ -45,6 +55,7 @@ const ending = setInterval(endOld, 24 * 3_600_000);
 const stop = (): void => {
   clearInterval(forgetting);
   clearInterval(ending);
+  metrics?.close();
   server.close(() => void Promise.allSettled([queue.stop(), connection.close()]).then(() => process.exit(0)));
   server.closeAllConnections();
 };

@@ -12,7 +12,8 @@ describe('settings', () => {
     settingsFrom({ WAX_HOME: home, WAX_DATABASE_URL: 'postgresql://x', ...change });
 
   it('have sane defaults', () => {
-    expect(from()).to.include({ home, port: 4310, secureCookie: false, logLevel: 'info' });
+    expect(from()).to.include({ home, host: '127.0.0.1', port: 4310, secureCookie: false, logLevel: 'info' });
+    expect(from().metricsPort).to.equal(undefined);
   });
 
   it('make a secret of their own once, that only its owner can read', () => {
@@ -27,6 +28,8 @@ describe('settings', () => {
     [{ WAX_PORT: 'eighty' }, 'WAX_PORT'],
     [{ WAX_PORT: '70000' }, 'WAX_PORT'],
     [{ WAX_PORT: '-1' }, 'WAX_PORT'],
+    [{ WAX_METRICS_PORT: 'many' }, 'WAX_METRICS_PORT'],
+    [{ WAX_HOST: 'everywhere' }, 'WAX_HOST'],
     [{ WAX_DATABASE_URL: '' }, 'WAX_DATABASE_URL'],
   ];
   for (const [change, message] of wrong) {

@@ -8,13 +8,20 @@ import type { S3Settings } from './storage/s3.ts';
 /** Everything that differs between one machine and another; read once, from the environment. */
 export interface Settings {
   home: string;
+  /** On which address of this machine it is reached. */
+  host: string;
   port: number;
+  /** Where server and worker tell what they count, each on a port of its own; absent, they do not. */
+  metricsPort?: number;
+  workerMetricsPort?: number;
   databaseUrl: string;
   secret: string;
   /** Only over https; off for the loopback start. */
   secureCookie: boolean;
   /** Proxies in front of this server whose word is taken for who asks and whether by https: a number of them, or their addresses. */
   trustProxy: number | string[] | false;
+  /** Whether requests are limited that come too often. */
+  limits: boolean;
   logLevel: string;
   /** How thoroughly bodies are followed through films; absent, they are not. */
   pose: PoseSize | undefined;
@@ -70,11 +77,23 @@ function poseFrom(told = 'full'): PoseSize | undefined {
   return size;
 }
 
+/** @throws Error for what is no port */
+function portFrom(environment: NodeJS.ProcessEnv, name: string): number | undefined {
+  if (!environment[name]) return undefined;
+  const port = Number(environment[name]);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`${name} is not a port number.`);
+  return port;
+}
+
+/** @throws Error for what is no address */
+function hostFrom(told = '127.0.0.1'): string {
+  if (isIP(told) === 0) throw new Error('WAX_HOST is an address of this machine, or 0.0.0.0 for all of them.');
+  return told;
+}
+
 /** @throws Error naming the variable that is missing or wrong. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const home = resolve(environment.WAX_HOME ?? '.local');
-  const port = Number(environment.WAX_PORT ?? 4310);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error('WAX_PORT is not a port number.');
   const databaseUrl = environment.WAX_DATABASE_URL;
   if (!databaseUrl) throw new Error('WAX_DATABASE_URL says where PostgreSQL is; bin/demo sets it.');
   const spareGigabytes = Number(environment.WAX_SPARE_GB ?? 1);
@@ -83,13 +102,17 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   if (!(journalDays >= 30)) throw new Error('WAX_JOURNAL_DAYS is not a number of days, at least 30.');
   return {
     home,
-    port,
+    host: hostFrom(environment.WAX_HOST),
+    port: portFrom(environment, 'WAX_PORT') ?? 4310,
+    metricsPort: portFrom(environment, 'WAX_METRICS_PORT'),
+    workerMetricsPort: portFrom(environment, 'WAX_WORKER_METRICS_PORT'),
     journalDays,
     databaseUrl,
     secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
     secureCookie: environment.WAX_SECURE_COOKIE === '1',
     trustProxy: trustedFrom(environment.WAX_TRUST_PROXY),
     pose: poseFrom(environment.WAX_POSE),
+    limits: environment.WAX_LIMITS !== 'off',
     logLevel: environment.WAX_LOG ?? 'info',
     spare: spareGigabytes * 1e9,
     s3: s3From(environment),

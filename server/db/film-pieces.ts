@@ -1,4 +1,5 @@
-import { asc, eq } from 'drizzle-orm';
+import { unpackTrack, type Track } from '@wax-fist/core/body';
+import { and, asc, eq, gt, lte, sql } from 'drizzle-orm';
 import type { Database } from './connection.ts';
 import { filmPoints } from './schema/index.ts';
 
@@ -9,3 +10,18 @@ export const filmPieces = (db: Database, filmId: string) =>
     .from(filmPoints)
     .where(eq(filmPoints.filmId, filmId))
     .orderBy(asc(filmPoints.fromFrame));
+
+/** The piece of a track that holds a frame; undefined where that was not followed. */
+export async function pieceWith(db: Database, filmId: string, frame: number): Promise<Track | undefined> {
+  const [piece] = await db
+    .select({ from: filmPoints.fromFrame, packed: filmPoints.packed })
+    .from(filmPoints)
+    .where(
+      and(
+        eq(filmPoints.filmId, filmId),
+        lte(filmPoints.fromFrame, frame),
+        gt(sql`${filmPoints.fromFrame} + ${filmPoints.frames}`, frame),
+      ),
+    );
+  return piece && unpackTrack(piece.from, piece.packed);
+}

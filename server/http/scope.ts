@@ -2,15 +2,21 @@ import { isStaff, roles, scopeOf, type Allowed, type Role } from '@wax-fist/cont
 import { and, eq, isNotNull } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import type { Database } from '../db/connection.ts';
-import { correction, drill, film, gradeTest, ownTrainee, plan, trainingSession } from '../db/schema/index.ts';
+import { correction, drill, film, gradeTest, ownTrainee, plan, pointCheck, trainingSession } from '../db/schema/index.ts';
 import { validate as isUuid } from 'uuid';
+import type { KeptAnswers } from './kept-answers.ts';
 import { notFound, Refusal } from './refusal.ts';
+import type { RequestLimits } from './request-limits.ts';
 import type { SignedIn } from './sign-in.ts';
 
 declare module 'express-serve-static-core' {
   interface Locals {
     /** Of an app: where it is looked up whose something is. */
     db: Database;
+    /** Of an app: what it has answered already. */
+    kept: KeptAnswers;
+    /** Of an app: how often may be asked. */
+    limits: RequestLimits;
   }
 }
 
@@ -22,6 +28,7 @@ const addedBy: WhoseById = {
   filmId: async (db, id) => (await db.select({ by: film.addedBy }).from(film).where(eq(film.id, id)))[0]?.by,
   drillId: async (db, id) => (await db.select({ by: drill.addedBy }).from(drill).where(eq(drill.id, id)))[0]?.by,
   testId: async (db, id) => (await db.select({ by: gradeTest.heldBy }).from(gradeTest).where(eq(gradeTest.id, id)))[0]?.by,
+  checkId: async (db, id) => (await db.select({ by: pointCheck.saidBy }).from(pointCheck).where(eq(pointCheck.id, id)))[0]?.by,
   planId: async (db, id) => (await db.select({ by: plan.madeBy }).from(plan).where(eq(plan.id, id)))[0]?.by,
 };
 

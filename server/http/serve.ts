@@ -8,6 +8,7 @@ import { noteSeen } from '../features/journal/seen.ts';
 import { requireScope } from './scope.ts';
 import type { SignedIn } from './sign-in.ts';
 import { declaredOf } from './declared.ts';
+import { sendKept } from './kept-answers.ts';
 import { notFound, Refusal } from './refusal.ts';
 
 /** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
@@ -43,7 +44,14 @@ async function checked<Shape extends Schema | undefined>(
 }
 
 /** Puts one endpoint of the contract on the router: who may, which shape, and what it does. */
-export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void {
+export const serve = <E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void =>
+  put(router, endpoint, handler, false);
+
+/** The same for an answer that follows from what the database holds, and from nothing else: it is kept until something is written. */
+export const serveKept = <E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>): void =>
+  put(router, endpoint, handler, true);
+
+function put<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>, fromRecords: boolean): void {
   const declared = endpoint.reply && declaredOf(endpoint.reply);
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
   router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), async (request, response) => {
@@ -51,6 +59,7 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
       if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
     // Health is asked before there are sessions, so that it answers without a database.
     const account = (request.session as Request['session'] | undefined)?.account ?? undefined;
+    if (endpoint.costly && account) await request.app.locals.limits.countCostly(account.id, response);
     const asked = {
       params: request.params as ParamsOf<E>,
       query: (await checked(endpoint.query, request.query)) as QueryOf<E>,
@@ -64,9 +73,15 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
       if (sees) await noteSeen(request.app.locals.db, account?.id ?? null, sees, String(request.params[sees.by]));
     };
     const answered = (): Promise<unknown> => Promise.resolve(handler(asked));
+    const answering = (): Promise<unknown> => (account ? onBehalfOf(account.id, answered) : answered());
+    if (fromRecords && declared) {
+      const kept = await request.app.locals.kept.answerTo(request, async () => declared(await answering()));
+      await seen();
+      return sendKept(response, kept);
+    }
     // Bytes are on their way before the handler is back.
     if (!declared) await seen();
-    const answer = account ? await onBehalfOf(account.id, answered) : await answered();
+    const answer = await answering();
     if (declared) await seen();
     if (response.headersSent || response.writableEnded) return;
     if (declared) response.json(declared(answer));

@@ -20,6 +20,8 @@ declare module 'express-session' {
     browser?: string;
     /** Null when the account is gone. */
     account: SignedIn | null;
+    /** The state of the database when this request was asked, as the text of a snapshot. */
+    asOf?: string;
   }
 }
 
@@ -28,10 +30,10 @@ const twoWeeks = 14 * 24 * 3600 * 1000;
 
 /**
  * A kept sign-in with its account as the club has it now, in one statement: whoever was removed since is nobody, whoever has
- * another role has that.
+ * another role has that. With it comes the state of the database, by which kept answers are known to be true still.
  */
 const asItIs = `
-  select sess::jsonb || jsonb_build_object('account', (
+  select sess::jsonb || jsonb_build_object('asOf', pg_current_snapshot(), 'account', (
     select jsonb_build_object('id', id, 'email', email, 'name', name, 'role', role)
     from account where id = (sess -> 'account' ->> 'id')::uuid)) as sess
   from sign_in where sid = $1 and expire >= now()`;

@@ -12,6 +12,7 @@ export const {
   measuredRates,
   measureStrikes,
   motion,
+  movesBeforeStrikes,
   readinessOf,
   stillsOfCard,
   strikesIn,

@@ -1,4 +1,4 @@
-import { joinPacked, unpackTrack, type Pin } from '@wax-fist/core/body';
+import { awayIn, joinPacked, unpackTrack, type Pin } from '@wax-fist/core/body';
 import { cardStills, type CardAbout, type CardStill, type StillRole } from '@wax-fist/core/card';
 import {
   askLevel,
@@ -13,22 +13,26 @@ import {
   type Question,
   type SessionLook,
 } from '@wax-fist/core/correction';
-import { unpackTimeline } from '@wax-fist/core/film';
+import { gapAt, timeOf, unpackTimeline } from '@wax-fist/core/film';
+import { movesBefore, type MovedBefore, type TimedStrike } from '@wax-fist/core/habits';
 import {
+  doubtOfFound,
   followedFilm,
   measurable,
   measuredRate,
   measureOf,
   pinnedFilm,
+  withFoundMoments,
   type MeasuredRate,
   type MeasuredValue,
   type Thrown,
+  type Widenings,
 } from '@wax-fist/core/measure';
 import { alignSounds, listenTo, loudnessOf, soundOfWave, type Candidate, type Sound } from '@wax-fist/core/sound';
 import { readiness, type Course, type Readiness, type Standing } from '@wax-fist/core/syllabus';
-import { findMotion, findStrikes, type FoundStrike, type StrikeMoments } from '@wax-fist/core/strikes';
+import { findMotion, findStrikes, motionOf, type FoundStrike, type StrikeMoments } from '@wax-fist/core/strikes';
 import { handOf, type Band, type Checkpoint, type Stance, type View } from '@wax-fist/core/technique';
-import type { Px } from '@wax-fist/core/units';
+import type { Px, TimeSpan } from '@wax-fist/core/units';
 import { readFile } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 
@@ -67,10 +71,15 @@ export interface FilmToFindIn {
   stance: Stance;
   heard: readonly Candidate[];
 }
-/** Strikes and defences by ear and eye, see `findStrikes`. */
-export function strikesIn({ timeline, frames, pieces, view, stance, heard }: FilmToFindIn): FoundStrike[] {
+/** Strikes and defences by ear and eye, see `findStrikes`, and when nobody is there. */
+export function strikesIn({ timeline: packed, frames, pieces, view, stance, heard }: FilmToFindIn): {
+  both: FoundStrike[];
+  away: TimeSpan[];
+} {
+  const timeline = unpackTimeline(packed);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
-  return findStrikes({ timeline: unpackTimeline(timeline), track, view, leftLeads: handOf('lead', stance) === 'left' }, heard);
+  const both = findStrikes({ timeline, track, view, leftLeads: handOf('lead', stance) === 'left' }, heard);
+  return { both, away: track ? awayIn(track, timeline) : [] };
 }
 
 /** A film as it lies in the database. `timeline` is packed, see `packTimeline`, and so are the pieces of its track, see `packTrack`. */
@@ -83,12 +92,14 @@ export interface PackedFilm {
   pins: readonly Pin[];
   view: View;
   stance: Stance;
+  /** How much more is doubted of it than trials say; left out where nothing is measured. */
+  widenings?: Widenings;
 }
 /** The same as core wants it; nobody is followed in it where there are no points. */
-function unpacked({ timeline: packed, frames, picture, pieces, pins, view, stance }: PackedFilm) {
+function unpacked({ timeline: packed, frames, picture, pieces, pins, view, stance, widenings }: PackedFilm) {
   const timeline = unpackTimeline(packed);
   const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
-  const found = track && followedFilm({ timeline, track, picture, view, stance });
+  const found = track && followedFilm({ timeline, track, picture, view, stance, widenings });
   return { timeline, picture, followed: found && pinnedFilm(found, pins) };
 }
 
@@ -130,6 +141,26 @@ export function measureStrikes({ strikes, ...film }: FilmToMeasure) {
       return measured?.value === undefined ? [] : [{ strikeId, checkpointId: checkpoint.id, ...measured }];
     });
   });
+}
+
+/** Strikes of one film, before which something may move. */
+export interface FilmToLookBefore extends PackedFilm {
+  /** In order of time. */
+  strikes: readonly { id: string; technique: string; moments: StrikeMoments; thrown: Thrown }[];
+}
+/** What moves before strikes, see `movesBefore`; nothing where nobody was followed. */
+export function movesBeforeStrikes({ strikes, ...film }: FilmToLookBefore): MovedBefore[] {
+  const { timeline, followed } = unpacked(film);
+  if (!followed) return [];
+  const { track, size, stance } = followed;
+  const motion = motionOf({ timeline, track, torso: size.torso, leftLeads: handOf('lead', stance) === 'left' });
+  const timed = strikes.map(({ id, technique, moments, thrown }): TimedStrike => {
+    const { launchFrame, launchOrigin, homeFrame } = withFoundMoments(followed, moments, thrown);
+    const doubts = { guessed: undefined, found: doubtOfFound(followed, thrown).launch, set: gapAt(timeline, launchFrame) / 2 };
+    const [launch, home] = [timeOf(timeline, launchFrame), timeOf(timeline, homeFrame)];
+    return { id, technique, side: thrown.side, launch, home, doubt: doubts[launchOrigin] };
+  });
+  return movesBefore(motion, timed);
 }
 
 /** The rate of each list of strikes by measures alone, see `measuredRate`. */

@@ -1,9 +1,11 @@
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
-import { packTimeline, timelineOf } from '@wax-fist/core/film';
+import { timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { and, eq, inArray } from 'drizzle-orm';
-import { film, filmHits, filmPoints, filmStep, trainee } from '../db/schema/index.ts';
-import { pointsOfFilm, truthOfFilm } from '../demo/footage.ts';
+import { filmHits, filmStep, round } from '../db/schema/index.ts';
+import { v7 as uuid } from 'uuid';
+import { truthOfFilm } from '../demo/footage.ts';
+import { becomes, follow } from '../test/followed-film.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
 import { filmNamed } from './import-step.ts';
 import { stepsFrom } from './import-steps.ts';
@@ -18,25 +20,18 @@ describe('strikes that a film shows', () => {
   let scene: ClubScene;
   const truth = truthOfFilm(name);
   const timeline = timelineOf(truth.frameTimes);
+  const duration = timeline.at(-1)! + 33;
   before(async () => {
     server = await startServer({ works: false });
     coach = await server.as('coach');
   });
   after(() => server.stop());
   beforeEach(async () => {
-    const { db } = server.services;
     scene = await addScene(server);
-    await db
-      .update(film)
-      .set({ frames: timeline.length, timeline: Buffer.from(packTimeline(timeline)), hasSound: true })
-      .where(eq(film.id, scene.filmId));
-    await db.update(trainee).set({ stance: truth.scene.stance }).where(eq(trainee.id, scene.traineeId));
+    await becomes(server.services.db, scene, name, { hasSound: true, duration });
   });
 
-  const follow = async (): Promise<void> => {
-    const { frames, model, version, packed } = pointsOfFilm(name)!;
-    await server.services.db.insert(filmPoints).values({ filmId: scene.filmId, fromFrame: 0, frames, model, version, packed });
-  };
+  const followIt = (): Promise<void> => follow(server.services.db, scene.filmId, name);
   const search = async (): Promise<HitsAndRounds> => {
     const { db, storage } = server.services;
     const { signal } = new AbortController();
@@ -52,7 +47,7 @@ describe('strikes that a film shows', () => {
   };
 
   it('are found by eye where nothing is heard, and named as they were thrown', async () => {
-    await follow();
+    await followIt();
     const { both, edits } = await search();
     expect(edits.source, 'what is shown first').to.equal('both');
     const sure = both!.filter(({ prominence }) => prominence >= 0.5);
@@ -67,9 +62,44 @@ describe('strikes that a film shows', () => {
     }
   });
 
+  describe('cut rounds', () => {
+    const cut = async (rounds: Partial<typeof round.$inferInsert>[]): Promise<void> => {
+      const usual = { filmId: scene.filmId, kind: 'heavy bag' as const, manner: 'free' as const, proposed: true, startsAt: 0 };
+      await server.services.db
+        .insert(round)
+        .values(rounds.map((one, place) => ({ ...usual, id: uuid(), name: `Round ${place + 1}`, endsAt: 1000, ...one })));
+    };
+    const [first, last] = [truth.strikes[0]!.contact, truth.strikes.at(-1)!.contact];
+
+    it('by who is moving, where the ear had taken the whole film', async () => {
+      await followIt();
+      await cut([{ endsAt: duration }]);
+      const { rounds, version, away } = await search();
+      expect(rounds).to.have.length(1);
+      expect(rounds[0]!.from).to.be.closeTo(Math.max(0, first - 1500), 400);
+      expect(rounds[0]!.to).to.be.closeTo(Math.min(duration, last + 1500), 400);
+      expect(rounds[0]!.proposed).to.equal(true);
+      expect(version).to.equal(1);
+      expect(away).to.deep.equal([]);
+      expect((await search()).version, 'the same again changes nothing').to.equal(1);
+    });
+
+    it('not where a coach has cut them, or planned one', async () => {
+      await followIt();
+      await cut([
+        { endsAt: 2000, proposed: false },
+        { startsAt: 3000, endsAt: 5000 },
+      ]);
+      expect((await search()).rounds.map(({ to }) => to)).to.deep.equal([2000, 5000]);
+      await server.services.db.delete(round).where(eq(round.filmId, scene.filmId));
+      await cut([{ endsAt: 2000, planned: '12' }]);
+      expect((await search()).rounds.map(({ to }) => to)).to.deep.equal([2000]);
+    });
+  });
+
   it('take their times from what is heard, and a sound that belongs to nobody falls away', async () => {
     const { db } = server.services;
-    await follow();
+    await followIt();
     const { contact } = truth.strikes[2]!;
     const sound = { level: 0, attack: 2, decay: 40, brightness: 0.3, snap: 0.5 };
     const nobodys = truth.strikes[3]!.home + 300;

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { Database } from '../db/connection.ts';
 import { film, filmStep } from '../db/schema/index.ts';
 import { canComeBack } from '../features/removals/removals.ts';
+import type { watchSteps } from '../metrics/watch-worker.ts';
 import { NotFootage } from '../media/probe.ts';
 import { Stopped } from '../media/program.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
@@ -28,6 +29,8 @@ export interface ImportServices {
   worker: string;
   /** Fires when the worker has to stop; what it does goes back to waiting. */
   ending?: AbortSignal;
+  /** Is told of every step that ended. */
+  ended?: ReturnType<typeof watchSteps>;
 }
 
 const isStep = (filmId: string, step: ImportStep) => and(eq(filmStep.filmId, filmId), eq(filmStep.step, step));
@@ -131,7 +134,9 @@ async function claim({ db, worker }: ImportServices, filmId: string, step: Impor
 }
 
 async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
-  const { db, storage, worker, ending, pose } = services;
+  const { db, storage, worker, ending, ended, pose } = services;
+  const begun = performance.now();
+  const tell = (how: Parameters<NonNullable<typeof ended>>[1]): void => ended?.(step, how, (performance.now() - begun) / 1000);
   const rule = importRules[step];
   const mine = and(isStep(filmId, step), eq(filmStep.state, 'working'), eq(filmStep.worker, worker));
   const stop = new AbortController();
@@ -168,7 +173,9 @@ async function doStep(services: ImportServices, filmId: string, step: ImportStep
         .returning({ step: filmStep.step });
       if (done.length > 0 && step === 'timeline') await tx.update(film).set({ state: 'ready' }).where(eq(film.id, filmId));
     });
+    tell('done');
   } catch (error) {
+    tell(error instanceof Stopped ? 'stopped' : 'failed');
     await failed(services, filmId, step, error, mine);
   } finally {
     clearInterval(touching);

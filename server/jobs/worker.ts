@@ -6,6 +6,8 @@ import { workerSign } from '../db/schema/index.ts';
 import { learnSpread } from '../features/answers/learned-spread.ts';
 import { protectedBy } from '../media/cage.ts';
 import { openLog } from '../log.ts';
+import { registryOf, serveMetrics } from '../metrics/serve-metrics.ts';
+import { watchSteps } from '../metrics/watch-worker.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
 import { openQueue } from './queue.ts';
@@ -36,9 +38,16 @@ const sign = async (): Promise<void> => {
 await sign();
 const signing = setInterval(() => void sign(), signEvery);
 
+const { host, workerMetricsPort } = settings;
+const registry = registryOf('worker');
+const metrics = workerMetricsPort === undefined ? undefined : serveMetrics(registry, { port: workerMetricsPort, host }, log);
+
 await tidyDrafts(db, settings.home);
 await takeJobs(
-  { db, storage: storageFrom(settings), home: settings.home, pose: settings.pose, worker, ending: ending.signal },
+  {
+    ...{ db, storage: storageFrom(settings), home: settings.home, pose: settings.pose, worker },
+    ...{ ending: ending.signal, ended: watchSteps(registry) },
+  },
   queue,
   log,
 );
@@ -47,6 +56,7 @@ log.info({ cage: protectedBy() }, 'worker is ready');
 
 const stop = async (): Promise<void> => {
   clearInterval(signing);
+  metrics?.close();
   ending.abort();
   await queue.stop().catch(() => undefined);
   await close();

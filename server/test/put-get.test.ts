@@ -10,7 +10,7 @@ import { limitEndpoints } from '@wax-fist/contract/limits';
 import { measureEndpoints } from '@wax-fist/contract/measures';
 import { planEndpoints } from '@wax-fist/contract/plans';
 import { reviewEndpoints } from '@wax-fist/contract/review';
-import { pointNames } from '@wax-fist/core/body';
+import { packTrack, partOf, pointCount, pointNames } from '@wax-fist/core/body';
 import { roundEndpoints, type HitsAndRounds } from '@wax-fist/contract/rounds';
 import { schoolEndpoints } from '@wax-fist/contract/schools';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
@@ -32,7 +32,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import { eq } from 'drizzle-orm';
-import { film, filmStep, reviewEffort } from '../db/schema/index.ts';
+import { film, filmPoints, filmStep, pointCheck, reviewEffort } from '../db/schema/index.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from './server-under-test.ts';
 
 type Body = Record<string, unknown>;
@@ -83,6 +83,9 @@ describe('what is put is what is got', function () {
     const { db } = server.services;
     await db.insert(film).values({ ...known!, id: otherFilm, sessionId: scene.sessionId, sha256: null });
     await db.insert(filmStep).values({ filmId: scene.filmId, step: 'pose', state: 'done' });
+    const somebody = Float32Array.from({ length: 600 * pointCount * 4 }, (_, place) => 100 + (place % 97));
+    const packed = Buffer.from(packTrack({ from: 0, frames: 600, values: somebody }));
+    await db.insert(filmPoints).values({ filmId: scene.filmId, fromFrame: 0, frames: 600, model: 'm', version: 1, packed });
   });
   after(() => server.stop());
 
@@ -316,6 +319,25 @@ describe('what is put is what is got', function () {
         }),
       params: ({ id }) => ({ ...ofFilm(), bodyId: String(id) }),
       read: async ({ id }) => (await coach.ask(footageEndpoints.pointedBodies, ofFilm())).body.find((one: Body) => one.id === id),
+    },
+    sayPoint: {
+      bodies: () =>
+        fc.record({
+          id: newId,
+          filmId: fc.constant(scene.filmId),
+          frame: fc.nat(599),
+          point: fc.constantFrom(...pointNames.filter(partOf)),
+          ...{ x: fc.integer({ min: 0, max: 1280 }), y: fc.integer({ min: 0, max: 720 }) },
+        }),
+      params: ({ id }) => ({ checkId: String(id) }),
+      sent: ({ id: _, ...said }) => Promise.resolve(said),
+      read: async ({ id }) => {
+        const [row] = await server.services.db
+          .select()
+          .from(pointCheck)
+          .where(eq(pointCheck.id, String(id)));
+        return row;
+      },
     },
     tellEffort: {
       bodies: () =>

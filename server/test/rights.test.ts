@@ -4,7 +4,17 @@ import { readyCourses } from '@wax-fist/core/syllabus';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { correction, correctionEvent, drill, film, gradeTest, ownTrainee, plan, trainingSession } from '../db/schema/index.ts';
+import {
+  correction,
+  correctionEvent,
+  drill,
+  film,
+  gradeTest,
+  ownTrainee,
+  plan,
+  trainingSession,
+  pointCheck,
+} from '../db/schema/index.ts';
 import { clubDay } from '../features/sessions/club-day.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from './server-under-test.ts';
 
@@ -69,7 +79,7 @@ const mayCall: Readonly<Record<Role, ReadonlySet<Name>>> = {
   guardian: forTrainees,
 };
 /** What staff can undo of their own and nobody else’s, but for the head coach. */
-const whoseAdded: readonly Name[] = ['removeFilm', 'removeDrill', 'removeTest', 'removePlan'];
+const whoseAdded: readonly Name[] = ['removeFilm', 'removeDrill', 'removeTest', 'removePlan', 'takePointBack'];
 
 /** Rows of one trainee, added by one account. */
 type Rows = Readonly<Record<string, string>>;
@@ -87,7 +97,7 @@ describe('rights', function () {
     const of = about ?? traineeId;
     await db.update(trainingSession).set({ traineeId: of, releasedAt }).where(eq(trainingSession.id, sessionId));
     await db.update(film).set({ addedBy }).where(eq(film.id, filmId));
-    const [correctionId, planId, drillId, testId] = [uuid(), uuid(), uuid(), uuid()];
+    const [correctionId, planId, drillId, testId, checkId] = [uuid(), uuid(), uuid(), uuid(), uuid()];
     await db.insert(correction).values({
       ...{ id: correctionId, traineeId: of, checkpointId: 'st.chin', cue: 'Chin', target: 0.1 },
       technique: releasedAt ? 'jab' : 'cross',
@@ -105,7 +115,11 @@ describe('rights', function () {
       course: { ...readyCourses[0]!, place: 1 } as (typeof gradeTest.$inferInsert)['course'],
       sheet: { sets: [], mustHaves: [] },
     });
-    return { traineeId: of, sessionId, filmId, correctionId, planId, drillId, testId };
+    await db.insert(pointCheck).values({
+      ...{ id: checkId, filmId, frame: 3, point: 'nose', seen: 'along', foundX: 1, foundY: 1, trunk: 100 },
+      saidBy: addedBy,
+    });
+    return { traineeId: of, sessionId, filmId, correctionId, planId, drillId, testId, checkId };
   }
 
   before(async () => {

@@ -121,6 +121,7 @@ export async function startServer({
     WAX_DATABASE_URL: databaseUrl,
     WAX_PORT: '0',
     WAX_POSE: 'off',
+    WAX_LIMITS: 'off',
     ...environment,
   });
   const storage = storageFrom(settings);

@@ -1,5 +1,6 @@
-import { RateLimiterPostgres, RateLimiterRes, type IRateLimiterPostgresOptions } from 'rate-limiter-flexible';
+import { RateLimiterRes, type RateLimiterPostgres } from 'rate-limiter-flexible';
 import type { Pool } from 'pg';
+import { limiterIn } from '../../db/limiter.ts';
 import { Refusal } from '../../http/refusal.ts';
 
 const minute = 60;
@@ -24,13 +25,8 @@ export interface SlowDown {
 
 /** Slows guessing down, counted in the database: several servers count together, and a restart forgets nothing. */
 export function slowDownIn(pool: Pool): SlowDown {
-  const counting = (keyPrefix: string, limit: { points: number; duration: number }): RateLimiterPostgres => {
-    const options: IRateLimiterPostgresOptions = {
-      ...{ storeClient: pool, tableName: 'sign_in_try', tableCreated: true, clearExpiredByTimeout: false },
-      ...{ keyPrefix, ...limit },
-    };
-    return new RateLimiterPostgres(options);
-  };
+  const counting = (keyPrefix: string, limit: { points: number; duration: number }): RateLimiterPostgres =>
+    limiterIn(pool, 'sign_in_try', { keyPrefix, ...limit });
   const both = counting('both', limits.both);
   const machines = counting('machine', limits.machine);
   const accounts = counting('account', limits.account);

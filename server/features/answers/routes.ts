@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
-import { serve } from '../../http/serve.ts';
+import { serve, serveKept } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { conditionsOf } from './conditions.ts';
 import { orderOf, sayOrder } from './own-order.ts';
@@ -11,15 +11,15 @@ import { faultsTogether } from './together.ts';
 import { sessionAnswers, traineeAnswers } from './of-corrections.ts';
 
 export function answerRoutes(router: Router, { db }: Services): void {
-  serve(router, answerEndpoints.sessionAnswers, ({ params }) => sessionAnswers(db, params.sessionId));
-  serve(router, answerEndpoints.traineeConditions, async ({ params }) => {
+  serveKept(router, answerEndpoints.sessionAnswers, ({ params }) => sessionAnswers(db, params.sessionId));
+  serveKept(router, answerEndpoints.traineeConditions, async ({ params }) => {
     found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, params.traineeId)), 'trainee');
     return conditionsOf(db, params.traineeId);
   });
-  serve(router, answerEndpoints.sessionTogether, ({ params }) => faultsTogether(db, params.sessionId));
+  serveKept(router, answerEndpoints.sessionTogether, ({ params }) => faultsTogether(db, params.sessionId));
   serve(router, answerEndpoints.sessionOrder, ({ params }) => orderOf(db, params.sessionId));
   serve(router, answerEndpoints.orderSession, ({ params, body, account }) => sayOrder(db, params.sessionId, body, account.id));
-  serve(router, answerEndpoints.traineeAnswers, async ({ params, query }) => {
+  serveKept(router, answerEndpoints.traineeAnswers, async ({ params, query }) => {
     found(await db.select({ id: trainee.id }).from(trainee).where(eq(trainee.id, params.traineeId)), 'trainee');
     return traineeAnswers(db, params.traineeId, query);
   });

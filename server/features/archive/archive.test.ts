@@ -1,4 +1,5 @@
 import { archiveEndpoints, type Archive, type Reading } from '@wax-fist/contract/archives';
+import { consentEndpoints } from '@wax-fist/contract/consents';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import { uploadPath } from '@wax-fist/contract/footage';
 import { reviewEndpoints } from '@wax-fist/contract/review';
@@ -12,7 +13,16 @@ import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { v7 as uuid } from 'uuid';
 import { ZipFile } from 'yazl';
-import { checklistVersion, film, observation, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import {
+  checklistVersion,
+  consent,
+  film,
+  filmPoints,
+  observation,
+  strike,
+  trainee,
+  trainingSession,
+} from '../../db/schema/index.ts';
 import { eventually } from '../../test/eventually.ts';
 import { roundOfMarks } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
@@ -201,6 +211,52 @@ describe('an archive', function () {
     const won = (await read(second, await readFile(path), { archiveWins: true })).reading!;
     expect(totals(won)).to.include({ added: 0, changed: 1, refused: 1 });
     expect((await db.select().from(trainee))[0]!.name).to.equal('Somebody');
+  });
+
+  describe('of somebody who has withdrawn their consent since', () => {
+    let third: Club;
+    const consentId = uuid();
+    before(async () => {
+      third = await club();
+      await read(third, await readFile(path));
+      const { db } = third.server.services;
+      await db
+        .insert(filmPoints)
+        .values({ filmId: scene.filmId, ...{ fromFrame: 0, frames: 1 }, ...{ model: 'm', version: 1, packed: original } });
+      await third.head.ask(
+        consentEndpoints.giveConsent,
+        { consentId },
+        {
+          ...{ id: consentId, traineeId: scene.traineeId, givenBy: 'Themselves', asGuardian: false, seenBy: 'coaches' },
+          ...{ asReference: false, givenOn: '2026-03-01', until: null, note: '' },
+        },
+      );
+    });
+    after(() => third.server.stop());
+    const filmHere = async () => (await third.server.services.db.select().from(film).where(eq(film.id, scene.filmId)))[0]!;
+
+    it('brings nothing back that shows them, not even where the archive wins', async () => {
+      const { db, storage } = third.server.services;
+      const before = await readFile(await made(third, scene.traineeId));
+      await third.head.ask(consentEndpoints.withdrawConsent, { traineeId: scene.traineeId });
+      for (const wish of [{}, { archiveWins: true }]) {
+        const { reading } = await read(third, before, wish);
+        expect(reading!.notes.join()).to.include('1 film in it shows');
+        expect(await filmHere()).to.deep.include({ state: 'withdrawn', fileName: '', sha256: null });
+        expect(await storage.bytes(scene.filmId, 'original')).to.equal(undefined);
+        expect(await db.$count(filmPoints, eq(filmPoints.filmId, scene.filmId))).to.equal(0);
+        expect((await db.select().from(consent))[0]!.withdrawnAt).to.not.equal(null);
+      }
+      expect(await db.$count(observation)).to.equal(4);
+    });
+
+    it('brings no film back that was removed before they did', async () => {
+      const { db, storage } = third.server.services;
+      await db.delete(film).where(eq(film.id, scene.filmId));
+      await read(third, await readFile(path));
+      expect((await filmHere()).state).to.equal('withdrawn');
+      expect(await storage.bytes(scene.filmId, 'original')).to.equal(undefined);
+    });
   });
 
   it('of the whole club holds everybody', async () => {

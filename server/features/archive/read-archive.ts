@@ -9,6 +9,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { film, filmStep } from '../../db/schema/index.ts';
 import { Refusal } from '../../http/refusal.ts';
+import { keepWithdrawn, withdrawalsHere } from '../consents/forget-films.ts';
 import type { Queue } from '../../jobs/queue.ts';
 import type { FilmFile, Storage } from '../../storage/storage.ts';
 import type { JsonRow } from './as-json.ts';
@@ -159,6 +160,8 @@ export async function readArchive(house: House, wish: Wish): Promise<Reading> {
     let put: string[] = [];
     const filmIds = [...new Set(manifest.files.flatMap(({ path }) => filmOfPath(path)?.filmId ?? []))];
     const before = await filmIdsHere(db, filmIds);
+    const withdrawals = await withdrawalsHere(db);
+    let forgotten: string[] = [];
     await db
       .transaction(async (transaction) => {
         const tables: Tables = {
@@ -176,8 +179,11 @@ export async function readArchive(house: House, wish: Wish): Promise<Reading> {
           }
           kinds.push({ name: kind.name, ...taken });
         }
+        const gone = new Set(await keepWithdrawn(transaction, withdrawals));
+        forgotten = filmIds.filter((id) => gone.has(id));
         if (wish.dryRun) throw new OnlyLooked();
-        const fresh = new Set([...(await filmIdsHere(transaction, filmIds))].filter((id) => !before.has(id)));
+        const here = await filmIdsHere(transaction, filmIds);
+        const fresh = new Set([...here].filter((id) => !before.has(id) && !gone.has(id)));
         toImport = await takeUpWork(transaction, [...fresh]);
         put = await keepFilms(archive, house, wish, manifest, fresh);
         wish.told(0.99);
@@ -187,17 +193,24 @@ export async function readArchive(house: House, wish: Wish): Promise<Reading> {
         if (!(error instanceof OnlyLooked)) throw error;
       });
     for (const id of toImport) await queue.importFilm(id);
-    return { of: manifest.of.name, madeAt: manifest.madeAt, kinds, reasons, notes: notesOf(manifest, strangers) };
+    return { of: manifest.of.name, madeAt: manifest.madeAt, kinds, reasons, notes: notesOf(manifest, strangers, forgotten) };
   } finally {
     archive.close();
   }
 }
 
 /** What else is to be known of a reading. */
-function notesOf({ people }: ArchiveManifest, strangers: ReadonlyMap<string, number>): string[] {
-  if (strangers.size === 0) return [];
+function notesOf({ people }: ArchiveManifest, strangers: ReadonlyMap<string, number>, forgotten: readonly string[]): string[] {
+  const withheld =
+    forgotten.length > 0
+      ? [
+          `${counted(forgotten.length, 'film')} in it ${forgotten.length === 1 ? 'shows' : 'show'} somebody who has withdrawn their consent here: only counts are kept.`,
+        ]
+      : [];
+  if (strangers.size === 0) return withheld;
   const names = people.filter(({ id }) => strangers.has(id)).map(({ name }) => name);
   return [
+    ...withheld,
     `${counted(strangers.size, 'person', 'people')} in it ${strangers.size === 1 ? 'has' : 'have'} no account here${
       names.length > 0 ? ` (${names.join(', ')})` : ''
     }: what they said stays without their name.`,

@@ -61,6 +61,7 @@ export const recordKinds: readonly RecordKind[] = [
   kind(schema.observation, inStrikes(schema.observation.strikeId), log),
   kind(schema.pointPin, inFilms(schema.pointPin.filmId), log),
   kind(schema.pointedBody, inFilms(schema.pointedBody.filmId), log),
+  kind(schema.pointCheck, inFilms(schema.pointCheck.filmId)),
   kind(schema.note, inSessions(schema.note.sessionId), { atOnce: 20 }),
   kind(schema.secondMarking, inFilms(schema.secondMarking.filmId)),
   kind(schema.secondWord, inStrikes(schema.secondWord.strikeId), log),

@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, isNull, lte, ne, or, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, isNotNull, isNull, lte, ne, or, sql } from 'drizzle-orm';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Database } from '../../db/connection.ts';
@@ -103,6 +103,32 @@ export async function withdrawConsent(
     .set({ withdrawnAt: at })
     .where(and(eq(consent.traineeId, traineeId), isNull(consent.withdrawnAt)));
   return forgetFilms(services, traineeId, at);
+}
+
+/** Words that were taken back here. */
+export type Withdrawals = readonly { id: string; traineeId: string; at: Date }[];
+export const withdrawalsHere = async (db: Database): Promise<Withdrawals> =>
+  (
+    await db
+      .select({ id: consent.id, traineeId: consent.traineeId, at: consent.withdrawnAt })
+      .from(consent)
+      .where(isNotNull(consent.withdrawnAt))
+  ).flatMap(({ at, ...row }) => (at ? [{ ...row, at }] : []));
+
+/**
+ * Whatever is read in from elsewhere, a word that was taken back here stays so, and nothing comes back that shows whoever took it back.
+ * @returns films of which only counts are left; nothing of them belongs in the store
+ */
+export async function keepWithdrawn(tx: Database, withdrawals: Withdrawals): Promise<string[]> {
+  const films: string[] = [];
+  for (const { id, traineeId, at } of withdrawals) {
+    await tx
+      .update(consent)
+      .set({ withdrawnAt: at })
+      .where(and(eq(consent.id, id), isNull(consent.withdrawnAt)));
+    films.push(...(await forgetInDatabase(tx, traineeId, at)));
+  }
+  return films;
 }
 
 /** Looks again for what was withdrawn lately: a server that ended in the middle, a worker that wrote after it. */

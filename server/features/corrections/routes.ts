@@ -5,7 +5,7 @@ import type { Router } from 'express';
 import type { Database } from '../../db/connection.ts';
 import { correction, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
-import { sameId, serve } from '../../http/serve.ts';
+import { sameId, serve, serveKept } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { newestCatalogue } from '../checklists/versions.ts';
 import { correctionPage, correctionsOf, evidenceFor, evidenceIn } from './queries.ts';
@@ -20,16 +20,16 @@ async function checkpointsOfFamily(db: Database, family: Family): Promise<string
 export function correctionRoutes(router: Router, { db }: Services): void {
   const one = async (id: string): Promise<Correction> => found(await correctionsOf(db, eq(correction.id, id)), 'correction');
 
-  serve(router, correctionEndpoints.listCorrections, async ({ query }) =>
+  serveKept(router, correctionEndpoints.listCorrections, async ({ query }) =>
     correctionPage(db, query, query.family && (await checkpointsOfFamily(db, query.family))),
   );
-  serve(router, correctionEndpoints.traineeCorrections, ({ params, query }) => correctionPage(db, { ...query, ...params }));
-  serve(router, correctionEndpoints.showCorrection, ({ params }) => one(params.correctionId));
-  serve(router, correctionEndpoints.correctionEvidence, async ({ params }) => {
+  serveKept(router, correctionEndpoints.traineeCorrections, ({ params, query }) => correctionPage(db, { ...query, ...params }));
+  serveKept(router, correctionEndpoints.showCorrection, ({ params }) => one(params.correctionId));
+  serveKept(router, correctionEndpoints.correctionEvidence, async ({ params }) => {
     await one(params.correctionId);
     return evidenceFor(db, params.correctionId);
   });
-  serve(router, correctionEndpoints.sessionEvidence, async ({ params, query }) => {
+  serveKept(router, correctionEndpoints.sessionEvidence, async ({ params, query }) => {
     const isIt = eq(trainingSession.id, params.sessionId);
     found(await db.select({ id: trainingSession.id }).from(trainingSession).where(isIt), 'session');
     return evidenceIn(db, params.sessionId, query);

@@ -1,18 +1,11 @@
 import { exportEndpoints, filmExports, traineeExports } from '@wax-fist/contract/exports';
-import type { Response, Router } from 'express';
+import type { Router } from 'express';
+import { asFile } from '../../http/as-file.ts';
 import { notFound } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { filmFiles } from './of-films.ts';
 import { traineeFiles } from './of-trainees.ts';
-
-/** A file to be kept, never shown in the place of a page. */
-const asFile = (response: Response, file: string, type: string, content: string | Buffer): void =>
-  void response
-    .attachment(file)
-    .set('Cache-Control', 'private, no-store')
-    .type(typeof content === 'string' ? `${type}; charset=utf-8` : type)
-    .send(content);
 
 export function exportRoutes(router: Router, { db }: Services): void {
   serve(router, exportEndpoints.exportFilm, async ({ params: { filmId, file }, response }) => {

@@ -41,6 +41,7 @@ const unwritten: Record<string, string> = {
   review_effort: 'a measure of time that is about nobody’s rows',
   sign_in: 'who comes and goes is written as that',
   sign_in_try: 'counted for an hour, about nobody who is known',
+  request_count: 'counted for some minutes',
   removed_row: 'goes along with a removal, which is written',
   journal: 'it is the journal',
   backup: 'written on the machine, by nobody who signs in',

@@ -1,4 +1,4 @@
-import { measuresVersion } from '@wax-fist/core/measure';
+import { measuresVersion, type Widenings } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
 import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
@@ -21,6 +21,7 @@ import {
 import type { StrikeToMeasure } from '../../jobs/heavy-work.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
+import { learnedWidenings } from '../point-checks/learned-widenings.ts';
 
 /** By which points a film would be measured; nothing where nobody was followed in it. */
 const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}), nullif(sum(${filmPoints.revision}), 0))
@@ -32,16 +33,14 @@ const pinsOfStrike = sql<string>`(select md5(string_agg(${pointPin.id}::text, ' 
   where ${pointPin.filmId} = ${film.id} and ${isCountingPin}
   and ${pointPin.frame} between ${strike.launchFrame} - ${framesBefore} and ${strike.homeFrame} + ${framesAfter})`;
 /** Everything that a measure of a strike depends on. */
-const madeOf = sql<string>`concat_ws(' ', ${measuresVersion}::text, ${strike.revisionId}, ${film.view}, ${leads}, ${pointsOfFilm}, ${pinsOfStrike})`;
+const madeOfWith = (widenings: Widenings) =>
+  sql<string>`concat_ws(' ', ${measuresVersion(widenings)}::text, ${strike.revisionId}, ${film.view}, ${leads}, ${pointsOfFilm}, ${pinsOfStrike})`;
 
 /** Strikes that were never measured, or of something else than they are now. */
-const isToMeasure = and(
-  eq(strike.removed, false),
-  isNotNull(film.timeline),
-  sql`${measuredStrike.madeOf} is distinct from ${madeOf}`,
-);
+const isToMeasure = (madeOf: SQL) =>
+  and(eq(strike.removed, false), isNotNull(film.timeline), sql`${measuredStrike.madeOf} is distinct from ${madeOf}`);
 
-const strikesToMeasure = (db: Database, which?: SQL) =>
+const strikesToMeasure = (db: Database, madeOf: SQL<string>, which?: SQL) =>
   db
     .select({
       filmId: film.id,
@@ -59,7 +58,7 @@ const strikesToMeasure = (db: Database, which?: SQL) =>
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
     .leftJoin(measuredStrike, eq(measuredStrike.strikeId, strike.id))
-    .where(and(which, isToMeasure));
+    .where(and(which, isToMeasure(madeOf)));
 type Row = Awaited<ReturnType<typeof strikesToMeasure>>[number];
 
 /** Films with strikes that are to be measured. */
@@ -71,20 +70,21 @@ export async function filmsToMeasure(db: Database): Promise<string[]> {
     .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
     .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
     .leftJoin(measuredStrike, eq(measuredStrike.strikeId, strike.id))
-    .where(isToMeasure);
+    .where(isToMeasure(madeOfWith((await learnedWidenings(db)).widenings)));
   return rows.map(({ filmId }) => filmId);
 }
 
 /** Measures the strikes of some films of which the database does not know yet what they measure. */
 export async function measureStrikes(db: Database, which: SQL): Promise<void> {
-  const rows = await strikesToMeasure(db, which);
+  const { widenings } = await learnedWidenings(db);
+  const rows = await strikesToMeasure(db, madeOfWith(widenings), which);
   if (rows.length === 0) return;
   const catalogues = await cataloguesAt(
     db,
     rows.map(({ checklistVersion }) => checklistVersion),
   );
   const byFilm = group(rows, ({ filmId }) => filmId);
-  for (const [filmId, strikes] of byFilm) await measureFilm(db, filmId, strikes, catalogues);
+  for (const [filmId, strikes] of byFilm) await measureFilm(db, filmId, strikes, { catalogues, widenings });
 }
 
 /** A strike as the thread that measures wants it; undefined where its moments are not those of one strike. */
@@ -109,12 +109,12 @@ async function measureFilm(
   db: Database,
   filmId: string,
   rows: readonly Row[],
-  catalogues: ReadonlyMap<number, Catalogue>,
+  { catalogues, widenings }: { catalogues: ReadonlyMap<number, Catalogue>; widenings: Widenings },
 ): Promise<void> {
   const { view, stance } = rows[0]!;
   const packed = await packedFilm(db, filmId);
   const strikes = rows.flatMap((row) => toMeasure(catalogues.get(row.checklistVersion) ?? shippedCatalogue, row) ?? []);
-  const values = await heavily('measureStrikes', { ...packed, view, stance, strikes });
+  const values = await heavily('measureStrikes', { ...packed, view, stance, widenings, strikes });
   await db.transaction(async (transaction) => {
     const ids = rows.map(({ id }) => id);
     await transaction.delete(measuredStrike).where(inArray(measuredStrike.strikeId, ids));

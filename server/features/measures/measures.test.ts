@@ -1,12 +1,11 @@
 import { measureEndpoints, type MeasureAgreement, type SessionMeasures } from '@wax-fist/contract/measures';
 import { reviewEndpoints, type Mark, type SessionTally } from '@wax-fist/contract/review';
-import { frameNearest, packTimeline, timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { film, filmPoints, strikeMeasure, trainee } from '../../db/schema/index.ts';
-import { pointsOfFilm, truthOfFilm } from '../../demo/footage.ts';
-import { atSecond, observed, pinned, thrown } from '../../test/marks.ts';
+import { film, filmPoints, strikeMeasure } from '../../db/schema/index.ts';
+import { becomes, follow, tagsOf } from '../../test/followed-film.ts';
+import { atSecond, observed, pinned } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 /** Crosses among others, from the side of the hand that idles meanwhile: it falls in some of them. */
@@ -28,23 +27,9 @@ describe('measures of a session', () => {
   beforeEach(async () => {
     const { db } = server.services;
     scene = await addScene(server);
-    const truth = truthOfFilm(name);
-    const { frames, model, version, packed } = pointsOfFilm(name)!;
-    const timeline = timelineOf(truth.frameTimes);
-    await db
-      .update(film)
-      .set({ frames, timeline: Buffer.from(packTimeline(timeline)) })
-      .where(eq(film.id, scene.filmId));
-    await db.update(trainee).set({ stance: truth.scene.stance }).where(eq(trainee.id, scene.traineeId));
-    await db.insert(filmPoints).values({ filmId: scene.filmId, fromFrame: 0, frames, model, version, packed });
-    strikes = truth.strikes.map(({ technique, launch, contact, home }) =>
-      thrown(uuid(), {
-        technique,
-        launchFrame: frameNearest(timeline, launch),
-        contactFrame: frameNearest(timeline, contact),
-        homeFrame: frameNearest(timeline, home),
-      }),
-    );
+    await becomes(db, scene, name);
+    await follow(db, scene.filmId, name);
+    strikes = tagsOf(name);
     await write(strikes);
   });
   const write = (marks: Mark[]) => coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks });

@@ -1,14 +1,14 @@
 import type { SessionMeasures } from '@wax-fist/contract/measures';
-import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import type { MeasuredRate } from '@wax-fist/core/measure';
 import type { Band, View } from '@wax-fist/core/technique';
 import { groups } from 'd3-array';
-import { and, asc, eq, isNotNull, type SQL } from 'drizzle-orm';
+import { and, asc, eq, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { countedMeasure, film, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { bandsFor, judgedStrike, type JudgedStrike } from './bands.ts';
 import { measureStrikes } from './measure-films.ts';
+import { taggedStrikes } from './tagged-strikes.ts';
 
 /** A strike with one thing that was measured of it. */
 export interface MeasuredRow extends JudgedStrike {
@@ -72,22 +72,14 @@ export async function countedMeasures(db: Database): Promise<ReadonlySet<string>
 export async function sessionMeasures(db: Database, sessionId: string): Promise<SessionMeasures> {
   const inSession = eq(film.sessionId, sessionId);
   await measureStrikes(db, inSession);
-  const [strikes, timelines, rows, counted] = await Promise.all([
-    db
-      .select({ strikeId: strike.id, ...judgedStrike, filmId: film.id, contactFrame: strike.contactFrame })
-      .from(strike)
-      .innerJoin(film, eq(film.id, strike.filmId))
-      .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
-      .where(and(inSession, eq(strike.removed, false), isNotNull(film.timeline)))
-      .orderBy(asc(film.addedAt), asc(film.id), asc(strike.contactFrame)),
-    db.select({ id: film.id, timeline: film.timeline }).from(film).where(inSession),
+  const [strikes, rows, counted] = await Promise.all([
+    taggedStrikes(db, inSession),
     measuredRows(db, inSession),
     countedMeasures(db),
   ]);
-  const timelineOf = new Map(timelines.flatMap(({ id, timeline }) => (timeline ? [[id, unpackTimeline(timeline)]] : [])));
   const rates = await ratesByMeasures(db, rows);
   return {
-    strikes: strikes.map((one) => ({ ...one, at: timeOf(timelineOf.get(one.filmId)!, one.contactFrame) })),
+    strikes,
     values: rows,
     rates: rates.map((rate) => ({ ...rate, amiss: rate.amiss ?? null, counts: counted.has(rate.checkpointId) })),
   };

@@ -35,6 +35,8 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
       motion: filmHits.motion,
       both: filmHits.both,
       rings: filmHits.rings,
+      talk: filmHits.talk,
+      away: filmHits.away,
       edits: filmHits.edits,
       version: filmHits.version,
     })
@@ -49,6 +51,8 @@ export async function hitsAndRoundsOf(db: Database, filmId: string): Promise<Hit
     motion: row.motion,
     both: row.both,
     rings: row.rings ?? [],
+    talk: row.talk ?? [],
+    away: row.away ?? [],
     // What an older version kept does not know everything that can be said now.
     edits: { ...usualEdits({ ...row, isFollowed: isAnySeen(row.both ?? []) }), ...row.edits },
     rounds: rounds.map(asRound),

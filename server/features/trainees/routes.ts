@@ -3,12 +3,12 @@ import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { school, trainee } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
-import { sameId, serve } from '../../http/serve.ts';
+import { sameId, serve, serveKept } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { traineeRows } from './queries.ts';
 
 export function traineeRoutes(router: Router, { db }: Services): void {
-  serve(router, traineeEndpoints.listTrainees, ({ query }) => traineeRows(db, query));
+  serveKept(router, traineeEndpoints.listTrainees, ({ query }) => traineeRows(db, query));
   serve(router, traineeEndpoints.saveTrainee, async ({ params, body }) => {
     sameId(params.traineeId, body.id);
     const { id, ...fields } = body;
@@ -16,7 +16,7 @@ export function traineeRoutes(router: Router, { db }: Services): void {
     const [saved] = await db.insert(trainee).values(body).onConflictDoUpdate({ target: trainee.id, set: fields }).returning();
     return { ...saved!, id };
   });
-  serve(router, traineeEndpoints.showTrainee, async ({ params }) =>
+  serveKept(router, traineeEndpoints.showTrainee, async ({ params }) =>
     found(await db.select().from(trainee).where(eq(trainee.id, params.traineeId)), 'trainee'),
   );
 }
