@@ -89,8 +89,8 @@ export async function chosen(page: Page, field: string, option: string): Promise
   const wanted = page.getByRole('option', { name: option, exact: true });
   for (let tries = 0; tries < 4; tries++) {
     if (!(await wanted.isVisible())) await box.click();
-    await wanted.click();
-    const taken = box.getByText(option, { exact: true }).waitFor({ timeout: 5000 });
+    const pressed = wanted.click({ timeout: 5000 });
+    const taken = pressed.then(() => box.getByText(option, { exact: true }).waitFor({ timeout: 5000 }));
     if (
       await taken.then(
         () => true,

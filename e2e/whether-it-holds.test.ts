@@ -80,9 +80,12 @@ describe('whether it holds: six sessions', function () {
     for (const aim of ['4: Bag, combinations', '6: Pads, free']) {
       await first.locator('li.proposed').getByRole('button', { name: 'Open it' }).first().click();
       const dialog = page.getByRole('dialog');
+      const [, row] = (await dialog.getAttribute('aria-label'))!.split(': ');
       await chosen(page, 'Kept once it holds at', aim);
       await dialog.getByRole('button', { name: 'Open the correction' }).click();
       await dialog.waitFor({ state: 'detached' });
+      // Until the list is there anew, the first one that it proposes is the one that has just been opened.
+      await first.locator('li.proposed', { hasText: row! }).waitFor({ state: 'detached' });
     }
     await first.getByText('2 cues at work: these wait').waitFor();
     // A third one, which the coach wants all the same.

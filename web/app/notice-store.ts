@@ -12,12 +12,15 @@ interface Notice {
 export const useNotice = defineStore('notice', () => {
   const notice = shallowRef<Notice>();
   const open = ref(false);
+  /** How many notices there were. */
+  const said = ref(0);
   /** How often something was taken back: pages that show it ask again. */
   const undone = ref(0);
 
   function say(says: string, undo?: Notice['undo']): void {
     notice.value = { says, ...(undo && { undo }) };
     open.value = true;
+    said.value++;
   }
   async function takeBack(): Promise<void> {
     const undo = notice.value?.undo;
@@ -30,5 +33,5 @@ export const useNotice = defineStore('notice', () => {
       (error: unknown) => say(`It could not be taken back: ${messageOf(error)}`),
     );
   }
-  return { notice, open, undone, say, takeBack };
+  return { notice, open, said, undone, say, takeBack };
 });

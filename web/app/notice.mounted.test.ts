@@ -1,6 +1,8 @@
 import { flushPromises } from '@vue/test-utils';
 import { expect } from 'chai';
-import { onFreshPage } from '../test/mounted.ts';
+import { routeLocationKey } from 'vue-router';
+import { mounted, onFreshPage } from '../test/mounted.ts';
+import NoticeBar from './NoticeBar.vue';
 import { useNotice } from './notice-store.ts';
 
 describe('what was done', () => {
@@ -30,5 +32,19 @@ describe('what was done', () => {
     told.say('First.', () => Promise.resolve());
     told.say('Second.');
     expect(told.notice).to.deep.equal({ says: 'Second.' });
+  });
+
+  it('has its whole time, whatever was said before, and longer where there is a way back', async () => {
+    const told = useNotice();
+    const bar = mounted(NoticeBar, { global: { provide: { [routeLocationKey as symbol]: { meta: {} } } } });
+    const line = () => bar.findComponent(VSnackbar);
+    told.say('First.');
+    await flushPromises();
+    const first = line();
+    expect(first.props('timeout')).to.equal(7000);
+    told.say('Second.', () => Promise.resolve());
+    await flushPromises();
+    expect(line().vm).to.not.equal(first.vm);
+    expect(line().props('timeout')).to.equal(20_000);
   });
 });

@@ -112,6 +112,13 @@ export const router = createRouter({
       meta: { title: 'Reports of a class' },
     },
     {
+      path: '/trainees/:traineeId/habits',
+      name: 'habits',
+      component: () => import('../features/habits/HabitsPage.vue'),
+      props: true,
+      meta: { title: 'Habits' },
+    },
+    {
       path: '/trainees/:traineeId/report',
       name: 'block-report',
       component: () => import('../features/reports/BlockReportPage.vue'),
@@ -137,6 +144,24 @@ export const router = createRouter({
       name: 'measures',
       component: () => import('../features/measures/MeasuresPage.vue'),
       meta: { title: 'Measures' },
+    },
+    {
+      path: '/measures/names',
+      name: 'found-names',
+      component: () => import('../features/found-names/FoundNamesPage.vue'),
+      meta: { title: 'Names found' },
+    },
+    {
+      path: '/measures/points',
+      name: 'point-checks',
+      component: () => import('../features/point-checks/PointChecksPage.vue'),
+      meta: { title: 'Points checked' },
+    },
+    {
+      path: '/measures/points/check',
+      name: 'point-check',
+      component: () => import('../features/point-checks/CheckPage.vue'),
+      meta: { title: 'Check points' },
     },
     {
       path: '/reviewing',

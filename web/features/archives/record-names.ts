@@ -17,6 +17,7 @@ const names: Readonly<Record<string, string>> = {
   observation: 'Verdicts',
   point_pin: 'Pins',
   pointed_body: 'Bodies pointed out',
+  point_check: 'Points checked',
   note: 'Notes',
   second_marking: 'Second markings',
   second_word: 'Verdicts of second markings',

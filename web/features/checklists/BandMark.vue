@@ -101,6 +101,7 @@ const label = computed(() => {
   top: 15px;
   transform: translateX(-50%);
   font-size: 11px;
+  white-space: nowrap;
   color: var(--quiet);
 }
 </style>

@@ -9,6 +9,7 @@ import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { playableOf, pointsOf } from '../footage/playable.ts';
+import { useWidenings } from '../point-checks/widenings-store.ts';
 
 /** What is held against something else, whether it was filmed or is drawn. */
 interface Side {
@@ -36,7 +37,8 @@ export type ComparedSide = FilmedSide | DrawnSide;
 
 function followedIn({ film, stance }: ComparedStrike, { timeline }: PlayableFilm, track: Track | undefined) {
   const picture = { width: film.width!, height: film.height! };
-  return track && followedFilm({ timeline, track, picture, view: film.view, stance });
+  const { now: widenings } = useWidenings();
+  return track && followedFilm({ timeline, track, picture, view: film.view, stance, widenings });
 }
 
 /** Asks at the first need, and never again. */
@@ -57,6 +59,9 @@ export async function filmedSide(strikeId: string): Promise<FilmedSide> {
     moments: strike,
     picture: { width: film.width!, height: film.height! },
     technique: catalogue.techniques.get(thrownAs(catalogue, strike)),
-    followed: once(() => pointsOf(film).then((track) => followedIn(strike, playable, track))),
+    followed: once(async () => {
+      const [track] = await Promise.all([pointsOf(film), useWidenings().load()]);
+      return followedIn(strike, playable, track);
+    }),
   };
 }

@@ -36,6 +36,7 @@ const kindNames: Readonly<Record<string, string>> = {
   on_course: 'a place on a course',
   own_trainee: 'for whom somebody signs in',
   plan: 'a planned session',
+  point_check: 'a point that was checked',
   reference_still: 'a reference still',
   school: 'a school',
   second_marking: 'who marks a second time',

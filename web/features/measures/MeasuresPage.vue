@@ -56,6 +56,10 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
           coach switches it on here; even then what a coach has judged comes first.
         </p>
       </div>
+      <span class="acts">
+        <VBtn variant="outlined" :to="{ name: 'found-names' }">Names found</VBtn>
+        <VBtn variant="outlined" :to="{ name: 'point-checks' }">Points checked</VBtn>
+      </span>
     </div>
     <VAlert v-if="remark" type="warning" variant="tonal" role="alert" class="mb-4">{{ remark }}</VAlert>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
@@ -65,7 +69,7 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
       <div v-if="rows.length === 0 && !measuring" class="empty">
         Nothing is measured yet. Add a film, tag its strikes, and look here again.
       </div>
-      <table v-else-if="rows.length > 0">
+      <table v-else-if="rows.length > 0" class="figures">
         <thead>
           <tr>
             <th>Checkpoint</th>
@@ -128,26 +132,9 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
   align-items: center;
   margin-bottom: 12px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  background: rgb(var(--v-theme-surface));
-  border-top: 2px solid rgb(var(--v-theme-primary));
-}
-th {
-  text-align: left;
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--quiet);
-  padding: 8px 14px 4px;
-}
 td {
-  padding: 2px 14px;
-  border-top: 1px solid var(--line);
+  padding-block: 2px;
   height: 46px;
-}
-.figure {
-  text-align: right;
 }
 .what {
   display: flex;

@@ -64,14 +64,14 @@ async function end(): Promise<void> {
             v-if="mayPutBack(one)"
             variant="outlined"
             :prepend-icon="mdiUndo"
-            :aria-label="`Put ${one.says} back`"
+            :aria-label="`Put back: ${one.says}`"
             @click="tried(putBack(one), `${one.says} is back.`)"
             >Put back</VBtn
           >
           <VBtn
             v-if="account.may(removalEndpoints.endRemoval)"
             variant="text"
-            :aria-label="`Remove ${one.says} for good`"
+            :aria-label="`For good: ${one.says}`"
             @click="ending = one"
             >For good</VBtn
           >

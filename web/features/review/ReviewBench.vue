@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
+import MagnifiedPlace from '../../player/MagnifiedPlace.vue';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
@@ -15,7 +16,6 @@ import OtherViewPicture from './OtherViewPicture.vue';
 import PhaseStrip from './PhaseStrip.vue';
 import PinBar from './PinBar.vue';
 import PinLayer from './PinLayer.vue';
-import PinLoupe from './PinLoupe.vue';
 import PointedBodyBar from './PointedBodyBar.vue';
 import PointedBodyLayer from './PointedBodyLayer.vue';
 import { useReview } from './review-store.ts';
@@ -121,7 +121,13 @@ const shape = computed(() => ({
             <PointedBodyLayer v-if="whose.on.value" :whose="whose" :width="data.film.width!" :height="data.film.height!" />
             <PinLayer v-else-if="pins.on.value" :pins="pins" :width="data.film.width!" :height="data.film.height!" />
           </FilmPicture>
-          <PinLoupe v-if="pins.on.value && !whose.on.value" :pins="pins" :picture="picture?.canvas" :width="data.film.width!" />
+          <MagnifiedPlace
+            v-if="pins.on.value && !whose.on.value && pins.picked.value"
+            :place="pins.picked.value"
+            :picture="picture?.canvas"
+            :over="data.film.width!"
+            :frame="pins.frame.value"
+          />
         </div>
         <OtherViewPicture v-if="player && other.mode.value !== 'off'" :other="other" :at="player.at.value" />
       </div>

@@ -136,7 +136,7 @@ describe('marking', () => {
     expect(review.strikes).to.have.length(2);
   });
 
-  it('has the pictures of the strikes around it ready: the next, the one before, the one after next', async () => {
+  it('has the pictures of the strikes around it ready: two on in the way one goes, and one back', async () => {
     for (const frame of [100, 200, 300, 400, 500]) {
       at = frame;
       bench.tag('jab');
@@ -144,11 +144,14 @@ describe('marking', () => {
     bench.neighbour(-1);
     bench.neighbour(-1);
     await nextTick();
-    expect(expected).to.deep.equal([400, 200, 500]);
+    expect(expected).to.deep.equal([200, 100, 400]);
     bench.neighbour(-1);
     bench.neighbour(-1);
     await nextTick();
-    expect(expected).to.deep.equal([200, 300]);
+    expect(expected).to.deep.equal([200]);
+    bench.neighbour(1);
+    await nextTick();
+    expect(expected).to.deep.equal([300, 400, 100]);
   });
 
   it('a verdict goes to the next row; it is taken back, undone and done again', async () => {

@@ -91,16 +91,19 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       : all.filter(({ contactFrame }) => (steps === 1 ? contactFrame > at : contactFrame < at));
     return (steps === 1 ? there : there.reverse()).filter(passing);
   }
+  /** Whoever goes back goes further back. */
+  let way: 1 | -1 = 1;
   function neighbour(steps: 1 | -1): void {
+    way = steps;
     const [next] = beyond(steps);
     if (next) select(next.strikeId);
   }
   /** The picture of a neighbour lies ready before anyone asks for it. */
   watch([() => strike.value?.strikeId, filter, player], () => {
     if (!strike.value) return;
-    const [next, afterNext] = beyond(1);
-    const [before] = beyond(-1);
-    player()?.expect([next, before, afterNext].flatMap((one) => one?.contactFrame ?? []));
+    const [next, afterNext] = beyond(way);
+    const [other] = beyond(way === 1 ? -1 : 1);
+    player()?.expect([next, afterNext, other].flatMap((one) => one?.contactFrame ?? []));
   });
 
   /** Goes to a hit, and to the strike that was tagged on it. */

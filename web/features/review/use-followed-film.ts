@@ -3,6 +3,7 @@ import { followedFilm, pinnedFilm, withFoundMoments, type FollowedFilm } from '@
 import type { StrikeMoments } from '@wax-fist/core/strikes';
 import type { Technique } from '@wax-fist/core/technique';
 import { computed, shallowRef, type ComputedRef, type Ref } from 'vue';
+import { useWidenings } from '../point-checks/widenings-store.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 
@@ -20,6 +21,8 @@ export interface FilmWithBody {
 
 export function useFollowedFilm({ points, playable, film, stance }: BenchData): FilmWithBody {
   const review = useReview();
+  const widenings = useWidenings();
+  void widenings.load();
   const found = shallowRef<FollowedFilm>();
   const show = (track: Track): void => {
     const { timeline } = playable;
@@ -27,7 +30,7 @@ export function useFollowedFilm({ points, playable, film, stance }: BenchData): 
     found.value = followedFilm({ timeline, track, picture, view: film.view, stance });
   };
   void points?.then((track) => track && show(track));
-  const followed = computed(() => found.value && pinnedFilm(found.value, review.pins));
+  const followed = computed(() => found.value && pinnedFilm({ ...found.value, widenings: widenings.now }, review.pins));
   return {
     found,
     show,

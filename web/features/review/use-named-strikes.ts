@@ -1,5 +1,5 @@
 import { frameNearest, timeOf } from '@wax-fist/core/film';
-import { guessedMoments, isSureOf, type FoundStrike } from '@wax-fist/core/strikes';
+import { guessedMoments, isSureOf, sameStrike, type FoundStrike } from '@wax-fist/core/strikes';
 import type { Ms } from '@wax-fist/core/units';
 import { computed, type ComputedRef } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
@@ -10,8 +10,6 @@ import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { FilmWithBody } from './use-followed-film.ts';
 
-/** A strike tagged this near to one that was found is the same. */
-const sameStrike: Ms = 110;
 /** The playhead is at a strike that was found when it is as near as this. */
 const here: Ms = 25;
 /** The same each time: what hangs on it is worked out anew only when another round begins, and not with every frame. */

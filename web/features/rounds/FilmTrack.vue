@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiBellOutline } from '@mdi/js';
 import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
+import { pauseNames, pausesBetween } from '@wax-fist/core/rounds';
 import type { Ms } from '@wax-fist/core/units';
 import { computed, ref } from 'vue';
 import { clock } from '../../app/format.ts';
@@ -18,6 +19,13 @@ const track = ref<HTMLElement>();
 const left = (time: Ms): string => `${(100 * time) / duration}%`;
 const bars = computed(() =>
   hitsAndRounds.hits.map((hit) => ({ time: hit.time, style: { left: left(hit.time), ...hitBar(hit) } })),
+);
+const pauses = computed(() =>
+  pausesBetween(
+    [...hitsAndRounds.rounds].sort((a, b) => a.from - b.from),
+    duration,
+    hitsAndRounds.pauses,
+  ),
 );
 const strip = computed(() => {
   const url = filmFileUrl(film.id, 'strip.jpg');
@@ -84,6 +92,18 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
         @keydown="nudge($event, round.id, edge)"
       />
     </div>
+    <button
+      v-for="pause in pauses"
+      :key="pause.from"
+      type="button"
+      class="pause"
+      :style="{ left: left(pause.from), width: left(pause.to - pause.from) }"
+      :title="`${pauseNames[pause.kind]}, ${clock(pause.from)} to ${clock(pause.to)}`"
+      tabindex="-1"
+      @click.stop="emit('go', pause.from)"
+    >
+      {{ pauseNames[pause.kind] }}
+    </button>
     <button
       v-for="ring in hitsAndRounds.rings"
       :key="ring.time"
@@ -156,6 +176,20 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.pause {
+  position: absolute;
+  top: 1px;
+  height: 22px;
+  padding: 0 6px;
+  color: #b9bab3;
+  font-size: 13px;
+  font-style: italic;
+  text-align: center;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: clip;
+  border-bottom: 1px dotted #ffffff50;
 }
 .edge {
   position: absolute;

@@ -3,6 +3,7 @@ import type { Round } from '@wax-fist/contract/rounds';
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { callEndpoints } from '@wax-fist/contract/calls';
 import {
+  attemptsIn,
   matchCalls,
   matchRecipe,
   parseRecipe,
@@ -11,7 +12,6 @@ import {
   withinBounds,
   type CallBook,
 } from '@wax-fist/core/calls';
-import { heardCombinations } from '@wax-fist/core/rounds';
 import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import { thrownAs, type Catalogue, type Stance } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
@@ -62,7 +62,7 @@ const seen = computed(() => {
   const tagged = strikes
     .map((strike) => ({ technique: thrownAs(catalogue, strike), time: timeOf(timeline, strike.contactFrame) }))
     .filter(({ time }) => time >= round.from && time < round.to);
-  return heardCombinations(tagged, hitsAndRounds.edits.gap).map((group) => group.map(({ technique }) => technique));
+  return attemptsIn(tagged, hitsAndRounds.edits.gap);
 });
 const says = computed(() => {
   const parsed = parseRecipe(round.planned, { book, catalogue, stance });

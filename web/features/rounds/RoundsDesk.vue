@@ -13,6 +13,7 @@ import { shortDay } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
+import CutFilm from '../film-parts/CutFilm.vue';
 import FilmTrack from './FilmTrack.vue';
 import HitLine from './HitLine.vue';
 import { hitsAtPlayhead } from './hits-at-playhead.ts';
@@ -107,7 +108,9 @@ function watchRegion(region: Region): void {
 }
 onMounted(() => {
   player.value = picture.value?.player;
-  if (inHand.value) goTo(inHand.value.from);
+  const asked = Number(route.query.at ?? NaN);
+  if (!Number.isNaN(asked)) goTo(asked);
+  else if (inHand.value) goTo(inHand.value.from);
 });
 onBeforeRouteLeave(() => hitsAndRounds.send());
 const problem = computed(() => remark.value ?? hitsAndRounds.remark ?? player.value?.failure.value);
@@ -193,7 +196,17 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
   </div>
 
   <div class="below">
-    <div><RoundList :rounds="rounds" :keys="keys" @go="goTo($event.from)" /></div>
+    <div>
+      <RoundList :rounds="rounds" :keys="keys" @go="goTo($event.from)" />
+      <CutFilm
+        v-if="hitsAndRounds.rounds.length > 1"
+        :film-id="film.id"
+        :session-id="session.id"
+        :trainee-id="session.traineeId"
+        :rounds="hitsAndRounds.rounds"
+        @look="goTo($event.from)"
+      />
+    </div>
     <div v-if="inHand">
       <RoundSays
         :film-id="film.id"

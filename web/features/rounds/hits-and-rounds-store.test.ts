@@ -36,6 +36,8 @@ const fresh = (): HitsAndRounds => ({
   motion: null,
   both: null,
   rings: [],
+  talk: [],
+  away: [],
   edits: { ...noHitEdits, gap: usualGap, added: [], removed: [], region: wholePicture },
   rounds: [round('1', 500, 10_000), round('2', 20_000, 30_000)],
   version: 3,
@@ -112,6 +114,30 @@ describe('hits and rounds in hand', () => {
     hitsAndRounds.undo();
     expect(hitsAndRounds.edits.sensitivity).to.equal(0.5);
     expect(hitsAndRounds.canUndo).to.equal(false);
+  });
+
+  it('are not kept as long as they are on their way', async () => {
+    hitsAndRounds.toggleHit(1000, 30);
+    const sending = hitsAndRounds.send();
+    await Promise.resolve();
+    expect(hitsAndRounds.unsent).to.equal(true);
+    const leave = new Event('beforeunload', { cancelable: true });
+    leaving.dispatchEvent(leave);
+    expect(leave.defaultPrevented).to.equal(true);
+    await sending;
+    expect(hitsAndRounds.unsent).to.equal(false);
+  });
+
+  it('that are changed while the page asks what was found meanwhile stay changed', async () => {
+    server.hitsAndRounds = { ...fresh(), rings: [{ time: 400, hertz: 900 }] };
+    const opening = hitsAndRounds.open(film);
+    await Promise.resolve();
+    hitsAndRounds.toggleHit(1000, 30);
+    await opening;
+    expect(times()).to.deep.equal([2000]);
+    expect(hitsAndRounds.rings).to.have.length(1);
+    await hitsAndRounds.send();
+    expect(server.hitsAndRounds.edits.removed).to.deep.equal([1000]);
   });
 
   it('wait while the server is away, keep the page from being left, and are sent when it is back', async () => {

@@ -33,11 +33,16 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   const motion = shallowRef<Candidate[]>([]);
   const both = shallowRef<FoundStrike[]>([]);
   const rings = shallowRef<Ring[]>([]);
+  /** When somebody talks, and when nobody is there. */
+  const pauses = shallowRef<Pick<HitsAndRounds, 'talk' | 'away'>>({ talk: [], away: [] });
   const edits = shallowRef<SavedHitEdits>({ ...noHitEdits, gap: usualGap, added: [], removed: [], region: wholePicture });
   const rounds = shallowRef<Round[]>([]);
   /** What happened to a change, when that needs words. */
   const remark = ref<string>();
-  const unsent = ref(false);
+  /** Changed since it was last sent, and on its way: only what has arrived is kept. */
+  const changed = ref(false);
+  const onItsWay = ref(false);
+  const unsent = computed(() => changed.value || onItsWay.value);
   const undo = makeUndo<Standing>();
   let version = 0;
 
@@ -47,7 +52,12 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   const combinations = computed(() => heardCombinations(hits.value, edits.value.gap));
 
   function take(hitsAndRounds: HitsAndRounds): void {
-    ({ edits: edits.value, rounds: rounds.value, rings: rings.value, version } = hitsAndRounds);
+    ({ edits: edits.value, rounds: rounds.value, version } = hitsAndRounds);
+    takeFound(hitsAndRounds);
+  }
+  function takeFound(hitsAndRounds: HitsAndRounds): void {
+    ({ rings: rings.value } = hitsAndRounds);
+    pauses.value = { talk: hitsAndRounds.talk, away: hitsAndRounds.away };
     if (hitsAndRounds.sound) sound.value = hitsAndRounds.sound;
     if (hitsAndRounds.motion) motion.value = hitsAndRounds.motion;
     if (hitsAndRounds.both) both.value = hitsAndRounds.both;
@@ -65,7 +75,9 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     }
     film.value = wanted;
     const hitsAndRounds = await request(roundEndpoints.showHitsAndRounds, { params: { filmId: wanted.id } });
-    take(hitsAndRounds);
+    // What was changed while it was asked for is not overwritten by how it was before.
+    if (unsent.value || slidFrom) takeFound(hitsAndRounds);
+    else take(hitsAndRounds);
     const taken = (step: Film['steps'][number]['step']): boolean =>
       wanted.steps.some((one) => one.step === step && one.state === 'done');
     if (!hitsAndRounds.sound && taken('sound')) {
@@ -113,7 +125,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   function put(standing: Standing): void {
     edits.value = standing.edits;
     rounds.value = standing.rounds;
-    unsent.value = true;
+    changed.value = true;
     sendSoon();
   }
   function change(standing: Partial<Standing>): void {
@@ -142,13 +154,17 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
   /** Sends what is not on the server yet; hits first, then rounds, each built on the version before it. */
   async function send(): Promise<void> {
     if (sending) await sending;
-    if (!unsent.value || !film.value) return;
-    sending = sendNow(film.value.id).finally(() => (sending = undefined));
+    if (!changed.value || !film.value) return;
+    onItsWay.value = true;
+    sending = sendNow(film.value.id).finally(() => {
+      sending = undefined;
+      onItsWay.value = false;
+    });
     await sending;
   }
   async function sendNow(filmId: string): Promise<void> {
     const standing = now();
-    unsent.value = false;
+    changed.value = false;
     try {
       const params = { filmId };
       ({ version } = await request(roundEndpoints.saveHits, { params, body: { edits: standing.edits, basedOn: version } }));
@@ -161,7 +177,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
         undo.clear();
         return;
       }
-      unsent.value = true;
+      changed.value = true;
       remark.value = 'The server is away. Your changes to hits and rounds are kept on this page and sent when it is back.';
       setTimeout(() => void send(), retryAfter);
     }
@@ -184,6 +200,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
     both,
     foundStrikes,
     rings,
+    pauses,
     edits,
     rounds,
     hits,

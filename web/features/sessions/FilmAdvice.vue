@@ -6,6 +6,7 @@ import type { FilmAdvice } from '@wax-fist/core/measure';
 import { checkpointName, techniqueName, viewNames, type Catalogue } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { doubtInWords } from '../checklists/measured-words.ts';
+import { useWidenings } from '../point-checks/widenings-store.ts';
 import { adviceFor, placesInWords, settledSigns, viewsInWords } from './session-advice.ts';
 
 /** What the films of this session can settle of the open corrections, before anybody looks for it in vain. */
@@ -15,7 +16,9 @@ const { session, checklists, corrections } = defineProps<{
   corrections: readonly Correction[];
 }>();
 
-const advice = computed(() => adviceFor(session, checklists, corrections));
+const widenings = useWidenings();
+void widenings.load();
+const advice = computed(() => adviceFor(session, checklists, corrections, widenings.now));
 const places = computed(() => placesInWords(advice.value.places, advice.value.questions.length));
 const settledThere = { measure: 'there it is measured', eye: 'there the eye can tell', nothing: '' };
 const nameOf = ({ technique, checkpointId }: Correction): string =>

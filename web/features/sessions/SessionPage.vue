@@ -20,6 +20,7 @@ import { shortDay } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import ConsentAsk from '../consents/ConsentAsk.vue';
 import { useConsent } from '../consents/use-consent.ts';
+import SessionHabits from '../habits/SessionHabits.vue';
 import AddFilms from '../footage/AddFilms.vue';
 import { inWork } from '../footage/film-work.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
@@ -31,7 +32,6 @@ import ReleaseSession from './ReleaseSession.vue';
 import SessionDialog from './SessionDialog.vue';
 import SessionNotes from '../notes/SessionNotes.vue';
 import SessionFilms from './SessionFilms.vue';
-import SessionHabits from './SessionHabits.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -161,7 +161,13 @@ whileTrue(working, lookAtWork, 1000);
           @changed="allAgain"
         />
         <SessionNotes :session-id="sessionId" :catalogue="page.checklists" />
-        <SessionHabits :strikes="measures?.strikes ?? []" :catalogue="page.checklists" />
+        <SessionHabits
+          v-if="measures"
+          :session-id="sessionId"
+          :trainee-id="page.session.traineeId"
+          :measures="measures"
+          :catalogue="page.checklists"
+        />
         <RemoveIt
           v-if="account.may(removalEndpoints.removeSession)"
           name="this session"

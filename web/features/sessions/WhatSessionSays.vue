@@ -120,7 +120,7 @@ const byTechnique = computed(() =>
       {{ techniqueName(checklists, technique)
       }}<template v-if="technique === holdingTechnique && session.holder">: {{ session.holder.name }}</template>
     </h3>
-    <table>
+    <table class="figures">
       <thead>
         <tr>
           <th>Checkpoint</th>
@@ -216,26 +216,10 @@ h3 {
   font-size: 17px;
   margin: 22px 0 6px;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  background: rgb(var(--v-theme-surface));
-  border-top: 2px solid rgb(var(--v-theme-primary));
-}
-th {
-  text-align: left;
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--quiet);
-  padding: 8px 14px 4px;
-}
 td {
-  padding: 6px 14px;
-  border-top: 1px solid var(--line);
   height: 42px;
 }
 .figure {
-  text-align: right;
   white-space: nowrap;
 }
 .what {

@@ -2,7 +2,15 @@ import { mdiEyeOffOutline, mdiEyeOutline, mdiRulerSquare } from '@mdi/js';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { adviceOn, bestSettled, betterPlaces, cameraPlaces, type CameraPlace, type FilmAdvice } from '@wax-fist/core/measure';
+import {
+  adviceOn,
+  bestSettled,
+  betterPlaces,
+  cameraPlaces,
+  type CameraPlace,
+  type FilmAdvice,
+  type Widenings,
+} from '@wax-fist/core/measure';
 import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
 
 /** How it is drawn what settles something. */
@@ -34,11 +42,15 @@ export interface SessionAdvice {
 export const rateOf = ({ frames, duration }: Film): number | undefined =>
   frames && duration && frames > 1 ? ((frames - 1) * 1000) / duration : undefined;
 
-/** What can be settled of the open corrections of a session’s trainee, from its films and from every other place. */
+/**
+ * What can be settled of the open corrections of a session’s trainee, from its films and from every other place.
+ * @param widenings what this club has learned of its films; what is assumed of all where it is left out
+ */
 export function adviceFor(
   session: Pick<SessionDetail, 'judgedBy' | 'trainee' | 'films' | 'heldOn'>,
   catalogue: Catalogue,
   corrections: readonly Correction[],
+  widenings?: Widenings,
 ): SessionAdvice {
   const { stance } = session.trainee;
   const asked = corrections.flatMap((correction) => {
@@ -48,7 +60,7 @@ export function adviceFor(
     const from = (view: View, frameRate?: number): FilmAdvice | undefined => {
       const rows = checklistFor(catalogue, technique.id, { school: session.judgedBy, view, frameRate });
       const row = rows.find(({ checkpoint }) => checkpoint.id === correction.checkpointId);
-      return row && adviceOn(row, technique, { view, stance });
+      return row && adviceOn(row, technique, { view, stance }, widenings);
     };
     const everywhere = Object.fromEntries(views.map((view) => [view, from(view)]));
     // Of a row that this club's checklist does not have any more nothing is asked.

@@ -129,7 +129,10 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
         </template>
 
         <template v-if="mapSince">
-          <h2>Last sessions</h2>
+          <div class="page-head last">
+            <h2>Last sessions</h2>
+            <VBtn variant="outlined" class="no-print" :to="{ name: 'habits', params: { traineeId } }">Habits</VBtn>
+          </div>
           <CheckpointMap :key="mapSince" :trainee-id="traineeId" :since="mapSince" />
         </template>
 
@@ -179,6 +182,13 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 </template>
 
 <style scoped>
+.last {
+  align-items: flex-end;
+  margin: 28px 0 8px;
+}
+.last h2 {
+  margin: 0;
+}
 .session {
   display: grid;
   grid-template-columns: 150px 1fr auto;

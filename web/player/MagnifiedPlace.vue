@@ -1,50 +1,59 @@
 <script setup lang="ts">
 import type { Px } from '@wax-fist/core/units';
 import { computed, ref, watch } from 'vue';
-import type { Pins } from './use-pins.ts';
 
-/** The place of the point in hand, magnified, in the corner that is further from it. */
-const { pins, picture, width } = defineProps<{ pins: Pins; picture: HTMLCanvasElement | undefined; width: Px }>();
+/** A place of a picture, magnified; over the picture it lies in the corner that is further from that place. */
+const { place, picture, over, frame } = defineProps<{
+  place: { name: string; x: Px; y: Px };
+  picture: CanvasImageSource | undefined;
+  /** How wide the picture is that it lies over; left out where it stands by itself. */
+  over?: Px;
+  /** Which picture it is: looked at anew when it changes. */
+  frame: number;
+}>();
 const glass = ref<HTMLCanvasElement>();
 const side: Px = 200;
 const times = 4;
 
-const { picked } = pins;
-const onLeft = computed(() => (picked.value?.x ?? 0) > width / 2);
+const corner = computed(() => over !== undefined && (place.x > over / 2 ? 'left' : 'right'));
 
 function look(): void {
   const context = glass.value?.getContext('2d');
-  if (!context || !picture || !picked.value) return;
+  if (!context || !picture) return;
   const piece = side / times;
-  const { x, y } = picked.value;
+  const { x, y } = place;
   context.fillRect(0, 0, side, side);
   context.drawImage(picture, x - piece / 2, y - piece / 2, piece, piece, 0, 0, side, side);
 }
 // The picture of a frame is painted a little after the playhead is there.
-watch([picked, glass, pins.frame], () => requestAnimationFrame(look), { flush: 'post', immediate: true });
-defineExpose({ look });
+watch([() => place, glass, () => frame, () => picture], () => requestAnimationFrame(look), { flush: 'post', immediate: true });
 </script>
 
 <template>
-  <figure v-if="picked" class="loupe" :class="{ left: onLeft }">
-    <canvas ref="glass" :width="side" :height="side" role="img" :aria-label="`The ${picked.name}, ${times} times as large`" />
-    <figcaption>{{ picked.name }}</figcaption>
+  <figure class="loupe" :class="corner">
+    <canvas ref="glass" :width="side" :height="side" role="img" :aria-label="`The ${place.name}, ${times} times as large`" />
+    <figcaption>{{ place.name }}</figcaption>
   </figure>
 </template>
 
 <style scoped>
 .loupe {
-  position: absolute;
-  right: 8px;
-  top: 8px;
+  position: relative;
   width: 200px;
   border: 2px solid #ffd27a;
   border-radius: 4px;
   background: #0a0a0a;
 }
-.loupe.left {
-  right: auto;
+.left,
+.right {
+  position: absolute;
+  top: 8px;
+}
+.left {
   left: 8px;
+}
+.right {
+  right: 8px;
 }
 .loupe::before,
 .loupe::after {

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { AskedPoint } from '@wax-fist/contract/point-checks';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { useKeys, type KeyAction } from '../../app/keys/use-keys.ts';
+import MagnifiedPlace from '../../player/MagnifiedPlace.vue';
+import AskedPicture from './AskedPicture.vue';
+import CheckedPoints from './CheckedPoints.vue';
+import { askedInWords } from './point-words.ts';
+import { usePointCheck } from './use-point-check.ts';
+
+/** Where is it? One point after the other, without what was found. */
+const { asked } = defineProps<{ asked: readonly AskedPoint[] }>();
+defineEmits<{ more: [] }>();
+const router = useRouter();
+const check = usePointCheck(asked);
+const { at, current, place, still, failure, saving, said } = check;
+const wanted = computed(() => current.value && askedInWords(current.value.point, current.value.seen));
+
+const ways = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] } as const;
+type Way = keyof typeof ways;
+type CheckKey = 'here' | 'hide' | 'back' | 'leave' | Way | `far-${Way}`;
+const group = 'Checking points';
+const arrow = (way: Way): string => `Arrow${way[0]!.toUpperCase()}${way.slice(1)}`;
+const table: readonly KeyAction<CheckKey>[] = [
+  { id: 'here', group, name: 'It is here, next one', keys: ['Enter'] },
+  { id: 'hide', group, name: 'It cannot be seen', keys: ['h'] },
+  { id: 'back', group, name: 'The one before', keys: ['Backspace'] },
+  { id: 'leave', group, name: 'Leave', keys: ['Escape'] },
+  ...(Object.keys(ways) as Way[]).flatMap((way): KeyAction<CheckKey>[] => [
+    { id: way, group, name: `One pixel ${way}`, keys: [arrow(way)] },
+    { id: `far-${way}`, group, name: `Eight pixels ${way}`, keys: [`Shift+${arrow(way)}`] },
+  ]),
+];
+const leave = (): void => void router.push({ name: 'point-checks' });
+const acts: Record<Exclude<CheckKey, Way | `far-${Way}`>, () => unknown> = {
+  here: check.next,
+  hide: check.hide,
+  back: check.back,
+  leave,
+};
+const { drawn } = useKeys(table, 'check-keys', (id) => {
+  if (id in acts) return void acts[id as keyof typeof acts]();
+  if (!current.value) return;
+  const [dx, dy] = ways[id.replace('far-', '') as Way];
+  const far = id.startsWith('far-') ? 8 : 1;
+  check.nudge(far * dx, far * dy);
+});
+</script>
+
+<template>
+  <CheckedPoints v-if="!current" :said="said.map(({ id }) => id)" @more="$emit('more')" />
+  <div v-else class="check">
+    <header aria-live="polite">
+      <p class="quiet number">{{ at + 1 }} of {{ asked.length }}</p>
+      <h1>Where is the {{ wanted!.name }}?</h1>
+      <p class="quiet">{{ wanted!.hint }}</p>
+    </header>
+    <AskedPicture class="picture" :asked="current" :still="still" :place="place" :name="wanted!.name" @put="check.put" />
+    <section>
+      <p>Click on the middle of it. Arrows move the cross by a pixel, with Shift by eight.</p>
+      <VAlert v-if="failure" type="warning" variant="tonal" role="alert">{{ failure }}</VAlert>
+      <div class="acts">
+        <VBtn color="primary" :disabled="!place || saving" @click="check.next">
+          Here, next <kbd>{{ drawn('here') }}</kbd>
+        </VBtn>
+        <VBtn variant="outlined" :disabled="saving" @click="check.hide">
+          Can’t be seen <kbd>{{ drawn('hide') }}</kbd>
+        </VBtn>
+        <VBtn variant="text" :disabled="at === 0" @click="check.back">
+          The one before <kbd>{{ drawn('back') }}</kbd>
+        </VBtn>
+        <VBtn variant="text" @click="leave">Leave</VBtn>
+      </div>
+      <MagnifiedPlace v-if="place && still" :place="{ name: wanted!.name, ...place }" :picture="still" :frame="current.frame" />
+      <p v-else class="quiet">
+        What the model found is not shown, so that nobody is led by it. Where you cannot tell, say that it can’t be seen: a guess
+        would be counted as a fault of the model.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.check {
+  display: grid;
+  grid-template: 'picture head' auto 'picture acts' 1fr / minmax(0, 1fr) 320px;
+  gap: 8px 28px;
+  align-items: start;
+}
+header {
+  grid-area: head;
+}
+.picture {
+  grid-area: picture;
+}
+section {
+  grid-area: acts;
+}
+h1 {
+  margin: 0 0 4px;
+}
+.acts {
+  display: grid;
+  gap: 8px;
+  margin: 16px 0;
+}
+kbd {
+  margin-left: 10px;
+}
+@media screen and (max-width: 899px) {
+  .check {
+    grid-template: 'head' auto 'picture' auto 'acts' auto / minmax(0, 1fr);
+  }
+}
+</style>
