@@ -1,13 +1,17 @@
 import { median, quantile } from 'd3-array';
+import { inArray } from 'drizzle-orm';
 import type { Page } from 'playwright-core';
 import { signedIn } from '../e2e/coach.ts';
 import { libraryFor } from '../simulator/recordings/library.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
+import { filmStep } from '../server/db/schema/index.ts';
+import { eventually } from '../server/test/eventually.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchArchive } from './archive.ts';
 import { benchChange } from './change.ts';
 import { benchFaults } from './faults.ts';
+import { benchHabits } from './habits.ts';
 import { benchImport } from './import.ts';
 import { benchMeasures } from './measures.ts';
 import { benchRecordedHits } from './recorded-hits.ts';
@@ -15,6 +19,7 @@ import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchServer } from './server.ts';
 import { benchStrikes } from './strikes.ts';
+import { benchTalk } from './talk.ts';
 import { benchTestDay } from './test-day.ts';
 import { benchTruePoints } from './true-points.ts';
 import { print, type Line } from './table.ts';
@@ -95,6 +100,13 @@ const passes = 5;
 
 async function benchBench(): Promise<void> {
   const club = await runningClub();
+  // The club's own films are worked in anew when it is loaded: what is measured is the bench, and not how it shares two cores.
+  await eventually(
+    'the films of the club are worked in',
+    () => club.db.$count(filmStep, inArray(filmStep.state, ['waiting', 'working'])),
+    (left) => left === 0,
+    600_000,
+  );
   const page = await signedIn();
   await page.goto(`/review/${await demoFilmId('maren-second-lead-side')}`);
   await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
@@ -116,7 +128,7 @@ async function benchBench(): Promise<void> {
   const lines = [
     await line('the browser alone, drawing anything', () => emptyHanded(page), Infinity),
     await line('one frame, inside the decoded window', () => timed(page, 'step', 50), 33),
-    await line('next strike', () => timed(page, 'next strike', 40), 120),
+    await line('next strike', () => timed(page, 'next strike', 40), 50),
     await line('jump anywhere', () => timed(page, 'jump', 30), 120),
     await line('mark to sign', () => timed(page, 'mark', 30), 50),
   ];
@@ -137,7 +149,9 @@ const parts: Record<string, () => void | Promise<void>> = {
   hits: async () => {
     print('Hits, against the truth of the simulated practice', benchHits());
     print('Hits, on recordings that were held back', await benchRecordedHits(recordings()));
+    print('Talk, on recordings that were held back', benchTalk(await libraryFor('proof', recordings())));
   },
+  habits: () => print('Habits, what moves before strikes', benchHabits()),
   strikes: async () => print('Strikes, found and named', benchStrikes(await libraryFor('proof', recordings()))),
   change: benchChange,
   scale: async () => print('A club of a million marks', await benchScale()),

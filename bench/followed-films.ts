@@ -12,12 +12,14 @@ const simulator = join(import.meta.dirname, '..', 'simulator');
 const folders = ['footage', 'trials'].map((name) => join(simulator, name));
 const read = (file: string): unknown => JSON.parse(gunzipSync(readFileSync(file)).toString());
 
-/** Paths without their endings. */
-export const films: readonly string[] = folders.flatMap((folder) =>
+/** Paths without their endings, of everything that was filmed. */
+export const everyFilm: readonly string[] = folders.flatMap((folder) =>
   readdirSync(folder)
     .filter((file) => file.endsWith('.points.gz'))
     .map((file) => join(folder, file.replace('.points.gz', ''))),
 );
+/** What measures are tried on. Films of feints are made to be found in: they hold too little of anything that is measured. */
+export const films = everyFilm.filter((film) => !film.includes('-feints-'));
 /** Who is in a film: a trial holds people back, not films. */
 export const personOf = (film: string): string => basename(film).split('-')[0]!;
 

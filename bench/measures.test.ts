@@ -1,8 +1,8 @@
-import { foundIn, pointErrors, trialOf } from '@wax-fist/core/measure';
+import { foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
 import { expect } from 'chai';
 import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure, type Told } from './measures.ts';
 import { figuresOfMoments } from './moments.ts';
-import { figuresOfPoints, pointErrorsOf } from './points.ts';
+import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {
   this.timeout(120_000);
@@ -23,6 +23,12 @@ describe('measures by points, on people that no trial has seen', function () {
 
   it('how far the model is off that ships is what the films say', () => {
     expect(pointErrors).to.deep.equal(pointErrorsOf(figuresOfPoints()));
+  });
+
+  it('a club whose films are like these learns that points are off by what trials say', () => {
+    const logs = logsOfPoints();
+    expect(logs.mean).to.be.closeTo(logOfTrials.mean, 0.02);
+    expect(logs.deviation).to.be.closeTo(logOfTrials.deviation, 0.04);
   });
 
   it('what is told keeps its doubt, and hardly a proposal is wrong', () => {

@@ -78,6 +78,7 @@ export async function startMortalClub(given: string): Promise<MortalClub> {
     WAX_DATABASE_URL: databaseUrl,
     WAX_LOG: 'silent',
     WAX_POSE: 'lite',
+    WAX_LIMITS: 'off',
   };
   const parts = { server: immortal('server/main.ts', environment), worker: immortal('server/jobs/worker.ts', environment) };
   const coach = new Visitor(`http://127.0.0.1:${port}`);

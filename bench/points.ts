@@ -1,8 +1,9 @@
-import { partOf, pointIn, pointAt, pointNames, type PointName, type PointPart } from '@wax-fist/core/body';
-import { pointSeen, type PointSeen } from '@wax-fist/core/measure';
-import { group, mean, quantile } from 'd3-array';
+import { partOf, pinSpread, pointIn, pointAt, pointNames, type PointName, type PointPart } from '@wax-fist/core/body';
+import { pointSeen, timesOff, type PointSeen } from '@wax-fist/core/measure';
+import { deviation, group, mean, quantile } from 'd3-array';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { seededRandom } from '../simulator/random.ts';
 import { films, followed, personOf } from './followed-films.ts';
 import { printTable } from './table.ts';
 
@@ -69,6 +70,23 @@ export function pointErrorsOf(figures: readonly PointFigure[]): Record<string, R
   );
 }
 
+/** How far points are off in what is claimed of them, as a logarithm: each person alike, and as their coaches would point them out. */
+export function logsOfPoints(): { mean: number; deviation: number } {
+  const random = seededRandom(1);
+  const all = films.flatMap((film) => [...offIn(film)]);
+  const logs = all.flatMap(({ part, seen, person, across, up }) => {
+    const found = { x: across, y: up };
+    const said = { x: random.normal(0, pinSpread), y: random.normal(0, pinSpread) };
+    const off = timesOff({ filmId: person, part, seen, said, found, trunk: 1 });
+    return off === undefined ? [] : [{ person, log: Math.log(off) }];
+  });
+  const people = [...group(logs, ({ person }) => person).values()];
+  return {
+    mean: mean(people, (theirs) => mean(theirs, ({ log }) => log)!)!,
+    deviation: mean(people, (theirs) => deviation(theirs, ({ log }) => log)!)!,
+  };
+}
+
 /** Writes them where the core has them. */
 export function writePointErrors(): void {
   const path = join(import.meta.dirname, '..', 'core', 'measure', 'point-errors.ts');
@@ -89,4 +107,6 @@ export function benchPoints(): void {
     up.toFixed(3),
   ]);
   printTable(titles, rows);
+  const { mean: middle, deviation: spread } = logsOfPoints();
+  console.log(`\nIn what is claimed of them, as a logarithm: ${middle.toFixed(2)} on the average, spread ${spread.toFixed(2)}`);
 }
