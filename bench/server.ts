@@ -22,13 +22,13 @@ async function requestsASecond(asked: Pick<autocannon.Options, 'url' | 'headers'
   return requests.average;
 }
 
-/** The same for marks, each of them a new one: those have to be made here. */
-async function marksASecond(put: () => Promise<Response>): Promise<number> {
+/** The same for marks, each of them a new one: those have to be made here. @param put a mark, by its sender’s number */
+async function marksASecond(put: (sender: number) => Promise<Response>): Promise<number> {
   const end = performance.now() + seconds * 1000;
   let answered = 0;
-  const ask = async (): Promise<void> => {
+  const ask = async (_: unknown, sender: number): Promise<void> => {
     while (performance.now() < end) {
-      const response = await put();
+      const response = await put(sender);
       await response.arrayBuffer();
       if (!response.ok) throw new Error(`It answered ${response.status}.`);
       answered++;
@@ -43,15 +43,20 @@ export async function benchServer(): Promise<Line[]> {
   const server = await startServer({ works: false });
   const coach = await server.as('coach');
   const { filmId } = await addScene(server);
-  for (let more = 0; more < 40; more++) await addScene(server);
   const strikeId = uuid();
-  const put = (marks: unknown[]): Promise<Response> =>
-    coach.fetch(filledPath(reviewEndpoints.writeMarks.path, { filmId }), {
+  const put = (marks: unknown[], at = filmId): Promise<Response> =>
+    coach.fetch(filledPath(reviewEndpoints.writeMarks.path, { filmId: at }), {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ marks }),
     });
   await put([thrown(strikeId)]);
+  const films: { filmId: string; strikeId: string }[] = [];
+  for (let more = 0; more < connections; more++) {
+    const own = { filmId: (await addScene(server)).filmId, strikeId: uuid() };
+    await put([thrown(own.strikeId)], own.filmId);
+    films.push(own);
+  }
   const round = Array.from({ length: Math.ceil(strikesOfRound / 50) }, () =>
     roundOfMarks(Array.from({ length: 50 }, () => 'clean' as const)),
   ).flat();
@@ -62,7 +67,11 @@ export async function benchServer(): Promise<Line[]> {
     ['today', await requestsASecond(get(todayEndpoints.filmsToReview.path))],
     ['trainees, a page', await requestsASecond(get(traineeEndpoints.listTrainees.path))],
     ['review of a round', await requestsASecond(get(filledPath(reviewEndpoints.showReview.path, { filmId })))],
-    ['one mark', await marksASecond(() => put([observed(strikeId, 'clean')]))],
+    ['one mark of one strike', await marksASecond(() => put([observed(strikeId, 'clean')]))],
+    [
+      'one mark, each at a film of their own',
+      await marksASecond((sender) => put([observed(films[sender]!.strikeId, 'clean')], films[sender]!.filmId)),
+    ],
   ];
   const review = await (await coach.fetch(filledPath(reviewEndpoints.showReview.path, { filmId }))).text();
   const packed = gzipSync(review).length;

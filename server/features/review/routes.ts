@@ -7,7 +7,7 @@ import { serve, serveKept } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { judgedOf, talliesOfTrainee } from '../measures/counted-tallies.ts';
 import { marksBlind } from '../reviewing/second-marking.ts';
-import { writeMarks } from './write-marks.ts';
+import { markDesk } from './mark-desk.ts';
 import { historyOf, reviewOf } from './queries.ts';
 
 export function reviewRoutes(router: Router, { db }: Services): void {
@@ -16,7 +16,8 @@ export function reviewRoutes(router: Router, { db }: Services): void {
     const { blind } = found(await db.select(asked).from(film).where(eq(film.id, params.filmId)), 'film');
     return reviewOf(db, params.filmId, blind ? account.id : undefined);
   });
-  serve(router, reviewEndpoints.writeMarks, ({ params, body, account }) => writeMarks(db, params.filmId, body.marks, account.id));
+  const writeMarks = markDesk(db);
+  serve(router, reviewEndpoints.writeMarks, ({ params, body, account }) => writeMarks(params.filmId, body.marks, account.id));
   serve(router, reviewEndpoints.strikeHistory, async ({ params }) => {
     found(await db.select({ id: strike.id }).from(strike).where(eq(strike.id, params.strikeId)), 'strike');
     return historyOf(db, params.strikeId);

@@ -1,4 +1,4 @@
-import { markShape, type Mark, type MarkKind, type RefusedMark } from '@wax-fist/contract/review';
+import { markShape, type Mark, type MarkKind, type RefusedMark, type WrittenMarks } from '@wax-fist/contract/review';
 import type { Catalogue } from '@wax-fist/core/technique';
 import { ValidationError } from 'yup';
 
@@ -72,6 +72,21 @@ export class Sieve {
   /** Lets go of every such mark that has a problem. */
   siftOf<One extends Mark>(such: (mark: Mark) => mark is One, problem: (told: Told<One>) => string | undefined): void {
     this.sift((told) => (such(told.mark) ? problem({ ...told, mark: told.mark }) : undefined));
+  }
+
+  /** What became of each of the batches that the marks came in, by how many each has. */
+  answers(lengths: readonly number[]): WrittenMarks[] {
+    const refused = this.refused.sort((a, b) => a.place - b.place);
+    let end = 0;
+    return lengths.map((length) => {
+      const begin = end;
+      end += length;
+      const isOfBatch = ({ place }: { place: number }): boolean => begin <= place && place < end;
+      return {
+        kept: this.told.filter(isOfBatch).map(({ mark }) => mark.id),
+        refused: refused.filter(isOfBatch).map(({ place, reason }) => ({ place: place - begin, reason })),
+      };
+    });
   }
 
   /** What is left of such marks. */

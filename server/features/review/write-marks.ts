@@ -22,17 +22,29 @@ const mostTries = 3;
  * @throws Refusal when there is no such film
  */
 export async function writeMarks(db: Database, filmId: string, sent: readonly unknown[], saidBy: string): Promise<WrittenMarks> {
+  const [written] = await writeBatches(db, filmId, [sent], saidBy);
+  return written!;
+}
+
+/** The same with several batches, which are written together or not at all. @returns what became of each */
+export async function writeBatches(
+  db: Database,
+  filmId: string,
+  batches: readonly (readonly unknown[])[],
+  saidBy: string,
+): Promise<WrittenMarks[]> {
   for (let attempt = 1; ; attempt++) {
+    const sieve = new Sieve(batches.flat());
     try {
-      return await db.transaction((transaction) => writeOnce(db, { transaction, filmId, saidBy }, sent));
+      await db.transaction((transaction) => writeOnce(db, { transaction, filmId, saidBy }, sieve));
+      return sieve.answers(batches.map(({ length }) => length));
     } catch (error) {
       if (!(error instanceof WrittenMeanwhile) || attempt === mostTries) throw error;
     }
   }
 }
 
-async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Promise<WrittenMarks> {
-  const sieve = new Sieve(sent);
+async function writeOnce(db: Database, desk: Desk, sieve: Sieve): Promise<void> {
   const { frames, checklistVersion, blind, known, standing } = await heldByLog(desk, sieve);
   const judgedBy = sieve.of('observation').map(({ mark }) => mark.checklistVersion);
   const catalogues = await cataloguesAt(db, [checklistVersion, ...judgedBy], desk.transaction);
@@ -60,7 +72,6 @@ async function writeOnce(db: Database, desk: Desk, sent: readonly unknown[]): Pr
   await writeRevisions(desk, notIn(known, sieve.of('strike')), standing);
   await writeWords(desk, notIn(known, sieve.of('observation')), { blind, catalogues });
   await writePins(desk, sieve.of('pin'), knownPins);
-  return { kept: sieve.told.map(({ mark }) => mark.id), refused: sieve.refused.sort((a, b) => a.place - b.place) };
 }
 
 const isPin = (mark: Mark): mark is PinMark => mark.kind === 'pin';
