@@ -43,8 +43,21 @@ describe('pages', function () {
     ['Schools', () => page.goto('/schools')],
     ['Call books', () => page.goto('/call-books')],
     ['Today', () => page.goto('/')],
-    ['Trainees', () => page.getByRole('link', { name: 'Trainees' }).click()],
-    ['a trainee', () => page.getByRole('link', { name: 'Maren Lysvik' }).click()],
+    // The page before is still there for a moment, and may speak of the same trainee.
+    [
+      'Trainees',
+      async () => {
+        await page.getByRole('link', { name: 'Trainees' }).click();
+        await page.waitForURL('**/trainees');
+      },
+    ],
+    [
+      'a trainee',
+      async () => {
+        await page.getByRole('link', { name: 'Maren Lysvik' }).click();
+        await page.waitForURL('**/trainees/*');
+      },
+    ],
     ['a session', () => page.locator('.session').last().click()],
     [
       'a sheet of strikes',
