@@ -1,5 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import { endpoint, roles, signedIn } from './endpoint.ts';
+import { typedCode } from './second-factor.ts';
 import { id, text } from './shapes.ts';
 
 /** Somebody who signs in, as the pages may know them: no password, no hash. */
@@ -18,6 +19,8 @@ export const signInShape = object({
     .required('Your e-mail address is needed.')
     .email('This is not an e-mail address.'),
   password: string().required('Your password is needed.').max(500),
+  /** Asked for where there is a second factor, once the password is right. */
+  code: typedCode(),
 });
 
 /** Signing in and out, and who is asking. */

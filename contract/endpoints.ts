@@ -29,6 +29,7 @@ import { drillEndpoints } from './drills.ts';
 import { limitEndpoints } from './limits.ts';
 import { planEndpoints } from './plans.ts';
 import { peopleEndpoints } from './people.ts';
+import { secondFactorEndpoints } from './second-factor.ts';
 import { removalEndpoints } from './removals.ts';
 import { reportEndpoints } from './reports.ts';
 import { reviewEndpoints } from './review.ts';
@@ -42,6 +43,7 @@ import { traineeEndpoints } from './trainees.ts';
 export const endpoints = {
   ...accountEndpoints,
   ...peopleEndpoints,
+  ...secondFactorEndpoints,
   ...traineeEndpoints,
   ...sessionEndpoints,
   ...footageEndpoints,

@@ -1,6 +1,7 @@
 import { array, boolean, object, string, type InferType, type TestFunction } from 'yup';
 import { accountShape, signInShape } from './accounts.ts';
 import { endpoint, headCoachOnly, roles, signedIn, type Role } from './endpoint.ts';
+import { typedCode } from './second-factor.ts';
 import { id, instant, shortText } from './shapes.ts';
 
 interface Wards {
@@ -42,6 +43,8 @@ export const newPassword = () =>
 export const personShape = accountShape.shape({
   /** When they last signed in; null when they never did, or signed out everywhere. */
   lastSignIn: instant().nullable().defined(),
+  /** Whether they need a code besides. */
+  secondFactor: boolean().required(),
   /** For whom they sign in. */
   trainees: array(object({ id: id(), name: string().required() }).required()).required(),
 });
@@ -110,7 +113,10 @@ export const peopleEndpoints = {
     reply: accountShape,
   }),
   /** Sets a new password by a code, and is signed in here and nowhere else. */
-  reset: endpoint('POST', '/api/links/:code/reset', 'anyone', { body: withPassword, reply: accountShape }),
+  reset: endpoint('POST', '/api/links/:code/reset', 'anyone', {
+    body: withPassword.shape({ code: typedCode() }),
+    reply: accountShape,
+  }),
 
   /** Every other browser is signed out. */
   changePassword: endpoint('PUT', '/api/me/password', signedIn, {

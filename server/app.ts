@@ -32,6 +32,7 @@ import { journalRoutes } from './features/journal/routes.ts';
 import { limitRoutes } from './features/limits/routes.ts';
 import { ownRoutes } from './features/own/routes.ts';
 import { peopleRoutes } from './features/people/routes.ts';
+import { secondFactorRoutes } from './features/second-factor/routes.ts';
 import { planRoutes } from './features/plans/routes.ts';
 import { syllabusRoutes } from './features/syllabus/routes.ts';
 import { roundRoutes } from './features/rounds/routes.ts';
@@ -88,6 +89,7 @@ export function appOf(services: Services, webFolder: string, watching?: RequestH
   router.use('/api', express.json({ limit: '1mb', reviver: withoutTricks }));
   accountRoutes(router, services);
   peopleRoutes(router, services);
+  secondFactorRoutes(router, services);
   ownRoutes(router, services);
   traineeRoutes(router, services);
   checklistRoutes(router, services);

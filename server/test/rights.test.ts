@@ -28,7 +28,10 @@ const names = Object.keys(endpoints) as Name[];
 const anyone: readonly Name[] = [
   ...(['signIn', 'signOut', 'health', 'behindLink', 'join', 'reset', 'sharedCard', 'sharedStill'] as const),
 ];
-const oneself: readonly Name[] = ['me', 'changePassword', 'mySignIns', 'endSignIns'];
+const oneself: readonly Name[] = [
+  ...(['me', 'changePassword', 'mySignIns', 'endSignIns'] as const),
+  ...(['mySecondFactor', 'offerSecondFactor', 'takeSecondFactor', 'leaveSecondFactor'] as const),
+];
 /** What is about nobody: the timer of a trainee calls combinations by it. */
 const knowledge: readonly Name[] = [
   ...(['listChecklistVersions', 'showChecklistVersion', 'listSchools', 'listCallBooks', 'listCallSets'] as const),
@@ -49,6 +52,7 @@ const forTrainees: ReadonlySet<Name> = new Set<Name>([
 const ownPagesOnly: readonly Name[] = ['ownTrainees', 'ownReview'];
 const onlyHeadCoach: readonly Name[] = [
   ...(['listPeople', 'changePerson', 'removePerson', 'helpBackIn', 'listInvites', 'invite', 'removeInvite'] as const),
+  ...(['takeOffSecondFactor'] as const),
   ...(['listArchives', 'showArchive', 'makeArchive', 'readArchive', 'archiveFile', 'removeArchive'] as const),
   ...(['showJournal', 'journalFile', 'listBackups', 'removeTrainee', 'endRemoval'] as const),
   ...(['saveCourse', 'removeCourse', 'countMeasure', 'saveChecklists'] as const),

@@ -17,6 +17,20 @@ export const account = pgTable(
   (table) => [isListed('role_is_known', table.role, roles)],
 );
 
+/** What somebody needs to sign in besides their password: an app that makes a code of a secret and the time (RFC 6238). */
+export const secondFactor = pgTable('second_factor', {
+  accountId: uuid()
+    .primaryKey()
+    .references(() => account.id, { onDelete: 'cascade' }),
+  /** In base 32, as the app has it. */
+  secret: text().notNull(),
+  since: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  /** The half minute, since 1970, of the last code that was taken: none is taken twice. */
+  lastStep: bigint({ mode: 'number' }).notNull().default(0),
+  /** Of the codes for when the app is lost, each taken once. */
+  codeHashes: text().array().notNull(),
+});
+
 /** For whom a trainee or a guardian signs in: whose own pages they see. */
 export const ownTrainee = pgTable(
   'own_trainee',

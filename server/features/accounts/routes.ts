@@ -9,7 +9,8 @@ import type { Services } from '../../services.ts';
 import { writeAtDoor } from '../journal/queries.ts';
 import { signInHere } from './sign-in-here.ts';
 import { passwordFits } from './passwords.ts';
-import { slowDownIn } from './slow-down.ts';
+import { counting, slowDownIn } from './slow-down.ts';
+import { requireSecondFactor } from '../second-factor/second-factor.ts';
 
 export function accountRoutes(router: Router, { db, pool }: Services): void {
   const guesses = slowDownIn(pool);
@@ -22,6 +23,7 @@ export function accountRoutes(router: Router, { db, pool }: Services): void {
       if (known) await writeAtDoor(db, known.id, 'wrong-password');
       throw new Refusal(401, 'This e-mail address and password do not belong together.');
     }
+    await counting(guesses, body.email, request, () => requireSecondFactor(db, known!.id, body.code));
     await guesses.wasRight(body.email, machine);
     return signInHere(db, request, known!);
   });

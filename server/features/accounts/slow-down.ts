@@ -1,3 +1,4 @@
+import type { Request } from 'express';
 import { RateLimiterRes, type RateLimiterPostgres } from 'rate-limiter-flexible';
 import type { Pool } from 'pg';
 import { limiterIn } from '../../db/limiter.ts';
@@ -15,6 +16,13 @@ const limits = {
 } as const;
 /** Where somebody has signed in once, they are known for so long: strangers who guess elsewhere do not lock them out. */
 const knownFor = 90 * day;
+
+/** A code that was given and is wrong. */
+export class WrongGuess extends Refusal {
+  constructor(field: string, message: string) {
+    super(422, message, [{ field, message }]);
+  }
+}
 
 export interface SlowDown {
   /** @throws Refusal when too many wrong passwords came before */
@@ -55,7 +63,7 @@ export function slowDownIn(pool: Pool): SlowDown {
         known.get(key.pair),
       ]);
       if (pair || (isKnown === null && (one || all)))
-        throw new Refusal(429, 'Too many wrong passwords. Wait a quarter of an hour, then try again.');
+        throw new Refusal(429, 'Too many wrong passwords or codes. Wait a quarter of an hour, then try again.');
     },
     async wasWrong(email, machine) {
       const key = keys(email, machine);
@@ -66,4 +74,21 @@ export function slowDownIn(pool: Pool): SlowDown {
       await Promise.all([both.delete(key.pair), count(known, key.pair)]);
     },
   };
+}
+
+/** Does something that may be guessed at, and counts it when it was. @throws Refusal, also when too many were wrong before */
+export async function counting<T>(
+  guesses: SlowDown,
+  email: string,
+  { ip }: Pick<Request, 'ip'>,
+  doing: () => Promise<T>,
+): Promise<T> {
+  const machine = ip ?? '';
+  await guesses.mayTry(email, machine);
+  try {
+    return await doing();
+  } catch (error) {
+    if (error instanceof WrongGuess) await guesses.wasWrong(email, machine);
+    throw error;
+  }
 }

@@ -4,14 +4,16 @@ import type { Router } from 'express';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../../db/connection.ts';
 import { onBehalfOf } from '../../db/on-behalf.ts';
-import { account, entryLink, invitedFor, ownTrainee, signIn, trainee } from '../../db/schema/index.ts';
+import { account, entryLink, invitedFor, ownTrainee, secondFactor, signIn, trainee } from '../../db/schema/index.ts';
 import { takingTurns } from '../../db/take-turns.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import type { Services } from '../../services.ts';
 import { serve } from '../../http/serve.ts';
-import { hashedPassword, passwordFits } from '../accounts/passwords.ts';
+import { hashedPassword } from '../accounts/passwords.ts';
 import { signInHere } from '../accounts/sign-in-here.ts';
-import { slowDownIn } from '../accounts/slow-down.ts';
+import { requireOwnPassword } from '../accounts/own-password.ts';
+import { counting, slowDownIn } from '../accounts/slow-down.ts';
+import { requireSecondFactor } from '../second-factor/second-factor.ts';
 import { behindLink, makeLink, useLink } from './links.ts';
 import { endSignIns, signInsOf } from './sign-ins.ts';
 
@@ -22,6 +24,7 @@ const personColumns = {
   role: account.role,
   lastSignIn: sql<string | null>`(select max(${signIn.sess} ->> 'since') from ${signIn}
     where ${signIn.sess} -> 'account' ->> 'id' = ${account}.id::text)`,
+  secondFactor: sql<boolean>`exists (select from ${secondFactor} where ${secondFactor.accountId} = ${account}.id)`,
   trainees: sql<
     Person['trainees']
   >`coalesce((select json_agg(json_build_object('id', person.id, 'name', person.name) order by person.name)
@@ -120,26 +123,23 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
     };
     return signInHere(db, request, await onBehalfOf(id, () => db.transaction(comeIn)));
   });
-  serve(router, peopleEndpoints.reset, async ({ params, body: { password }, request }) => {
+  serve(router, peopleEndpoints.reset, async ({ params, body: { password, code }, request }) => {
+    const { email } = await behindLink(db, params.code);
     const passwordHash = await hashedPassword(password);
-    const back = await db.transaction(async (tx) => {
+    const comeBack = async (tx: Database) => {
       const { accountId } = await useLink(tx, params.code, 'reset');
+      // A lost password is no lost app; a link whose code was wrong opens as before.
+      await requireSecondFactor(tx, accountId!, code);
       await endSignIns(tx, accountId!);
       const setIt = () => tx.update(account).set({ passwordHash }).where(eq(account.id, accountId!)).returning();
       return found(await onBehalfOf(accountId!, setIt), 'person');
-    });
+    };
+    const back = await counting(guesses, email ?? '', request, () => db.transaction(comeBack));
     return signInHere(db, request, back);
   });
 
   serve(router, peopleEndpoints.changePassword, async ({ body: { current, password }, account: me, request }) => {
-    const machine = request.ip ?? '';
-    await guesses.mayTry(me.email, machine);
-    const [known] = await db.select().from(account).where(eq(account.id, me.id));
-    if (!(await passwordFits(known?.passwordHash, current))) {
-      await guesses.wasWrong(me.email, machine);
-      const message = 'This is not your password until now.';
-      throw new Refusal(422, message, [{ field: 'current', message }]);
-    }
+    await requireOwnPassword(db, guesses, me, request, current);
     const passwordHash = await hashedPassword(password);
     await db.update(account).set({ passwordHash }).where(eq(account.id, me.id));
     await endSignIns(db, me.id, { but: request.sessionID });

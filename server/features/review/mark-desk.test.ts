@@ -53,8 +53,8 @@ describe('the desk of marks', () => {
     expect(begun()).to.equal(2);
     expect(first).to.deep.equal({ kept: [sent[0]!.id], refused: [] });
     expect(twice).to.deep.equal({ kept: [sent[1]!.id, sent[0]!.id], refused: [] });
-    expect(odd!.kept).to.deep.equal([sent[2]!.id]);
-    expect(odd!.refused.map(({ place }) => place)).to.deep.equal([0, 2]);
+    expect(odd.kept).to.deep.equal([sent[2]!.id]);
+    expect(odd.refused.map(({ place }) => place)).to.deep.equal([0, 2]);
     expect(rest.map(({ kept }) => kept)).to.deep.equal(sent.slice(3).map(({ id }) => [id]));
     const standing = (await logged()).filter(({ superseded }) => !superseded);
     expect(standing.map(({ id }) => id)).to.deep.equal([

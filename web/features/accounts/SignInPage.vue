@@ -1,21 +1,25 @@
 <script setup lang="ts">
 import { signInShape } from '@wax-fist/contract/accounts';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useForm } from '../../app/use-form.ts';
 import { useAccount } from './account-store.ts';
+import CodeField from '../second-factor/CodeField.vue';
 import DoorSheet from './DoorSheet.vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
 
 const route = useRoute();
 const router = useRouter();
 const account = useAccount();
-const { draft, problems, failure, busy, send } = useForm(signInShape, { email: '', password: '' });
+const { draft, problems, failure, busy, send } = useForm(signInShape, { email: '', password: '', code: '' });
+/** Once the server has asked for it, it stays. */
+const needsCode = ref(false);
+watch(problems, ({ code }) => (needsCode.value ||= code !== undefined));
 const shown = ref(false);
 
 const enter = (): Promise<void> =>
-  send(async ({ email, password }) => {
-    await account.signIn(email, password);
+  send(async ({ email, password, code }) => {
+    await account.signIn(email, password, code);
     const wanted = route.query.to;
     // Only an address of our own: a link from outside must not send anyone elsewhere.
     await router.replace(typeof wanted === 'string' && /^\/(?!\/)/.test(wanted) ? wanted : '/');
@@ -42,6 +46,7 @@ const enter = (): Promise<void> =>
       :error-messages="problems.password"
     />
     <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
+    <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" />
     <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
     <VBtn type="submit" color="primary" size="large" block :loading="busy">Sign in</VBtn>
   </DoorSheet>

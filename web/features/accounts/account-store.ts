@@ -47,8 +47,9 @@ export const useAccount = defineStore('account', () => {
     remember(known);
     signedInAnew();
   }
-  const signIn = async (email: string, password: string): Promise<void> =>
-    enter(await request(accountEndpoints.signIn, { body: { email, password } }));
+  /** @param code of the second factor, where there is one */
+  const signIn = async (email: string, password: string, code = ''): Promise<void> =>
+    enter(await request(accountEndpoints.signIn, { body: { email, password, code } }));
 
   /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
   function forget(): void {

@@ -39,6 +39,7 @@ const kindNames: Readonly<Record<string, string>> = {
   point_check: 'a point that was checked',
   reference_still: 'a reference still',
   school: 'a school',
+  second_factor: 'a second factor',
   second_marking: 'who marks a second time',
   trainee: 'a trainee',
   training_session: 'a session',

@@ -2,6 +2,7 @@
 import { mdiAccountPlus } from '@mdi/js';
 import { isStaff, staffRoles, type Role } from '@wax-fist/contract/endpoint';
 import { peopleEndpoints, type OpenInvite, type Person } from '@wax-fist/contract/people';
+import { secondFactorEndpoints } from '@wax-fist/contract/second-factor';
 import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
 import { dayAndTime } from '../../app/format.ts';
@@ -50,6 +51,11 @@ const give = ({ id: personId, name }: Person, role: Role) =>
 const help = ({ id: personId, name }: Person) =>
   act(async () => {
     link.value = { name, ...(await request(peopleEndpoints.helpBackIn, { params: { personId } })) };
+  });
+const takeOff = ({ id: personId, name }: Person) =>
+  act(async () => {
+    await request(secondFactorEndpoints.takeOffSecondFactor, { params: { personId } });
+    notice.say(`${name} signs in by password alone, and was signed out everywhere.`);
   });
 const anew = ({ endsAt: _, ...invite }: OpenInvite) =>
   act(async () => {
@@ -108,6 +114,7 @@ function made(name: string, code: { code: string; endsAt: string }): void {
             <span v-else class="role">{{ roleNames[one.role] }}{{ forWhom(one) }}</span>
             <span class="acts">
               <VBtn variant="text" @click="help(one)">Lost the password</VBtn>
+              <VBtn v-if="one.secondFactor" variant="text" @click="takeOff(one)">Lost the app</VBtn>
               <VBtn variant="text" @click="leaving = one">Take away</VBtn>
             </span>
           </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { leastLetters, newPassword, peopleEndpoints } from '@wax-fist/contract/people';
 import { signInShape } from '@wax-fist/contract/accounts';
+import { typedCode } from '@wax-fist/contract/second-factor';
 import { shortText } from '@wax-fist/contract/shapes';
 import { messageOf } from '@wax-fist/core/message-of';
 import { object } from 'yup';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import { vTakeFocus } from '../../app/take-focus.ts';
@@ -12,6 +13,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import DoorSheet from '../accounts/DoorSheet.vue';
+import CodeField from '../second-factor/CodeField.vue';
 import { roleNames } from './role-names.ts';
 
 /** Coming in by a link: into the club for the first time, or back in with a new password. */
@@ -26,17 +28,19 @@ const { value: behind, failure } = useAnswer(async () => {
 });
 const shape = signInShape
   .pick(['email'])
-  .concat(object({ name: shortText('Name').required('Your name is needed.'), password: newPassword() }));
-const { draft, problems, failure: trouble, busy, send } = useForm(shape, { email: '', name: '', password: '' });
+  .concat(object({ name: shortText('Name').required('Your name is needed.'), password: newPassword(), code: typedCode() }));
+const { draft, problems, failure: trouble, busy, send } = useForm(shape, { email: '', name: '', password: '', code: '' });
+const needsCode = ref(false);
+watch(problems, ({ code: problem }) => (needsCode.value ||= problem !== undefined));
 
 const enter = (): Promise<void> =>
   send(async (body) => {
-    const { password } = body;
+    const { password, code: typed } = body;
     const joins = behind.value!.kind === 'join';
     account.enter(
       joins
         ? await request(peopleEndpoints.join, { params: { code }, body })
-        : await request(peopleEndpoints.reset, { params: { code }, body: { password } }),
+        : await request(peopleEndpoints.reset, { params: { code }, body: { password, code: typed } }),
     );
     await router.replace('/').catch((error: unknown) => (trouble.value = messageOf(error)));
   });
@@ -62,6 +66,7 @@ const enter = (): Promise<void> =>
         :error-messages="problems.password"
       />
       <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
+      <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" />
       <VAlert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ trouble }}</VAlert>
       <VBtn type="submit" color="primary" size="large" block :loading="busy">Come in</VBtn>
     </template>

@@ -3,12 +3,13 @@ import { mdiBookClockOutline } from '@mdi/js';
 import { peopleEndpoints } from '@wax-fist/contract/people';
 import { computed } from 'vue';
 import { useAccount } from '../accounts/account-store.ts';
+import MySecondFactor from '../second-factor/MySecondFactor.vue';
 import ChangePassword from './ChangePassword.vue';
 import ClubPeople from './ClubPeople.vue';
 import MySignIns from './MySignIns.vue';
 import { roleNames } from './role-names.ts';
 
-/** Oneself: password and where one is signed in; for a head coach everybody who signs in, too. */
+/** Oneself: password, second factor and where one is signed in; for a head coach everybody who signs in, too. */
 const account = useAccount();
 const leads = computed(() => account.may(peopleEndpoints.listPeople));
 </script>
@@ -27,6 +28,7 @@ const leads = computed(() => account.may(peopleEndpoints.listPeople));
       <div>
         <MySignIns />
         <ChangePassword />
+        <MySecondFactor />
       </div>
     </div>
   </div>

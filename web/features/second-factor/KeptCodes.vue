@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** Codes for when the app is lost, shown this once. */
+const { codes } = defineProps<{ codes: readonly string[] }>();
+const emit = defineEmits<{ done: [] }>();
+const file = `data:text/plain;charset=utf-8,${encodeURIComponent(`Wax Fist: codes for when the app is lost, each good for once\n\n${codes.join('\n')}\n`)}`;
+</script>
+
+<template>
+  <div class="kept" role="region" aria-label="Codes for when the app is lost">
+    <p><b>Keep these where your phone is not.</b> If the app is lost, each of them lets you in once. They are not shown again.</p>
+    <ol>
+      <li v-for="code in codes" :key="code">
+        <code>{{ code }}</code>
+      </li>
+    </ol>
+    <p class="acts">
+      <VBtn :href="file" download="wax-fist-codes.txt" variant="outlined">Save as a file</VBtn>
+      <VBtn variant="text" @click="emit('done')">I have them</VBtn>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.kept {
+  border-left: 4px solid var(--watch);
+  padding: 4px 0 4px 16px;
+}
+ol {
+  margin: 12px 0;
+  padding-left: 24px;
+}
+code {
+  font-size: 15px;
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { object, string } from 'yup';
+import { computed } from 'vue';
+import { useForm } from '../../app/use-form.ts';
+import CodeField from './CodeField.vue';
+
+/** A secret goes into an app, and the first code of it comes back. */
+const { secret, send: onward } = defineProps<{
+  secret: { secret: string; picture: string };
+  send: (code: string) => Promise<void>;
+}>();
+const emit = defineEmits<{ cancel: [] }>();
+const shape = object({ code: string().trim().required('The six digits that the app shows.') });
+const { draft, problems, failure, busy, send } = useForm(shape, { code: '' });
+const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(secret.picture)}`);
+/** As it is typed: four letters at a time. */
+const typed = computed(() => secret.secret.match(/.{1,4}/g)!.join(' '));
+</script>
+
+<template>
+  <form novalidate @submit.prevent="send(({ code }) => onward(code))">
+    <div class="app">
+      <img :src="picture" alt="The secret for your app, as a square code" width="168" height="168" />
+      <p>
+        Let an app for one-time codes look at this square. No camera? Type <code>{{ typed }}</code> into it.
+      </p>
+    </div>
+    <CodeField v-model="draft.code" label="The code that it shows now" :problem="problems.code" />
+    <p v-if="failure" role="alert">{{ failure }}</p>
+    <p class="acts">
+      <VBtn type="submit" color="primary" :loading="busy">Take it</VBtn>
+      <VBtn variant="text" @click="emit('cancel')">Not now</VBtn>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.app {
+  display: grid;
+  grid-template-columns: 168px minmax(0, 1fr);
+  gap: 16px;
+  align-items: center;
+  margin-bottom: 16px;
+}
+code {
+  font-weight: 700;
+  overflow-wrap: anywhere;
+}
+@media (max-width: 480px) {
+  .app {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
