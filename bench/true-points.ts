@@ -34,6 +34,7 @@ const combinations: readonly (readonly [strikes: readonly Thrown[], share: numbe
     [
       ...['rear-round', 'lead-round', 'push-kick', 'rear-knee', 'rear-uppercut', 'lead-uppercut'],
       ...['slip', 'weave', 'pull-back', 'parry', 'shin-check', 'level-follow'],
+      ...['step-and-recover', 'step-back', 'step-lead-side', 'step-rear-side', 'stance-swap'],
     ] as const
   ).map((strike): [Thrown[], number] => [[strike], 1 / 3]),
 ];

@@ -22,6 +22,12 @@ describe('what a camera can settle', () => {
     ['cross', 'gd.return-line', 'lead-side', 'orthodox', 60, 'eye'],
     ['jab', 'sm.snap', 'lead-side', 'orthodox', 60, 'measure'],
     ['jab', 'sm.snap', 'lead-side', 'orthodox', 15, 'nothing'],
+    ['step-and-recover', 'pv.first-foot', 'lead-side', 'orthodox', 60, 'measure'],
+    // Towards the camera, round, and with a fist.
+    ['step-and-recover', 'pv.first-foot', 'front', 'orthodox', 60, 'eye'],
+    ['step-lead-side', 'pv.first-foot', 'lead-side', 'orthodox', 60, 'eye'],
+    ['quarter-turn', 'pv.no-cross', 'lead-side', 'orthodox', 60, 'eye'],
+    ['punch-step', 'pv.step-size', 'lead-side', 'orthodox', 60, 'eye'],
     ['jab', 'sm.fist', 'lead-side', 'orthodox', 60, 'eye'],
   ];
   for (const [technique, checkpoint, view, stance, rate, settles] of told)

@@ -4,6 +4,7 @@ import { isNear } from './measured-points.ts';
 import { pointMeasureOf } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
 import { sidesOf } from './sight.ts';
+import { whyNotFrom } from './steps.ts';
 import { measuresOfMoments } from './timing.ts';
 import { unlearned, type Widenings } from './widening.ts';
 
@@ -20,7 +21,7 @@ export interface FilmAdvice {
 /** What a camera can settle of one row, before anybody has looked. @param row as this film's view and rate show it @param view from where is filmed */
 export function adviceOn(
   { checkpoint, band, shown, reason }: Pick<ChecklistRow, 'checkpoint' | 'band' | 'shown' | 'reason'>,
-  technique: Pick<Technique, 'side' | 'kind'>,
+  technique: Pick<Technique, 'id' | 'side' | 'kind' | 'checkpoints'>,
   { view, stance }: { view: View; stance: Stance },
   widenings: Widenings = unlearned,
 ): FilmAdvice {
@@ -31,6 +32,8 @@ export function adviceOn(
   }
   const measure = pointMeasureOf(checkpoint.id);
   if (!measure || !band) return eye('Nothing measures this yet.');
+  const hindrance = measure.onlySteps ? whyNotFrom(view, technique) : undefined;
+  if (hindrance) return eye(hindrance);
   const sight = sidesOf(view, stance, technique);
   const known = measure.views.includes(view) && isNear(sight, measure) ? trialOf(checkpoint.id, seenFrom(sight)) : undefined;
   if (!known) return eye('From here it is not measured well enough to be told.');

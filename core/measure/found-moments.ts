@@ -1,16 +1,18 @@
-import { pointAt, pointCount, type BodySize, type PointName } from '../body/index.ts';
+import type { PointName } from '../body/index.ts';
 import { frameNearest, timeOf } from '../film/index.ts';
 import { guessedOf, type StrikeMoments } from '../strikes/index.ts';
-import { handOf, type CheckpointId, type Technique } from '../technique/index.ts';
-import type { FrameIndex, Ms, Px, Ratio } from '../units.ts';
-import { nearSide, strikePoints, type StrikePoints } from './sight.ts';
+import { handOf, type CheckpointId } from '../technique/index.ts';
+import type { FrameIndex, Ms, Ratio } from '../units.ts';
+import { isStep, nearSide, strikePoints, type StrikePoints, type Thrown } from './sight.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { smooth } from './geometry.ts';
+import { fitOf, pathOf, type Path } from './path-fit.ts';
+import { feetSetOut } from './steps-on-path.ts';
 
 /** A moment that the path of a limb tells. */
 export type FoundName = 'launch' | 'home';
 /** What throws, and how it lies to the camera: along, it comes towards it or goes away. */
-export type Thrower = 'near hand' | 'far hand' | 'hand along' | 'foot';
+export type Thrower = 'near hand' | 'far hand' | 'hand along' | 'foot' | 'step';
 
 /** By how much a moment is found too late in trials, and what of it is doubted then: more than they say, as gyms are harder. */
 interface Found {
@@ -25,6 +27,7 @@ export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName
   'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -14, doubt: 45 } },
   'far hand': { launch: { late: 55, doubt: 60 }, home: { late: -19, doubt: 35 } },
   'hand along': { launch: { late: 41, doubt: 50 } },
+  step: { launch: { late: 16, doubt: 45 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
@@ -38,66 +41,6 @@ const step: Ms = 5;
 const leastWay: Ratio = 0.3;
 /** A way that fits worse, as a share of its length, is another movement. */
 const mostOff: Ratio = 0.15;
-
-/** Places of a limb against the hips, in trunks, and when. */
-interface Path {
-  times: readonly Ms[];
-  places: readonly (readonly [Ratio, Ratio])[];
-}
-
-function pathOf({ times, places }: StrikePoints, limb: PointName, size: BodySize, from: Ms, to: Ms): Path {
-  const at = (frame: number, point: PointName): [Px, Px] => {
-    const place = (frame * pointCount + pointAt[point]) * 2;
-    return [places[place]!, places[place + 1]!];
-  };
-  const frames = [...times.keys()].filter(
-    (frame) => times[frame]! >= from && times[frame]! <= to && !Number.isNaN(at(frame, limb)[0]),
-  );
-  return {
-    times: frames.map((frame) => times[frame]!),
-    places: frames.map((frame) => {
-      const [x, y] = at(frame, limb);
-      const [left, right] = [at(frame, 'leftHip'), at(frame, 'rightHip')];
-      return [(x - (left[0] + right[0]) / 2) / size.torso, (y - (left[1] + right[1]) / 2) / size.torso];
-    }),
-  };
-}
-
-/** What a path that goes along `shares` of one straight way is off by, and how long that way is; what lies far off weighs less (Huber 1964). */
-function fitOf({ places }: Path, shares: readonly Ratio[]): { off: number; way: Ratio } {
-  const tolerance = 0.05;
-  let weights = places.map(() => 1);
-  let way = 0;
-  let off = Infinity;
-  for (let round = 0; round < 3; round++) {
-    let [all, s, ss] = [0, 0, 0];
-    const [p, sp] = [
-      [0, 0],
-      [0, 0],
-    ] as [[number, number], [number, number]];
-    for (const [place, share] of shares.entries()) {
-      const weight = weights[place]!;
-      all += weight;
-      s += weight * share;
-      ss += weight * share * share;
-      for (const one of [0, 1] as const) {
-        p[one] += weight * places[place]![one];
-        sp[one] += weight * share * places[place]![one];
-      }
-    }
-    const whole = all * ss - s * s;
-    if (whole < 1e-9) return { off: Infinity, way: 0 };
-    const begin = ([0, 1] as const).map((one) => (p[one] * ss - sp[one] * s) / whole);
-    const along = ([0, 1] as const).map((one) => (all * sp[one] - s * p[one]) / whole);
-    const misses = places.map(([x, y], place) =>
-      Math.hypot(x - begin[0]! - along[0]! * shares[place]!, y - begin[1]! - along[1]! * shares[place]!),
-    );
-    weights = misses.map((miss) => (miss < tolerance ? 1 : tolerance / miss));
-    off = misses.reduce((sum, miss) => sum + (miss < tolerance ? miss ** 2 / 2 : tolerance * (miss - tolerance / 2)), 0);
-    way = Math.hypot(along[0]!, along[1]!);
-  }
-  return { off: off / places.length, way };
-}
 
 /**
  * When a limb sets out for the contact, or is home from it: of a way that begins and ends at rest, and before or after which it
@@ -123,8 +66,6 @@ function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
   return way >= leastWay && Math.sqrt(2 * off) <= mostOff * way ? moment : undefined;
 }
 
-/** What has to be known of a technique. */
-export type Thrown = Pick<Technique, 'side' | 'kind' | 'checkpoints'>;
 /** What sinks before it goes out, or with it, goes no straight way: uppercuts are looked at for these, and straights to the body. */
 const dips: readonly CheckpointId[] = ['sm.load', 'sm.level'];
 
@@ -132,7 +73,7 @@ const dips: readonly CheckpointId[] = ['sm.load', 'sm.level'];
 function throwerOf(
   { view, stance }: Pick<FollowedFilm, 'view' | 'stance'>,
   { side, kind, checkpoints }: Thrown,
-): { thrower: Thrower; point: PointName } | undefined {
+): { thrower: Exclude<Thrower, 'step'>; point: PointName } | undefined {
   const limb = handOf(side, stance);
   if (!limb || view === 'quarter') return undefined;
   const near = nearSide(view, handOf('lead', stance)!);
@@ -143,7 +84,7 @@ function throwerOf(
 
 /** What is doubted of a moment that was found in this film. */
 export function doubtOfFound(film: Pick<FollowedFilm, 'view' | 'stance'>, technique: Thrown): Readonly<Record<FoundName, Ms>> {
-  const found = foundIn[throwerOf(film, technique)?.thrower ?? 'foot'];
+  const found = foundIn[isStep(technique) ? 'step' : (throwerOf(film, technique)?.thrower ?? 'foot')];
   return { launch: found.launch?.doubt ?? widestDoubt.launch, home: found.home?.doubt ?? widestDoubt.home };
 }
 
@@ -154,14 +95,16 @@ export function momentsOnPath(
   technique: Thrown,
   points = strikePoints(film, strike),
 ): { thrower: Thrower; at: (name: FoundName) => Ms | undefined } | undefined {
+  const contact = timeOf(film.timeline, strike.contactFrame);
+  if (isStep(technique))
+    return { thrower: 'step', at: (name) => (name === 'launch' ? feetSetOut(points, film.size, contact) : undefined) };
   const thrown = throwerOf(film, technique);
   if (!thrown) return undefined;
-  const contact = timeOf(film.timeline, strike.contactFrame);
   return {
     thrower: thrown.thrower,
     at(name) {
       const [from, to] = name === 'launch' ? [contact - outAtMost, contact] : [contact, contact + backAtMost];
-      return findMoment(pathOf(points, thrown.point, film.size, from, to), contact, name);
+      return findMoment(pathOf(points, thrown.point, film.size, [from, to], 'hips'), contact, name);
     },
   };
 }

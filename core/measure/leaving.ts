@@ -14,10 +14,11 @@ const [closest, widest, mayBeLifted]: readonly [Ratio, Ratio, Ratio] = [0.75, 1.
 
 /**
  * From contact until stance and guard are clean again: both hands as high as they usually are, the feet as far apart as they stood and
- * both down. Undefined where it is not seen, and where the next strike comes before.
+ * both down. Undefined where it is not seen, where the next strike comes before, and of a step: its base is a new one.
  */
 export function timeToBase(sight: Sight): Ms | undefined {
   const { ready, guard, size } = sight;
+  if (sight.steps) return undefined;
   const ankles = (time: Ms): Spot[] => bodySides.map((side) => sight.at(`${side}Ankle`, time));
   const gapOf = ([one, other]: readonly Spot[]): Px => Math.abs(one![0] - other![0]);
   const stood = ankles(ready);

@@ -6,9 +6,6 @@ import { rearOf, type Sight } from './sight.ts';
 const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
   jointAngle(sight.at(`${side}Hip`, time), sight.at(`${side}Knee`, time), sight.at(`${side}Ankle`, time));
 
-/** Front to back between the ankles, before anything begins, in trunks. */
-export const stanceLength = (sight: Sight): Ratio =>
-  Math.abs(sight.at('leftAnkle', sight.ready)[0] - sight.at('rightAnkle', sight.ready)[0]) / sight.size.torso;
 /** Sideways between the ankles, before anything begins, in widths of the shoulders. */
 export const stanceWidth = (sight: Sight): Ratio =>
   Math.abs(sight.at('leftAnkle', sight.ready)[0] - sight.at('rightAnkle', sight.ready)[0]) / sight.size.shoulderWidth;

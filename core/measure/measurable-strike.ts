@@ -2,10 +2,10 @@ import { pinSpread, pointCount, pointNames } from '../body/index.ts';
 import { gapAt, timeOf } from '../film/index.ts';
 import { moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
 import type { Ms, Ratio } from '../units.ts';
-import { doubtOfFound, withFoundMoments, type FoundName, type Thrown } from './found-moments.ts';
+import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
-import { sidesOf, sightOf, strikePoints, type Shake, type Sight } from './sight.ts';
+import { isStep, sidesOf, sightOf, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
 import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
@@ -60,7 +60,7 @@ export function measurable(
     };
   };
   const ofModel = (place: number): Ratio => spreadOf(place % pointCount);
-  const sides = sidesOf(film.view, film.stance, technique);
+  const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique) };
   const seenAs = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
     return sightOf(film, points, sides, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);

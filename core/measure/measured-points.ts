@@ -25,7 +25,8 @@ export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>
 /** Why a strike cannot be measured by something, before one tries. @param byHand whether all that it looks at was put there by hand */
 function hindrance(one: MeasurableStrike, measure: PointMeasure, byHand: boolean): string | undefined {
   const { view } = one.sight;
-  const { views, moments } = measure;
+  const { views, moments, onlySteps } = measure;
+  if (onlySteps && !one.sight.steps) return 'It is measured of steps by themselves, not with a strike.';
   if (!views.includes(view)) return `Not from here: film from the ${namesOf(views)}.`;
   if (!isNear(one.sight, measure) && !byHand) {
     return `The body is in front of it: film from the ${viewNames[otherSideView(view)].toLowerCase()}, or pin it by hand.`;

@@ -23,13 +23,13 @@ import {
   rearHeel,
   rearSlide,
   shinPath,
-  stanceLength,
   stanceWidth,
   standingHeel,
 } from './legs.ts';
 import type { Sight } from './sight.ts';
+import { feetGap, stanceLength, leadOrder, recoveryRatio, stepLength, stepOrder, switchDrift } from './steps.ts';
 import { baseFraction, headOffAtContact, headOffAtLaunch, headPitch, hipTravel, legsShare, trunkLean } from './trunk.ts';
-import { leadFootTurn, rearFootAngle, rearFootTurn, shoulderTurn, standingFootTurn } from './turn.ts';
+import { kneeElbowLag, leadFootTurn, rearFootAngle, rearFootTurn, shoulderTurn, standingFootTurn } from './turn.ts';
 
 /** How a checkpoint is read from points. */
 export interface PointMeasure {
@@ -39,6 +39,8 @@ export interface PointMeasure {
   moments: readonly Moment[];
   /** Whose limb it is about: seen from across, it tells something only where that limb is the nearer one. */
   of: 'striking' | 'idle' | 'rear' | undefined;
+  /** It is read of a step by itself, and not of one with a strike. */
+  onlySteps: boolean;
   /** In the unit of its measure; undefined where this strike does not show it. */
   read: (sight: Sight) => number | undefined;
 }
@@ -47,14 +49,19 @@ const row = (
   moments: readonly Moment[],
   read: PointMeasure['read'],
   of?: PointMeasure['of'],
-): PointMeasure => ({ views: from, moments, read, of });
+): PointMeasure => ({ views: from, moments, read, of, onlySteps: false });
+const ofStep = (from: readonly View[], read: PointMeasure['read']): PointMeasure => ({
+  ...row(from, ['launch', 'contact'], read),
+  onlySteps: true,
+});
 /** From the front, from behind and askew nothing hides both hands at once. */
 const notAcross: readonly View[] = [...across, 'quarter'];
 
 /** What is read from points, by checkpoint. A height is a height from wherever one looks. */
 export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMeasure>>> = {
+  'st.lead': row(sides, ['launch', 'contact'], leadOrder),
   'st.width': row(across, ['launch'], stanceWidth),
-  'st.length': row(sides, ['launch'], stanceLength),
+  'st.length': ofStep(sides, stanceLength),
   'st.heels': row(sides, ['launch'], rearHeel, 'rear'),
   'st.knees': row(sides, ['launch'], kneeAngle),
   'st.lean': row(sides, ['contact'], trunkLean),
@@ -67,11 +74,17 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'gd.cover': row(views, ['contact'], shoulderChin, 'striking'),
   'gd.fist-elbow-level': row(views, ['contact'], fistElbow, 'striking'),
   'st.rear-foot': row(sides, ['launch'], rearFootAngle),
+  'pv.first-foot': ofStep(views, stepOrder),
+  'pv.recover': ofStep(views, recoveryRatio),
+  'pv.no-cross': ofStep(views, feetGap),
+  'pv.step-size': ofStep(sides, stepLength),
+  'pv.switch': row(views, ['launch', 'contact'], switchDrift),
   'pv.rear-turn': row(sides, ['launch', 'contact'], rearFootTurn),
   'pv.lead-turn': row(sides, ['launch', 'contact'], leadFootTurn),
   'pv.support-turn': row(sides, ['launch', 'contact'], standingFootTurn),
   'pv.calf': row(sides, ['contact'], standingHeel, 'idle'),
   'pv.rear-slide': row(sides, ['launch', 'contact'], rearSlide, 'rear'),
+  'pv.knee-elbow': row(sides, ['launch', 'contact'], kneeElbowLag),
   'sm.telegraph': row(sides, ['launch'], preMove, 'striking'),
   'sm.straight': row(across, ['launch', 'contact'], pathDeviation),
   'sm.uppercut-path': row(across, ['launch', 'contact'], pathDeviation),

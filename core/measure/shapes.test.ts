@@ -74,6 +74,18 @@ describe('what is drawn of a measure', () => {
     expect(bent).to.have.property('degrees', 180);
   });
 
+  it('the way of a foot from where it stood, and how far the hips have come', () => {
+    const [stood, way, ...others] = shapes('pv.recover', ['leftToe']);
+    expect(stood).to.deep.include({ from: { x: 105, y: 375 }, to: { x: 105, y: 395 } });
+    expect(way).to.deep.include({ from: { x: 105, y: 390 }, to: { x: 125, y: 390 }, dashed: false });
+    expect(others, 'the other foot is not looked at').to.deep.equal([]);
+    expect(shapes('pv.switch').map((one) => one.kind === 'line' && [one.from.x, one.dashed])).to.deep.equal([
+      [190, true],
+      [210, false],
+    ]);
+    expect(shapes('pv.no-cross')).to.deep.equal(shapes('st.width'));
+  });
+
   it('nothing of what is hidden, and nothing of rows that need no line', () => {
     expect(shapes('sm.extension', arm, ['leftElbow'])).to.deep.equal([]);
     expect(shapes('st.lean', [], ['leftHip'])).to.deep.equal([]);

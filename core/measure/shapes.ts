@@ -123,6 +123,19 @@ const straight: Drawing = ({ points, first, last }) =>
       const [from, to] = [first(name), last(name)];
       return from && to ? [line(from, to)] : [];
     });
+/** The way of each foot over the floor, and where it stood. */
+const footways: Drawing = ({ points, first, last, trunk }) =>
+  bodySides.flatMap((side) => {
+    const [from, to] = [first(`${side}Toe`), last(`${side}Toe`)];
+    if (!from || !to || !points.includes(`${side}Toe`)) return [];
+    return [line({ x: from.x, y: from.y - 0.15 * trunk }, { x: from.x, y: from.y + 0.05 * trunk }), line(from, to, false)];
+  });
+/** Straight up through the hips, as they were when it was looked first, and now. */
+const hipsThenAndNow: Drawing = ({ first, placeOf, trunk }) =>
+  [first, placeOf].flatMap((placeIn, when) => {
+    const hips = middleOf('Hip', placeIn);
+    return hips ? [line({ x: hips.x, y: hips.y - 0.8 * trunk }, { x: hips.x, y: hips.y + 0.8 * trunk }, when === 0)] : [];
+  });
 /** From the shoulder straight to the wrist, of each arm that is looked at. */
 const reach: Drawing = ({ points, placeOf }) =>
   bodySides.flatMap((side) => {
@@ -141,6 +154,12 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'gd.cover': [guard],
   'gd.fist-elbow-level': [level],
   'gd.return-line': [straight],
+  'st.lead': [base],
+  'pv.no-cross': [base],
+  'pv.first-foot': [footways],
+  'pv.step-size': [footways],
+  'pv.recover': [footways],
+  'pv.switch': [hipsThenAndNow],
   'st.rear-foot': [feet],
   'st.heels': [feet],
   'pv.calf': [feet],

@@ -31,6 +31,8 @@ export interface Sight {
   near: BodySide | undefined;
   /** A foot, shin or knee strikes. */
   byLeg: boolean;
+  /** Nothing strikes: the feet go, and contact is when both stand again. */
+  steps: boolean;
   /** When it was launched, landed and was home, and an instant before it when nothing of it has begun. */
   launch: Ms;
   contact: Ms;
@@ -148,6 +150,12 @@ export function sidesOf(
   return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking), byLeg };
 }
 
+/** What has to be known of a technique. */
+export type Thrown = Pick<Technique, 'side' | 'kind' | 'checkpoints'>;
+/** Whether only the feet go. With a fist that lands meanwhile, contact is the fist's. */
+export const isStep = ({ kind, checkpoints }: Pick<Thrown, 'kind' | 'checkpoints'>): boolean =>
+  kind === 'footwork' && !checkpoints.includes('pv.sync');
+
 /** The side of the foot that stands behind. */
 export const rearOf = ({ lead }: Pick<Sight, 'lead'>): BodySide => otherSideOf(lead);
 
@@ -158,7 +166,7 @@ const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 
 export function sightOf(
   { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
   points: StrikePoints,
-  sides: ReturnType<typeof sidesOf>,
+  sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps'>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
   shake = still,
 ): Sight {

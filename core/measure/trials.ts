@@ -4,7 +4,7 @@ import type { KeptTrial, Seen } from './seen.ts';
 /** What trials say of each measure by where it was seen from. Written by `bin/bench measures --write`. */
 export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTrial>>>> = {
   'ex.reset': {
-    along: [71.4, 116, 109, 97, 7],
+    along: [72.8, 120, 111, 94, 7],
     far: [105, 179, 207, 182, 12],
     'leg along': [1.97, 11.3, 12.7, 76, 4],
     'leg far': [7.94, 15.1, 26.9, 79, 5],
@@ -13,7 +13,7 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
   },
   'gd.cover': { near: [0.175, 0.0868, 0.028, 250, 9] },
   'gd.elbows': { 'leg along': [19.4, 2.57, 1.55, 76, 4] },
-  'gd.height': { along: [-0.13, 0.135, 0.139, 110, 7] },
+  'gd.height': { along: [-0.0988, 0.115, 0.123, 170, 11] },
   'gd.other-hand': {
     along: [0.243, 0.143, 0.217, 89, 7],
     far: [0.147, 0.207, 0.226, 185, 12],
@@ -27,8 +27,13 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
     'leg near': [50.8, 121, 76.4, 36, 5],
   },
   'kk.upright': { 'leg far': [-1.16, 3.38, 4.22, 79, 5] },
+  'pv.first-foot': { near: [-12, 10.7, 45.5, 56, 4] },
+  'pv.knee-elbow': { far: [-39.8, 52.6, 45.3, 169, 8] },
   'pv.lead-turn': { near: [-32.7, 17.6, 8.91, 49, 6] },
+  'pv.no-cross': { along: [-0.0149, 0.0152, 0.0765, 51, 5], near: [-0.0495, 0.061, 0.0799, 56, 4] },
   'pv.rear-turn': { far: [-36.3, 8.36, 5.91, 185, 12] },
+  'pv.recover': { near: [0.00479, 0.0486, 0.136, 56, 4] },
+  'pv.step-size': { near: [-0.0351, 0.0253, 0.0362, 44, 4] },
   'sm.extension': { near: [-6.05, 11.8, 7.05, 250, 9] },
   'sm.hook-plane': { near: [10.4, 7.27, 3.88, 49, 6] },
   'sm.hook-stop': { along: [-0.018, 0.068, 0.0417, 38, 5] },
@@ -41,14 +46,15 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
     far: [-9.9, 3.42, 3.11, 185, 12],
     'leg far': [-10.3, 5.62, 5.38, 79, 5],
     'leg near': [-7.58, 4.85, 3, 37, 5],
-    near: [-16.5, 5.54, 7, 395, 13],
+    near: [-14.9, 6.15, 6.48, 467, 17],
   },
   'st.knees': {
     far: [5.04, 7.2, 6.18, 185, 12],
     'leg far': [1.66, 10.3, 2.76, 79, 5],
     'leg near': [-0.318, 13.8, 1.47, 37, 5],
-    near: [4.49, 5.5, 8.32, 395, 13],
+    near: [3.65, 5.5, 7.72, 467, 17],
   },
-  'st.lean': { far: [-4.25, 1.41, 1.01, 185, 12], near: [-0.481, 1.18, 1.74, 383, 13] },
-  'st.width': { along: [0.461, 0.126, 0.0933, 110, 7], 'leg along': [0.441, 0.0724, 0.0124, 76, 4] },
+  'st.lean': { far: [-4.25, 1.41, 1.01, 185, 12], near: [-0.75, 1.21, 1.84, 455, 17] },
+  'st.length': { near: [-0.151, 0.07, 0.0502, 56, 4] },
+  'st.width': { along: [0.448, 0.0933, 0.0756, 170, 11], 'leg along': [0.441, 0.0724, 0.0124, 76, 4] },
 };

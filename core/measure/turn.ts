@@ -1,7 +1,7 @@
 import type { BodySide } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
-import { degrees, instants } from './geometry.ts';
-import { rearOf, type Sight } from './sight.ts';
+import { between, degrees, instants, middle } from './geometry.ts';
+import { rearOf, type Sight, type Spot } from './sight.ts';
 
 // Turns about the upright, seen from across: of a line whose true length is known, the picture shows the part that points ahead. Which
 // way the rest of it points the picture does not tell, but feet turn outwards and shoulders never turn by more than a quarter.
@@ -33,4 +33,29 @@ export function shoulderTurn(sight: Sight): Degrees {
     return Math.asin(share(ahead, size.shoulderWidth)) * degrees;
   });
   return Math.max(...turns) - Math.min(...turns);
+}
+
+/** A lag is looked for from a little before the launch. */
+const beforeLaunch: Ms = 40;
+/** When something has gone half of the furthest that it goes. */
+function halfWay(from: Ms, to: Ms, gone: (time: Ms) => number): Ms {
+  const times = instants(from, to);
+  const all = times.map(gone);
+  const half = Math.max(...all) / 2;
+  return times[all.findIndex((value) => value >= half)] ?? to;
+}
+/** From half of the rear elbow's way to half of the rear foot's turn: a knee points where its foot points. */
+export function kneeElbowLag(sight: Sight): Ms {
+  const rear = rearOf(sight);
+  const from = sight.launch - beforeLaunch;
+  const elbow = (time: Ms): Spot => {
+    const [place, hip] = [sight.at(`${rear}Elbow`, time), middle(sight, 'Hip', time)];
+    return [place[0] - hip[0], place[1] - hip[1]];
+  };
+  const stood = elbow(from);
+  const pointed = footHeading(sight, rear, from);
+  return (
+    halfWay(from, sight.contact + 200, (time) => Math.abs(footHeading(sight, rear, time) - pointed)) -
+    halfWay(from, sight.contact, (time) => between(elbow(time), stood))
+  );
 }

@@ -66,7 +66,7 @@ const enter = (): Promise<void> =>
         :error-messages="problems.password"
       />
       <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
-      <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" />
+      <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" class="mb-2" />
       <VAlert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ trouble }}</VAlert>
       <VBtn type="submit" color="primary" size="large" block :loading="busy">Come in</VBtn>
     </template>

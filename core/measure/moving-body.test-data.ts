@@ -1,0 +1,57 @@
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName } from '../body/index.ts';
+import { timelineOf } from '../film/index.ts';
+import type { StrikeMoments } from '../strikes/index.ts';
+import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
+import { followedFilm, measurable, pointMeasures, rawMeasure, type FollowedFilm } from './index.ts';
+
+/** Ahead and up of the hips, in trunks of a hundred pixels, of somebody who stands still with both hands at the chin. */
+export const still = (name: PointName): [ahead: number, up: number] => {
+  const front = name.startsWith('left') ? 1 : -1;
+  const places: [RegExp, number, number][] = [
+    [/Shoulder/, 0, 1],
+    [/Elbow/, 0.35, 0.6],
+    [/Wrist|Knuckle|Thumb/, 0.4, 1.15],
+    [/Hip/, 0, 0],
+    [/Knee/, front * 0.3, -0.8],
+    [/Ankle/, front * 0.45, -1.6],
+    [/Heel/, front * 0.45 - 0.1, -1.65],
+    [/Toe/, front * 0.45 + 0.4, -1.65],
+    [/Mouth/, 0.2, 1.3],
+    [/nose/, 0.25, 1.4],
+    [/Ear/, 0, 1.42],
+  ];
+  const [, ahead, up] = places.find(([part]) => part.test(name)) ?? [/./, 0.2, 1.45];
+  return [ahead, up];
+};
+export const rate = 60;
+export const [launchFrame, contactFrame, homeFrame] = [60, 75, 95];
+export const moments: StrikeMoments = {
+  ...{ launchFrame, contactFrame, homeFrame },
+  ...{ launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' },
+};
+export type Moving = (name: PointName, frame: number) => [ahead: number, up: number];
+
+/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. */
+export function sceneOf(moving: Moving, view: View = 'lead-side'): FollowedFilm {
+  const track = emptyTrack(0, 160);
+  const towards = view === 'rear-side' ? 1 : -1;
+  for (let frame = 0; frame < 160; frame++)
+    for (const name of pointNames) {
+      const [ahead, up] = moving(name, frame);
+      const place = frame * numbersOfFrame + pointAt[name] * numbersOfPoint;
+      track.values.set([500 + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
+    }
+  const timeline = timelineOf(Array.from({ length: 160 }, (_, frame) => (frame * 1000) / rate));
+  return followedFilm({ timeline, track, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
+}
+/** 0 until one frame, 1 from another one on. */
+export const between = (frame: number, from: number, to: number): number =>
+  Math.max(0, Math.min(1, (frame - from) / (to - from)));
+/** What a measure reads of a moving body; undefined where it does not show it. */
+export const readOf = (
+  id: ShippedCheckpointId,
+  moving: Moving,
+  technique = 'jab',
+  view: View = 'lead-side',
+): number | undefined =>
+  rawMeasure(measurable(sceneOf(moving, view), moments, techniqueIn(shippedCatalogue, technique))!, pointMeasures[id]!)?.value;

@@ -1,0 +1,111 @@
+import { bodySides, otherSideOf, type BodySide } from '../body/index.ts';
+import { across, type Technique, type TechniqueId, type View } from '../technique/index.ts';
+import type { Ms, Px, Ratio } from '../units.ts';
+import { instants, middle } from './geometry.ts';
+import { isStep, rearOf, type Sight } from './sight.ts';
+
+// A step as the picture shows it: across, one to the front or back; along, one to a side. One towards the camera or away from it is not
+// seen, and tells nothing.
+
+/** Both feet together go at least so far, in trunks, or the step goes where this camera does not see it. */
+const shortest: Ratio = 0.15;
+/** A foot has left when it has gone so much of the first one's way. */
+const hasLeft: Ratio = 0.12;
+/** The feet are off before the launch is seen by no more than this, and stand so long after contact. */
+const [early, stands]: readonly [Ms, Ms] = [100, 20];
+/** Whoever turns their lead foot by more than this part of its length does not step, but turns. */
+const turned: Ratio = 0.5;
+
+/** Which way techniques step that neither go to the front nor back. */
+const goes: Readonly<Partial<Record<TechniqueId, 'aside' | 'round'>>> = {
+  'step-lead-side': 'aside',
+  'step-rear-side': 'aside',
+  'quarter-turn': 'round',
+};
+/** Why a step cannot be measured from somewhere, before anybody has looked; undefined when it can. */
+export function whyNotFrom(view: View, { id, ...technique }: Pick<Technique, 'id' | 'kind' | 'checkpoints'>): string | undefined {
+  if (!isStep(technique)) return 'Measured of steps by themselves, not with a strike.';
+  if (goes[id] === 'round') return 'Measured of steps, not of turns.';
+  const along = across.includes(view);
+  return along === (goes[id] === 'aside') ? undefined : 'From here the step goes towards the camera or away from it.';
+}
+
+interface Step {
+  first: BodySide;
+  second: BodySide;
+  /** How far a foot has gone where the step goes, since before it began. */
+  gone: (side: BodySide, time: Ms) => Px;
+  /** When both have stepped. */
+  done: Ms;
+}
+
+const pointsAhead = (sight: Sight, time: Ms): Px =>
+  sight.at(`${sight.lead}Toe`, time)[0] - sight.at(`${sight.lead}Heel`, time)[0];
+
+/** The step of a movement of the feet; undefined where it is none, or is not seen. */
+function stepOf(sight: Sight): Step | undefined {
+  const { ready, size } = sight;
+  if (!sight.steps) return undefined;
+  const done = sight.contact + stands;
+  if (Math.abs(pointsAhead(sight, done) - pointsAhead(sight, ready)) > turned * size.foot) return undefined;
+  const place = (side: BodySide, time: Ms): Px => sight.at(`${side}Toe`, time)[0];
+  const way = bodySides.reduce((sum, side) => sum + place(side, done) - place(side, ready), 0) / bodySides.length;
+  if (!(Math.abs(way) >= shortest * size.torso)) return undefined;
+  const towards = Math.sign(way);
+  // The foot nearest to where it goes opens the way.
+  const first = towards * (place('left', ready) - place('right', ready)) > 0 ? 'left' : 'right';
+  const gone = (side: BodySide, time: Ms): Px => towards * (place(side, time) - place(side, ready));
+  return { first, second: otherSideOf(first), gone, done };
+}
+
+/** By how much the foot nearest to where the step goes leaves before the other. */
+export function stepOrder(sight: Sight): Ms | undefined {
+  const step = stepOf(sight);
+  if (!step) return undefined;
+  const { first, second, gone, done } = step;
+  const far = hasLeft * Math.max(gone(first, done), gone(second, done));
+  const times = instants(sight.launch - early, done);
+  const leaves = (side: BodySide): Ms => times.find((time) => gone(side, time) > far) ?? done;
+  return leaves(second) - leaves(first);
+}
+/** The second step over the first. */
+export function recoveryRatio(sight: Sight): Ratio | undefined {
+  const step = stepOf(sight);
+  return step && step.gone(step.second, step.done) / step.gone(step.first, step.done);
+}
+/** The first step, in trunks. */
+export function stepLength(sight: Sight): Ratio | undefined {
+  const step = stepOf(sight);
+  return step && step.gone(step.first, step.done) / sight.size.torso;
+}
+/** Front to back between the ankles once both feet have come, in trunks. */
+export function stanceLength(sight: Sight): Ratio | undefined {
+  const step = stepOf(sight);
+  if (!step) return undefined;
+  const [left, right] = bodySides.map((side) => sight.at(`${side}Ankle`, step.done)[0]);
+  return Math.abs(left! - right!) / sight.size.torso;
+}
+/** The closest that the feet come on their way, of how far apart they stood; below nought where they cross. */
+export function feetGap(sight: Sight): Ratio | undefined {
+  const step = stepOf(sight);
+  if (!step) return undefined;
+  const gap = (time: Ms): Px => sight.at(`${sight.lead}Ankle`, time)[0] - sight.at(`${rearOf(sight)}Ankle`, time)[0];
+  const base = gap(sight.ready);
+  return Math.min(...instants(sight.launch, step.done).map((time) => gap(time) / base));
+}
+
+/** Before a kick the leads change places in this part of the time that the kick takes out. */
+const swapBefore: Ratio = 0.9;
+/** How far the hips travel while the leads change places, in widths of the shoulders. */
+export function switchDrift(sight: Sight): Ratio {
+  const { launch, contact, byLeg, size } = sight;
+  const [from, to] = byLeg ? [launch - swapBefore * (contact - launch), launch - 30] : [launch, contact];
+  return Math.abs(middle(sight, 'Hip', to)[0] - middle(sight, 'Hip', from)[0]) / size.shoulderWidth;
+}
+/** By how much of the base the foot that stood behind is in front once the leads have changed places. */
+export function leadOrder(sight: Sight): Ratio {
+  const ahead = (side: BodySide, other: BodySide, time: Ms): Px =>
+    sight.at(`${side}Ankle`, time)[0] - sight.at(`${other}Ankle`, time)[0];
+  const [lead, rear] = [sight.lead, rearOf(sight)];
+  return ahead(rear, lead, sight.contact) / ahead(lead, rear, sight.ready);
+}
