@@ -130,6 +130,22 @@ describe('measures from points', () => {
     expect(read('st.rear-foot', turned('right', 50, 90))).to.be.closeTo(50, 4);
   });
 
+  it('a knee that drives after its elbow is late by as much', () => {
+    const lateBy = (frames: number): number => {
+      const moving: Moving = (name, frame) => {
+        const [ahead, up] = still(name);
+        if (name === 'rightElbow') return [ahead + 0.5 * between(frame, launchFrame, launchFrame + 8), up];
+        const turn = ((45 + 60 * between(frame, launchFrame + frames, launchFrame + frames + 8)) * Math.PI) / 180;
+        return name === 'rightToe' ? [still('rightHeel')[0] + 0.5 * Math.cos(turn), up] : [ahead, up];
+      };
+      return read('pv.knee-elbow', moving, 'cross');
+    };
+    const gap = 1000 / rate;
+    expect(lateBy(0)).to.be.closeTo(0, gap);
+    expect(lateBy(6)).to.be.closeTo(6 * gap, gap);
+    expect(lateBy(12)).to.be.closeTo(12 * gap, gap);
+  });
+
   it('shoulders that turn are seen to turn from across, by how far one comes before the other', () => {
     const turning: Moving = (name, frame) => {
       const [ahead, up] = jab(name, frame);
