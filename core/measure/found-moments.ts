@@ -27,7 +27,7 @@ export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName
   'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -14, doubt: 45 } },
   'far hand': { launch: { late: 55, doubt: 60 }, home: { late: -19, doubt: 35 } },
   'hand along': { launch: { late: 41, doubt: 50 } },
-  step: { launch: { late: 16, doubt: 45 } },
+  step: { launch: { late: 16, doubt: 50 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
