@@ -6,7 +6,7 @@ import type { FrameIndex, Ms, Ratio } from '../units.ts';
 import { isStep, nearSide, strikePoints, type StrikePoints, type Thrown } from './sight.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { smooth } from './geometry.ts';
-import { fitOf, pathOf, type Path } from './path-fit.ts';
+import { fitOf, isWay, pathOf, type Path } from './path-fit.ts';
 import { feetSetOut } from './steps-on-path.ts';
 
 /** A moment that the path of a limb tells. */
@@ -39,8 +39,6 @@ const [outAtMost, backAtMost, outAtLeast, backAtLeast]: readonly [Ms, Ms, Ms, Ms
 const step: Ms = 5;
 /** A limb that goes less far, in trunks, is followed no better than it jitters. */
 const leastWay: Ratio = 0.3;
-/** A way that fits worse, as a share of its length, is another movement. */
-const mostOff: Ratio = 0.15;
 
 /**
  * When a limb sets out for the contact, or is home from it: of a way that begins and ends at rest, and before or after which it
@@ -62,8 +60,7 @@ function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
     );
     if (fit.off < best.off) best = { moment, ...fit };
   }
-  const { moment, off, way } = best;
-  return way >= leastWay && Math.sqrt(2 * off) <= mostOff * way ? moment : undefined;
+  return isWay(best, leastWay) ? best.moment : undefined;
 }
 
 /** What sinks before it goes out, or with it, goes no straight way: uppercuts are looked at for these, and straights to the body. */

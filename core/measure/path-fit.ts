@@ -2,6 +2,12 @@ import { pointAt, pointCount, type BodySize, type PointName } from '../body/inde
 import type { Ms, Px, Ratio } from '../units.ts';
 import type { StrikePoints } from './sight.ts';
 
+/** A way that fits worse, as a share of its length, is another movement. */
+const mostOff: Ratio = 0.15;
+/** Whether a point has gone along a way. @param least how far it goes at the least, in trunks */
+export const isWay = ({ off, way }: { off: number; way: Ratio }, least: Ratio): boolean =>
+  way >= least && Math.sqrt(2 * off) <= mostOff * way;
+
 /** Places of a point, in trunks, and when: against the hips, or in the picture. */
 export interface Path {
   times: readonly Ms[];

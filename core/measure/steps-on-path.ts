@@ -2,15 +2,15 @@ import { least } from 'd3-array';
 import { bodySides, type BodySize } from '../body/index.ts';
 import type { Ms, Ratio } from '../units.ts';
 import { smooth } from './geometry.ts';
-import { fitOf, pathOf, type Path } from './path-fit.ts';
+import { fitOf, isWay, pathOf, type Path } from './path-fit.ts';
 import type { StrikePoints } from './sight.ts';
 
 /** How long before both feet stand a step may begin, and how long a foot is on its way at least. */
 const [longest, shortest]: readonly [Ms, Ms] = [700, 100];
 /** First every so often, then closer round what fits best. */
 const [coarse, fine]: readonly [Ms, Ms] = [40, 10];
-/** A foot that goes less far, in trunks, stays; a way that fits worse, as a share of its length, is another movement. */
-const [leastWay, mostOff]: readonly [Ratio, Ratio] = [0.12, 0.15];
+/** A foot that goes less far, in trunks, stays. */
+const leastWay: Ratio = 0.12;
 
 interface Way {
   from: Ms;
@@ -44,7 +44,7 @@ function footLeaves(path: Path, stands: Ms): Ms | undefined {
   if (!about) return undefined;
   const round = (middle: Ms): Ms[] => every(fine, middle - coarse, middle + coarse);
   const best = bestOf(round(about.from), round(about.to)) ?? about;
-  return best.way >= leastWay && Math.sqrt(2 * best.off) <= mostOff * best.way ? best.from : undefined;
+  return isWay(best, leastWay) ? best.from : undefined;
 }
 
 /** When the first foot of a step leaves, by when both stand; undefined where neither is seen to go. */

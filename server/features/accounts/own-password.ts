@@ -16,5 +16,5 @@ export const requireOwnPassword = (
 ): Promise<void> =>
   counting(guesses, email, request, async () => {
     const [known] = await db.select().from(account).where(eq(account.id, id));
-    if (!(await passwordFits(known?.passwordHash, current))) throw new WrongGuess('current', 'This is not your password.');
+    if (!(await passwordFits(known?.passwordHash, current))) throw new WrongGuess(422, 'This is not your password.', 'current');
   });

@@ -17,10 +17,10 @@ const limits = {
 /** Where somebody has signed in once, they are known for so long: strangers who guess elsewhere do not lock them out. */
 const knownFor = 90 * day;
 
-/** A code that was given and is wrong. */
+/** A password or code that was given and is wrong: whoever asked for it counts it. */
 export class WrongGuess extends Refusal {
-  constructor(field: string, message: string) {
-    super(422, message, [{ field, message }]);
+  constructor(status: number, message: string, field?: string) {
+    super(status, message, field === undefined ? undefined : [{ field, message }]);
   }
 }
 

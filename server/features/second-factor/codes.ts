@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
-import { create } from 'qrcode';
+import { toString } from 'qrcode';
 import type { OfferedSecret } from '@wax-fist/contract/second-factor';
 
 /** As apps expect it where nothing else is told (RFC 6238): six digits, anew every half minute. */
@@ -14,37 +14,26 @@ const [codesMade, bytesOfCode] = [8, 15] as const;
 const totpOf = (secret: string, email = ''): TOTP =>
   new TOTP({ issuer: 'Wax Fist', label: email, secret: Secret.fromBase32(secret), digits, period });
 
+/** As it is meant: without spaces and dashes, in small letters. */
+const asMeant = (code: string): string => code.replaceAll(/[\s-]/g, '').toLowerCase();
+export const isOfApp = (code: string): boolean => /^\d+$/.test(asMeant(code)) && asMeant(code).length === digits;
+
 /** The half minute, since 1970, of which a code is; undefined when it is wrong or out of time. @param now milliseconds since 1970 */
 export function stepOf(secret: string, code: string, now: number): number | undefined {
-  const off = totpOf(secret).validate({ token: code, window: mayBeOff, timestamp: now });
+  const off = totpOf(secret).validate({ token: asMeant(code), window: mayBeOff, timestamp: now });
   return off === null ? undefined : Math.floor(now / 1000 / period) + off;
 }
 /** What the app shows. @param now milliseconds since 1970 */
 export const codeAt = (secret: string, now: number): string => totpOf(secret).generate({ timestamp: now });
 
-/** A square code as an SVG: black on white, with the rim that readers need. */
-function pictureOf(address: string): string {
-  const { modules } = create(address, { errorCorrectionLevel: 'M' });
-  const rim = 4;
-  const side = modules.size + 2 * rim;
-  const squares = Array.from(modules.data.entries()).flatMap(([place, dark]) =>
-    dark ? [`M${(place % modules.size) + rim} ${Math.floor(place / modules.size) + rim}h1v1h-1z`] : [],
-  );
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${side} ${side}"><path fill="#fff" d="M0 0h${side}v${side}H0z"/><path d="${squares.join('')}"/></svg>`;
-}
-
 /** A new secret for somebody’s app. */
-export function newSecret(email: string): OfferedSecret {
+export async function newSecret(email: string): Promise<OfferedSecret> {
   const secret = new Secret({ buffer: new Uint8Array(randomBytes(bytesOfSecret)).buffer }).base32;
   const address = totpOf(secret, email).toString();
-  return { secret, address, picture: pictureOf(address) };
+  return { secret, address, picture: await toString(address, { type: 'svg' }) };
 }
 
-/** As somebody reads it from paper: without spaces and dashes, in small letters. */
-const asTyped = (code: string): string => code.replaceAll(/[\s-]/g, '').toLowerCase();
-export const isOfApp = (code: string): boolean => new RegExp(`^\\d{${digits}}$`).test(asTyped(code));
-export const digitsOf = (code: string): string => asTyped(code);
-export const hashOf = (code: string): string => createHash('sha256').update(asTyped(code)).digest('base64url');
+export const hashOf = (code: string): string => createHash('sha256').update(asMeant(code)).digest('base64url');
 
 /** Codes for when the app is lost: four letters and again, that are hard to mistake. */
 export const newCodes = (): string[] =>

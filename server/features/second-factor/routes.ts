@@ -21,7 +21,7 @@ export function secondFactorRoutes(router: Router, { db, pool }: Services): void
   serve(router, secondFactorEndpoints.mySecondFactor, ({ account: me }) => secondFactorOf(db, me.id));
   serve(router, secondFactorEndpoints.offerSecondFactor, async ({ body: { current }, account: me, request }) => {
     await requireOwnPassword(db, guesses, me, request, current);
-    const offered = newSecret(me.email);
+    const offered = await newSecret(me.email);
     request.session.offeredSecret = offered.secret;
     return offered;
   });

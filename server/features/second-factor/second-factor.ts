@@ -4,9 +4,9 @@ import type { Database } from '../../db/connection.ts';
 import { secondFactor } from '../../db/schema/index.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { WrongGuess } from '../accounts/slow-down.ts';
-import { digitsOf, hashOf, isOfApp, newCodes, stepOf } from './codes.ts';
+import { hashOf, isOfApp, newCodes, stepOf } from './codes.ts';
 
-const wrong = (): WrongGuess => new WrongGuess('code', 'This code is wrong, out of time, or was taken already.');
+const wrong = (): WrongGuess => new WrongGuess(422, 'This code is wrong, out of time, or was taken already.', 'code');
 
 export async function secondFactorOf(db: Database, accountId: string): Promise<SecondFactor> {
   const [row] = await db.select().from(secondFactor).where(eq(secondFactor.accountId, accountId));
@@ -29,7 +29,7 @@ export async function requireSecondFactor(db: Database, accountId: string, code:
   if (taken.length === 0) throw wrong();
 
   async function takeStep() {
-    const step = stepOf(row!.secret, digitsOf(code), Date.now());
+    const step = stepOf(row!.secret, code, Date.now());
     if (step === undefined) return [];
     return db
       .update(secondFactor)
@@ -49,7 +49,7 @@ export async function requireSecondFactor(db: Database, accountId: string, code:
 
 /** From now on somebody needs a code. @returns codes for when the app is lost, which are kept nowhere @throws WrongGuess */
 export async function takeSecret(db: Database, accountId: string, secret: string, code: string): Promise<string[]> {
-  const step = stepOf(secret, digitsOf(code), Date.now());
+  const step = stepOf(secret, code, Date.now());
   if (step === undefined) throw wrong();
   const codes = newCodes();
   const row = { accountId, secret, lastStep: step, codeHashes: codes.map(hashOf) };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { signInShape } from '@wax-fist/contract/accounts';
-import { ref, watch } from 'vue';
+import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useForm } from '../../app/use-form.ts';
 import { useAccount } from './account-store.ts';
@@ -12,9 +12,6 @@ const route = useRoute();
 const router = useRouter();
 const account = useAccount();
 const { draft, problems, failure, busy, send } = useForm(signInShape, { email: '', password: '', code: '' });
-/** Once the server has asked for it, it stays. */
-const needsCode = ref(false);
-watch(problems, ({ code }) => (needsCode.value ||= code !== undefined));
 const shown = ref(false);
 
 const enter = (): Promise<void> =>
@@ -46,7 +43,7 @@ const enter = (): Promise<void> =>
       :error-messages="problems.password"
     />
     <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
-    <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" class="mb-2" />
+    <CodeField v-model="draft.code" once-asked :problem="problems.code" class="mb-2" />
     <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
     <VBtn type="submit" color="primary" size="large" block :loading="busy">Sign in</VBtn>
   </DoorSheet>

@@ -5,7 +5,7 @@ import { typedCode } from '@wax-fist/contract/second-factor';
 import { shortText } from '@wax-fist/contract/shapes';
 import { messageOf } from '@wax-fist/core/message-of';
 import { object } from 'yup';
-import { ref, watch } from 'vue';
+import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import { vTakeFocus } from '../../app/take-focus.ts';
@@ -30,8 +30,6 @@ const shape = signInShape
   .pick(['email'])
   .concat(object({ name: shortText('Name').required('Your name is needed.'), password: newPassword(), code: typedCode() }));
 const { draft, problems, failure: trouble, busy, send } = useForm(shape, { email: '', name: '', password: '', code: '' });
-const needsCode = ref(false);
-watch(problems, ({ code: problem }) => (needsCode.value ||= problem !== undefined));
 
 const enter = (): Promise<void> =>
   send(async (body) => {
@@ -66,7 +64,7 @@ const enter = (): Promise<void> =>
         :error-messages="problems.password"
       />
       <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
-      <CodeField v-if="needsCode" v-model="draft.code" :problem="problems.code" class="mb-2" />
+      <CodeField v-model="draft.code" once-asked :problem="problems.code" class="mb-2" />
       <VAlert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ trouble }}</VAlert>
       <VBtn type="submit" color="primary" size="large" block :loading="busy">Come in</VBtn>
     </template>
