@@ -9,5 +9,7 @@ export interface Services extends Connection {
   settings: Settings;
   storage: Storage;
   queue: Queue;
+  /** How many workers have given a sign of life lately. */
+  workersAlive: () => Promise<number>;
   log: Logger;
 }

@@ -15,6 +15,8 @@ export interface Settings {
   metricsPort?: number;
   workerMetricsPort?: number;
   databaseUrl: string;
+  /** Whether that database is the register of many clubs, each with a database of its own, and not that of one. */
+  manyClubs: boolean;
   secret: string;
   /** Only over https; off for the loopback start. */
   secureCookie: boolean;
@@ -91,6 +93,12 @@ function hostFrom(told = '127.0.0.1'): string {
   return told;
 }
 
+/** @throws Error for what is neither */
+function manyFrom(told = 'one'): boolean {
+  if (told !== 'one' && told !== 'many') throw new Error('WAX_CLUBS is one or many.');
+  return told === 'many';
+}
+
 /** @throws Error naming the variable that is missing or wrong. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const home = resolve(environment.WAX_HOME ?? '.local');
@@ -108,6 +116,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     workerMetricsPort: portFrom(environment, 'WAX_WORKER_METRICS_PORT'),
     journalDays,
     databaseUrl,
+    manyClubs: manyFrom(environment.WAX_CLUBS),
     secret: environment.WAX_SECRET ?? keptSecret(home, 'cookie-secret'),
     secureCookie: environment.WAX_SECURE_COOKIE === '1',
     trustProxy: trustedFrom(environment.WAX_TRUST_PROXY),

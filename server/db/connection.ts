@@ -28,6 +28,16 @@ export function connect(databaseUrl: string, connections = 10): Connection {
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool, close: () => pool.end() };
 }
 
+/** Connects for as long as something takes. */
+export async function whileConnected<T>(databaseUrl: string, doing: (connection: Connection) => Promise<T>): Promise<T> {
+  const connection = connect(databaseUrl, 3);
+  try {
+    return await doing(connection);
+  } finally {
+    await connection.close();
+  }
+}
+
 /** Does something that one process at a time may do to a database, such as making tables: two that start together would lock each other out. */
 export async function alone<T>(pool: Pool, act: () => Promise<T>): Promise<T> {
   const client = await pool.connect();

@@ -13,7 +13,7 @@ import { film, filmStep, workerSign } from '../db/schema/index.ts';
 import { blows, ffmpeg, made } from '../test/films.ts';
 import { eventually } from '../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
-import { openQueue } from './queue.ts';
+import { openJobs } from './queue.ts';
 import { importRules } from './import-steps.ts';
 import { tidyDrafts } from './tidy-drafts.ts';
 import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
@@ -70,7 +70,7 @@ describe('workers', function () {
   it('that start at the same moment on an empty database do not lock each other out', async () => {
     const { pool, settings } = server.services;
     await pool.query('drop schema if exists pgboss cascade');
-    const opened = await Promise.all(Array.from({ length: 5 }, () => openQueue(settings.databaseUrl, pool, () => undefined)));
+    const opened = await Promise.all(Array.from({ length: 5 }, () => openJobs(settings.databaseUrl, pool, () => undefined)));
     await Promise.all(opened.map((queue) => queue.stop()));
   });
 

@@ -8,6 +8,7 @@ import { film, filmStep } from '../db/schema/index.ts';
 import { eventually } from '../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
 import { importRules } from './import-steps.ts';
+import { onlyClubId } from '../clubs/open-clubs.ts';
 import { rescue } from './rescue.ts';
 import { takeJobs } from './take-jobs.ts';
 
@@ -23,6 +24,7 @@ describe('many films that wait for one worker', function () {
 
   it('300 films come to their end, those that nobody can review yet before what only adds to others, rescue or not', async () => {
     const { db, storage, queue, settings } = server.services;
+    const { jobs } = server;
     const { sessionId, filmId: scene } = await addScene(server);
     const films = Array.from({ length: 300 }, () => uuid());
     /** What the steps would have found; here they find nothing, and only tell that it is their turn. */
@@ -52,7 +54,8 @@ describe('many films that wait for one worker', function () {
         .catch(() => undefined);
     }, 1500);
     const log = pino({ level: 'silent' });
-    await takeJobs({ db, storage, home: settings.home, pose: 'lite', worker: 'one', ending: ending.signal }, queue, log);
+    const worker = { db, storage, home: settings.home, pose: 'lite' as const, worker: 'one', ending: ending.signal };
+    await takeJobs(new Map([[onlyClubId, worker]]), jobs, log, ending.signal);
     await eventually(
       'the end of every film',
       async () => db.$count(filmStep, sql`${filmStep.state} = 'waiting' and ${filmStep.filmId} <> ${scene}`),

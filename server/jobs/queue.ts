@@ -10,23 +10,31 @@ const atNight = '30 3 * * *';
 const priorities = { review: 10, rest: 0 } as const;
 export type ImportPart = keyof typeof priorities;
 
-interface Job {
+export interface Job {
+  /** The club of the film; empty, or absent in jobs of before, where the installation is one club. */
+  clubId?: string;
   filmId: string;
   part: ImportPart;
 }
 
+/** What a club asks for. */
 export interface Queue {
   /** Asks any worker to work on this film. Asking twice before one has begun is asking once. */
   importFilm: (filmId: string, part?: ImportPart) => Promise<void>;
+}
+
+/** The jobs of an installation, of all its clubs. */
+export interface Jobs {
+  queueOf: (clubId: string) => Queue;
   /** Takes jobs one at a time until stopped. */
-  work: (onImport: (filmId: string, part: ImportPart) => Promise<void>) => Promise<void>;
+  work: (onImport: (job: Job) => Promise<void>) => Promise<void>;
   /** Does something every night, on one worker of all. */
   everyNight: (onNight: () => Promise<void>) => Promise<void>;
   stop: () => Promise<void>;
 }
 
-/** Jobs in the same PostgreSQL. They only wake a worker; what is to be done stands in the steps of the film. */
-export async function openQueue(databaseUrl: string, pool: Pool, onError: (error: Error) => void): Promise<Queue> {
+/** Jobs in the PostgreSQL of the installation. They only wake a worker; what is to be done stands in the steps of the film. */
+export async function openJobs(databaseUrl: string, pool: Pool, onError: (error: Error) => void): Promise<Jobs> {
   const boss = new PgBoss({ connectionString: databaseUrl, max: 4 });
   boss.on('error', onError);
   await alone(pool, async () => {
@@ -43,16 +51,18 @@ export async function openQueue(databaseUrl: string, pool: Pool, onError: (error
     await boss.schedule(nightQueue, atNight);
   });
   return {
-    async importFilm(filmId, part = 'review') {
-      const job: Job = { filmId, part };
-      await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${filmId} ${part}` });
-    },
+    queueOf: (clubId) => ({
+      async importFilm(filmId, part = 'review') {
+        const job: Job = { clubId, filmId, part };
+        await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${filmId} ${part}` });
+      },
+    }),
     async work(onImport) {
       const options = { pollingIntervalSeconds: 0.5, batchSize: 1, priority: true };
       const worker: string = await boss.work<Job>(importQueue, options, async ([job]) => {
         // Where one was, there may be more: the next is looked for at once, and not when the interval is over.
         boss.notifyWorker(worker);
-        if (job) await onImport(job.data.filmId, job.data.part);
+        if (job) await onImport(job.data);
       });
     },
     async everyNight(onNight) {

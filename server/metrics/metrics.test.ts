@@ -8,7 +8,7 @@ import express from 'express';
 import { filmStep } from '../db/schema/index.ts';
 import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
 import { registryOf, serveMetrics } from './serve-metrics.ts';
-import { watchClub, watchRequests } from './watch-server.ts';
+import { watchClubs, watchRequests } from './watch-server.ts';
 import { watchSteps } from './watch-worker.ts';
 
 /** A line of the text form of Prometheus: a name, labels, a number; or what is said of a name. */
@@ -35,7 +35,7 @@ describe('what is counted', () => {
     const { filmId } = await addScene(server);
     await server.services.db.insert(filmStep).values({ filmId, step: 'hits', state: 'failed' });
     const registry = registryOf('server');
-    watchClub(registry, server.services, () => ({ kept: 7, made: 3 }));
+    watchClubs(registry, () => [{ ...server.services, answers: { kept: 7, made: 3 } }]);
     const base = await served(registry);
     const answer = await fetch(`${base}/metrics`);
     expect(answer.headers.get('content-type')).to.include('text/plain; version=0.0.4');

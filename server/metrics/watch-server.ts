@@ -1,5 +1,5 @@
 import { importSteps } from '@wax-fist/contract/footage';
-import { count } from 'drizzle-orm';
+import { count, inArray } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import { Counter, Gauge, Histogram, type Registry } from 'prom-client';
 import type { Connection } from '../db/connection.ts';
@@ -29,22 +29,41 @@ export function watchRequests(registry: Registry): RequestHandler {
   };
 }
 
-/** What is asked for when somebody looks: connections, answers that were kept, and how far imports are. */
-export function watchClub(
-  registry: Registry,
-  { db, pool }: Pick<Connection, 'db' | 'pool'>,
-  answers: () => { kept: number; made: number },
-): void {
+/** A club as far as it is counted. */
+export interface CountedClub extends Pick<Connection, 'db' | 'pool'> {
+  answers: { kept: number; made: number };
+}
+
+/** What is asked for when somebody looks: connections, answers that were kept, and how far imports are, of all clubs together. */
+export function watchClubs(registry: Registry, clubs: () => readonly CountedClub[]): void {
   const registers = [registry];
+  const sumOf = (count: (club: CountedClub) => number): number => clubs().reduce((sum, club) => sum + count(club), 0);
+  new Gauge({
+    name: 'wax_clubs',
+    help: 'Clubs that are open here.',
+    registers,
+    collect() {
+      this.set(clubs().length);
+    },
+  });
   new Gauge({
     name: 'wax_database_connections',
     help: 'Connections of this process to the database, and requests that wait for one.',
     labelNames: ['state'],
     registers,
     collect() {
-      this.set({ state: 'idle' }, pool.idleCount);
-      this.set({ state: 'busy' }, pool.totalCount - pool.idleCount);
-      this.set({ state: 'waited for' }, pool.waitingCount);
+      this.set(
+        { state: 'idle' },
+        sumOf(({ pool }) => pool.idleCount),
+      );
+      this.set(
+        { state: 'busy' },
+        sumOf(({ pool }) => pool.totalCount - pool.idleCount),
+      );
+      this.set(
+        { state: 'waited for' },
+        sumOf(({ pool }) => pool.waitingCount),
+      );
     },
   });
   new Counter({
@@ -53,10 +72,15 @@ export function watchClub(
     labelNames: ['how'],
     registers,
     collect() {
-      const { kept, made } = answers();
       this.reset();
-      this.inc({ how: 'kept' }, kept);
-      this.inc({ how: 'made' }, made);
+      this.inc(
+        { how: 'kept' },
+        sumOf(({ answers }) => answers.kept),
+      );
+      this.inc(
+        { how: 'made' },
+        sumOf(({ answers }) => answers.made),
+      );
     },
   });
   new Gauge({
@@ -66,11 +90,14 @@ export function watchClub(
     registers,
     async collect() {
       for (const step of importSteps) for (const state of unsettled) this.set({ step, state }, 0);
-      const rows = await db
-        .select({ step: filmStep.step, state: filmStep.state, films: count() })
-        .from(filmStep)
-        .groupBy(filmStep.step, filmStep.state);
-      for (const { step, state, films } of rows) if (unsettled.some((one) => one === state)) this.set({ step, state }, films);
+      for (const { db } of clubs()) {
+        const rows = await db
+          .select({ step: filmStep.step, state: filmStep.state, films: count() })
+          .from(filmStep)
+          .where(inArray(filmStep.state, unsettled))
+          .groupBy(filmStep.step, filmStep.state);
+        for (const { step, state, films } of rows) this.inc({ step, state }, films);
+      }
     },
   });
 }

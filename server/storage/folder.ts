@@ -41,6 +41,7 @@ export function folderStorage(home: string): Storage {
     },
     // A worker may put something in meanwhile; then it is gone through again.
     remove: (filmId) => rm(join(root, filmId), { recursive: true, force: true, maxRetries: 5, retryDelay: 50 }),
+    removeAll: () => rm(root, { recursive: true, force: true, maxRetries: 5, retryDelay: 50 }),
     async check() {
       await mkdir(root, { recursive: true });
       await access(root, constants.W_OK);

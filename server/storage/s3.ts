@@ -21,10 +21,12 @@ export interface S3Settings {
   bucket: string;
   accessKeyId: string;
   secretAccessKey: string;
+  /** What every key begins with: the part of the store that is this club’s. */
+  prefix?: string;
 }
 
-/** Bytes in any S3-compatible store, as `clips/<film>/<file>`; what programs have to read is copied into `<home>/copies` meanwhile. */
-export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settings, home: string): Storage {
+/** Bytes in any S3-compatible store, as `<prefix>clips/<film>/<file>`; what programs have to read is copied into `<home>/copies` meanwhile. */
+export function s3Storage({ endpoint, region, bucket, prefix = '', ...credentials }: S3Settings, home: string): Storage {
   const client = new S3Client({
     endpoint,
     region,
@@ -34,7 +36,7 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
     requestChecksumCalculation: 'WHEN_REQUIRED',
     responseChecksumValidation: 'WHEN_REQUIRED',
   });
-  const keyOf = (filmId: string, file: string): string => `${filmsFolder}/${filmId}/${file}`;
+  const keyOf = (filmId: string, file: string): string => `${prefix}${filmsFolder}/${filmId}/${file}`;
   /** Two workers of one machine have copies of their own: one lets go while the other still reads. */
   const copies = join(home, 'copies', String(process.pid));
   const copyOf = (filmId: string, file: FilmFile): string => join(copies, filmId, file);
@@ -43,8 +45,11 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
     const { Body } = await client.send(new GetObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file), Range }));
     return Body as Readable;
   };
-  const objectsOf = async (filmId: string) =>
-    (await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix: keyOf(filmId, '') }))).Contents ?? [];
+  const objectsBelow = async (Prefix: string) =>
+    (await client.send(new ListObjectsV2Command({ Bucket: bucket, Prefix }))).Contents ?? [];
+  const objectsOf = (filmId: string) => objectsBelow(keyOf(filmId, ''));
+  const removeObjects = (objects: Awaited<ReturnType<typeof objectsBelow>>) =>
+    client.send(new DeleteObjectsCommand({ Bucket: bucket, Delete: { Objects: objects.map(({ Key }) => ({ Key: Key! })) } }));
   const bytes: Storage['bytes'] = async (filmId, file) => {
     try {
       return (await client.send(new HeadObjectCommand({ Bucket: bucket, Key: keyOf(filmId, file) }))).ContentLength;
@@ -85,11 +90,13 @@ export function s3Storage({ endpoint, region, bucket, ...credentials }: S3Settin
       });
     },
     async remove(filmId) {
-      const Contents = await objectsOf(filmId);
-      if (Contents.length === 0) return;
-      await client.send(
-        new DeleteObjectsCommand({ Bucket: bucket, Delete: { Objects: Contents.map(({ Key }) => ({ Key: Key! })) } }),
-      );
+      const objects = await objectsOf(filmId);
+      if (objects.length > 0) await removeObjects(objects);
+    },
+    async removeAll() {
+      // A store tells a thousand at a time, and takes away as many.
+      for (let left = await objectsBelow(prefix + filmsFolder); left.length > 0; left = await objectsBelow(prefix + filmsFolder))
+        await removeObjects(left);
     },
     async check() {
       await client.send(new HeadBucketCommand({ Bucket: bucket }));

@@ -96,6 +96,15 @@ for (const [kind, make] of Object.entries(kinds)) {
       expect(await storage.bytes('one', 'original')).to.equal(undefined);
     });
 
+    it('removes all films of a club, and goes on', async () => {
+      for (const film of ['one', 'two']) await storage.keep(await arrived(film), film, 'original');
+      await storage.removeAll();
+      await storage.removeAll();
+      expect([await storage.list('one'), await storage.list('two')]).to.deep.equal([[], []]);
+      await storage.keep(await arrived('anew'), 'one', 'original');
+      expect(await storage.bytes('one', 'original')).to.equal(4);
+    });
+
     it('complains when nothing can be written', async () => {
       await storage.check();
       await breakIt();

@@ -41,6 +41,8 @@ export interface Storage {
   /** What there is of a film; nothing where it is not there. */
   list: (filmId: string) => Promise<KeptFile[]>;
   remove: (filmId: string) => Promise<void>;
+  /** Removes every film of the club. */
+  removeAll: () => Promise<void>;
   /** Throws when nothing can be written. */
   check: () => Promise<void>;
 }

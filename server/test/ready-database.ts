@@ -5,7 +5,7 @@ import { connect } from '../db/connection.ts';
 import { migrateDatabase } from '../db/migrate.ts';
 import { account, workerSign } from '../db/schema/index.ts';
 import { hashedPassword } from '../features/accounts/passwords.ts';
-import { openQueue } from '../jobs/queue.ts';
+import { openJobs } from '../jobs/queue.ts';
 import { databaseNamed } from './database-named.ts';
 
 export const password = 'rope and canvas';
@@ -23,7 +23,7 @@ async function make(administration: Pool, given: string): Promise<ReadyDatabase>
   const databaseUrl = databaseNamed(given, name);
   const connection = connect(databaseUrl);
   await migrateDatabase(connection);
-  await (await openQueue(databaseUrl, connection.pool, () => undefined)).stop();
+  await (await openJobs(databaseUrl, connection.pool, () => undefined)).stop();
   // This worker is alive for as long as the tests take, however slow the machine.
   await connection.db.insert(workerSign).values({ worker: 'test', seenAt: new Date(Date.now() + 3_600_000) });
   const accountIds = Object.fromEntries(roles.map((role) => [role, uuid()])) as Record<Role, string>;

@@ -13,8 +13,10 @@ import { appOf } from '../app.ts';
 import { connect, type Database } from '../db/connection.ts';
 import { account, film, trainee, trainingSession } from '../db/schema/index.ts';
 import { packTimeline, timelineOf } from '@wax-fist/core/film';
-import { openQueue } from '../jobs/queue.ts';
+import { openJobs, type Jobs } from '../jobs/queue.ts';
 import { takeJobs } from '../jobs/take-jobs.ts';
+import { workersAlive } from '../jobs/worker-signs.ts';
+import { onlyClubId } from '../clubs/open-clubs.ts';
 import { openLog } from '../log.ts';
 import { settingsFrom } from '../settings.ts';
 import { storageFrom } from '../storage/open.ts';
@@ -36,8 +38,13 @@ export interface Answer<T = any> {
 
 /** A browser as far as the server can tell: it keeps its cookie. */
 export class Visitor {
-  #cookie = '';
-  constructor(readonly base: string) {}
+  #cookie: string;
+  constructor(
+    readonly base: string,
+    cookie = '',
+  ) {
+    this.#cookie = cookie;
+  }
 
   /** For whoever asks by other means. */
   get cookie(): string {
@@ -47,10 +54,15 @@ export class Visitor {
   async fetch(path: string, init: RequestInit = {}): Promise<Response> {
     const headers = new Headers(init.headers);
     if (this.#cookie) headers.set('cookie', this.#cookie);
-    const response = await fetch(this.base + path, { ...init, headers });
+    const response = await this.send(path, { ...init, headers });
     const [cookie] = response.headers.getSetCookie();
     if (cookie) this.#cookie = cookie.split(';')[0]!;
     return response;
+  }
+
+  /** How a request gets to the server. */
+  protected send(path: string, init: RequestInit): Promise<Response> {
+    return fetch(this.base + path, init);
   }
 
   async ask<T = any>(
@@ -82,6 +94,7 @@ export class Visitor {
 export interface ServerUnderTest {
   base: string;
   services: Services;
+  jobs: Jobs;
   visitor: () => Visitor;
   /** A visitor signed in with this role. */
   as: (role: Role) => Promise<Visitor>;
@@ -126,11 +139,13 @@ export async function startServer({
   });
   const storage = storageFrom(settings);
   const log = openLog(logged ? 'trace' : 'silent', 'test', logged && { write: (line) => void logged.push(line) });
-  const queue = await openQueue(databaseUrl, connection.pool, () => undefined);
+  const jobs = await openJobs(databaseUrl, connection.pool, () => undefined);
   const ending = new AbortController();
-  if (works)
-    await takeJobs({ db: connection.db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal }, queue, log);
-  const services: Services = { ...connection, settings, storage, queue, log };
+  const { db } = connection;
+  const worked = { db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal };
+  if (works) await takeJobs(new Map([[onlyClubId, worked]]), jobs, log, ending.signal);
+  const queue = jobs.queueOf(onlyClubId);
+  const services: Services = { ...connection, settings, storage, queue, workersAlive: () => workersAlive(db), log };
   const server = await new Promise<Server>((resolve) => {
     const started = appOf(services, join(home, 'no-web')).listen(0, '127.0.0.1', () => resolve(started));
   });
@@ -138,6 +153,7 @@ export async function startServer({
   return {
     base,
     services,
+    jobs,
     visitor: () => new Visitor(base),
     as: (role) => new Visitor(base).signIn(`${role}@club.example`),
     accountId: (role) => accountIds[role],
@@ -145,7 +161,7 @@ export async function startServer({
       ending.abort();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await queue.stop().catch(() => undefined);
+      await jobs.stop().catch(() => undefined);
       await connection.close();
       await administration.query(`drop database ${name} with (force)`);
       await administration.end();

@@ -1,13 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { messageOf } from '@wax-fist/core/message-of';
-import { connect } from '../../db/connection.ts';
+import { settingsOfClub } from '../../clubs/club-settings.ts';
+import { whileInHouse } from '../../clubs/house.ts';
+import { clubAt, listClubs } from '../../clubs/register.ts';
+import { whileConnected, type Connection } from '../../db/connection.ts';
 import { migrateDatabase } from '../../db/migrate.ts';
-import { settingsFrom } from '../../settings.ts';
+import { settingsFrom, type Settings } from '../../settings.ts';
 import { storageFrom } from '../../storage/open.ts';
-import { BackupProblem, openOrMakePlace, openPlace, snapshotNames } from './place.ts';
+import type { Storage } from '../../storage/storage.ts';
+import { BackupProblem, openOrMakePlace, openPlace, snapshotNames, type OpenPlace } from './place.ts';
 import { readBackup } from './read-backup.ts';
 import { verifyBackup, writeBackup } from './write-backup.ts';
 
@@ -15,12 +19,14 @@ import { verifyBackup, writeBackup } from './write-backup.ts';
 const help = `bin/backup FOLDER [--keep N] [--passphrase-file FILE]
   Backs the club up into FOLDER: the database, and films that are not there yet. All of it is sealed by a passphrase, which is
   read from WAX_BACKUP_PASSPHRASE or FILE, or asked for. What was written is read back. With --keep only the N newest stay.
+  Where there are many clubs, each is backed up into a folder of its host name in FOLDER, or with --club HOST that one into FOLDER.
 bin/backup FOLDER --verify
   Reads the newest backup back, whole.
 bin/backup FOLDER --list
   The backups in FOLDER.
-bin/restore FOLDER [--name BACKUP] [--passphrase-file FILE]
-  Puts the newest backup, or the one named, back into an empty database and data folder.
+bin/restore FOLDER [--name BACKUP] [--passphrase-file FILE] [--club HOST]
+  Puts the newest backup, or the one named, back into an empty database and data folder; where there are many clubs, into the one
+  named, which was added with --empty. So a club moves from an installation of its own into one of many, and back.
 `;
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(bytes < 1e8 ? 1 : 0)} MB`;
@@ -47,7 +53,7 @@ async function run(): Promise<void> {
     allowPositionals: true,
     options: {
       ...{ keep: { type: 'string' }, verify: { type: 'boolean' }, list: { type: 'boolean' } },
-      ...{ name: { type: 'string' }, 'passphrase-file': { type: 'string' }, help: { type: 'boolean' } },
+      ...{ name: { type: 'string' }, club: { type: 'string' }, 'passphrase-file': { type: 'string' }, help: { type: 'boolean' } },
     },
   });
   const [what, named, ...more] = positionals;
@@ -69,23 +75,50 @@ async function run(): Promise<void> {
     return say(`${name} is whole: the database and ${films.length} files of films.`);
   }
   const settings = settingsFrom(process.env);
-  const connection = connect(settings.databaseUrl, 3);
-  try {
-    const shared = { settings, connection, storage: storageFrom(settings), say };
-    if (what === 'backup') {
-      await migrateDatabase(connection);
-      const place = await openOrMakePlace(folder, passphrase);
-      const { name, films, bytes, added } = await writeBackup({ ...shared, place, keep });
-      say(`Backed up and read back: ${name}, ${films} films, ${megabytes(bytes)}, of which ${megabytes(added)} are new.`);
-    } else {
-      const place = await openPlace(folder, passphrase);
-      const { madeAt, films, tables } = await readBackup({ ...shared, place, name: values.name });
-      const rows = Object.values(tables).reduce((sum, count) => sum + count, 0);
-      say(`Restored as it was at ${madeAt}: ${rows} rows and ${films.length} files of films, each compared.`);
-    }
-  } finally {
-    await connection.close();
+  const clubs = await clubsIn(settings, values.club);
+  if (what === 'restore' && settings.manyClubs && values.club === undefined)
+    throw new BackupProblem('Into which club? --club names its host.');
+  for (const { host, own } of clubs) {
+    const where = host === undefined || values.club !== undefined ? folder : join(folder, host);
+    await atClub(own, async (shared) => {
+      if (what === 'backup') await backUp(shared, await openOrMakePlace(where, passphrase), keep);
+      else await restore(shared, await openPlace(where, passphrase), values.name);
+    });
   }
+}
+
+/** The clubs that are meant, each with its settings: the only one, the one named, or all. */
+async function clubsIn(settings: Settings, named: string | undefined): Promise<{ host?: string; own: Settings }[]> {
+  if (!settings.manyClubs) {
+    if (named !== undefined) throw new BackupProblem('This installation is one club; --club is for one of many.');
+    return [{ own: settings }];
+  }
+  const listed = await whileInHouse(settings, async ({ db }) =>
+    named === undefined ? listClubs(db) : [await clubAt(db, named)],
+  );
+  return listed.map((one) => ({ host: one.host, own: settingsOfClub(settings, one) }));
+}
+
+interface Shared {
+  settings: Settings;
+  connection: Connection;
+  storage: Storage;
+  say: (line: string) => void;
+}
+
+const atClub = (settings: Settings, doing: (shared: Shared) => Promise<void>): Promise<void> =>
+  whileConnected(settings.databaseUrl, (connection) => doing({ settings, connection, storage: storageFrom(settings), say }));
+
+async function backUp(shared: Shared, place: OpenPlace, keep: number | undefined): Promise<void> {
+  await migrateDatabase(shared.connection);
+  const { name, films, bytes, added } = await writeBackup({ ...shared, place, keep });
+  say(`Backed up and read back: ${name}, ${films} films, ${megabytes(bytes)}, of which ${megabytes(added)} are new.`);
+}
+
+async function restore(shared: Shared, place: OpenPlace, name: string | undefined): Promise<void> {
+  const { madeAt, films, tables } = await readBackup({ ...shared, place, name });
+  const rows = Object.values(tables).reduce((sum, count) => sum + count, 0);
+  say(`Restored as it was at ${madeAt}: ${rows} rows and ${films.length} files of films, each compared.`);
 }
 
 await run().catch((error: unknown) => {
