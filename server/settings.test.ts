@@ -30,6 +30,7 @@ describe('settings', () => {
     [{ WAX_PORT: '-1' }, 'WAX_PORT'],
     [{ WAX_METRICS_PORT: 'many' }, 'WAX_METRICS_PORT'],
     [{ WAX_HOST: 'everywhere' }, 'WAX_HOST'],
+    [{ WAX_CLUBS: 'several' }, 'WAX_CLUBS'],
     [{ WAX_DATABASE_URL: '' }, 'WAX_DATABASE_URL'],
   ];
   for (const [change, message] of wrong) {
