@@ -55,9 +55,11 @@ port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 database_home() { if [ "$(id -u)" = 0 ]; then printf '/var/lib/postgresql/wax-fist-%s' "$(printf '%s' "$WAX_HOME" | sha256sum | cut -c1-12)"; else printf '%s/postgres' "$WAX_HOME"; fi; }
 as_database_owner() { if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi; }
 
+# For data that is thrown away: what a crash of the machine would cost is of no interest, what writing it down costs is.
+throwaway_database='-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum_naptime=10min'
 run_database() {
   as_database_owner "$pg_ctl" -D "$1" -l "$1/log" -w -t 60 \
-    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null
+    -o "-p $WAX_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${database_options:-}" start >/dev/null
 }
 
 start_database() {

@@ -13,7 +13,7 @@ import { rescue } from './rescue.ts';
 import { takeJobs } from './take-jobs.ts';
 
 describe('many films that wait for one worker', function () {
-  this.timeout(300_000);
+  this.timeout(120_000);
   let server: ServerUnderTest;
   const runs = Object.entries(importRules).map(([step, { run }]) => ({ step: step as ImportStep, run }));
   before(async () => (server = await startServer({ works: false })));
@@ -22,11 +22,11 @@ describe('many films that wait for one worker', function () {
     await server.stop();
   });
 
-  it('300 films come to their end, those that nobody can review yet before what only adds to others, rescue or not', async () => {
+  it('120 films come to their end, those that nobody can review yet before what only adds to others, rescue or not', async () => {
     const { db, storage, queue, settings } = server.services;
     const { jobs } = server;
     const { sessionId, filmId: scene } = await addScene(server);
-    const films = Array.from({ length: 300 }, () => uuid());
+    const films = Array.from({ length: 120 }, () => uuid());
     /** What the steps would have found; here they find nothing, and only tell that it is their turn. */
     const timeline = Buffer.from(packTimeline(timelineOf([0, 20])));
     const looked = { hasSound: true, duration: 40, frames: 2, firstFrameAt: 0, width: 2, height: 2, timeline };
@@ -60,13 +60,13 @@ describe('many films that wait for one worker', function () {
       'the end of every film',
       async () => db.$count(filmStep, sql`${filmStep.state} = 'waiting' and ${filmStep.filmId} <> ${scene}`),
       (left) => left === 0,
-      280_000,
+      110_000,
     ).finally(() => clearInterval(rescuing));
     ending.abort();
-    expect(done).to.have.length(300 * importSteps.length);
+    expect(done).to.have.length(120 * importSteps.length);
     const lastReview = done.findLastIndex(({ step }) => importRules[step].essential);
     const firstRest = done.findIndex(({ step }) => !importRules[step].essential);
     expect(lastReview, 'all can be reviewed before anything is added to one').to.be.below(firstRest + 1);
-    expect(await db.$count(film, ne(film.id, scene))).to.equal(300);
+    expect(await db.$count(film, ne(film.id, scene))).to.equal(120);
   });
 });
