@@ -85,6 +85,23 @@ describe('review log', () => {
     ]);
   });
 
+  it('has what is said later stand, also after the clock of the server was put back', async () => {
+    const strikeId = uuid();
+    await put([thrown(strikeId)]);
+    const { now } = Date;
+    const saidAt = (): string => new Date(now()).toISOString();
+    await put([observed(strikeId, 'fault', { saidAt: saidAt() })]);
+    Date.now = () => now() - 3_600_000;
+    try {
+      await new Promise((resolve) => setTimeout(resolve, 5));
+      await put([observed(strikeId, 'clean', { saidAt: saidAt() })]);
+    } finally {
+      Date.now = now;
+    }
+    const words = (await shown()).observations.filter((one) => one.strikeId === strikeId);
+    expect(words.map(({ verdict }) => verdict)).to.deep.equal(['clean']);
+  });
+
   it('lets exactly one of many tabs that mark at the same time count', async () => {
     const strikeId = uuid();
     await put([thrown(strikeId)]);

@@ -1,6 +1,7 @@
 import { markShape, type Mark, type MarkKind, type RefusedMark, type WrittenMarks } from '@wax-fist/contract/review';
 import type { Catalogue } from '@wax-fist/core/technique';
 import { ValidationError } from 'yup';
+import { steadyNow } from './steady-now.ts';
 
 /** A mark, its place in the batch and when it counts as said. */
 export interface Told<One extends Mark = Mark> {
@@ -48,7 +49,7 @@ export class Sieve {
   told: Told[] = [];
 
   /** Reads what was sent. A browser whose clock is ahead must not win for ever: nothing counts as said after now. */
-  constructor(sent: readonly unknown[], now = Date.now()) {
+  constructor(sent: readonly unknown[], now = steadyNow()) {
     sent.forEach((one, place) => {
       try {
         const mark = markShape.validateSync(one, { stripUnknown: true });

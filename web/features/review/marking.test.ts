@@ -355,6 +355,29 @@ describe('marking', () => {
     await until(() => outbox.state === 'saved');
   });
 
+  it('a word is later than what it answers, also when the clock of this device was put back', async () => {
+    bench.tag('jab');
+    await pick('gd.return-line');
+    bench.judge('fault');
+    const { now } = Date;
+    try {
+      Date.now = () => now() - 3_600_000;
+      await pick('gd.return-line');
+      bench.judge('clean');
+      expect(verdictOf('gd.return-line')).to.equal('clean');
+      review.undo();
+      expect(verdictOf('gd.return-line')).to.equal('fault');
+      review.redo();
+      expect(verdictOf('gd.return-line')).to.equal('clean');
+    } finally {
+      Date.now = now;
+    }
+    await until(() => outbox.state === 'saved');
+    const said = server.log.filter(({ kind }) => kind === 'observation').map(({ saidAt }) => Date.parse(saidAt));
+    expect(said).to.have.length(4);
+    expect(said).to.deep.equal(said.toSorted((a, b) => a - b));
+  });
+
   it('of two who speak about the same thing the later word stands, in whatever order they come', async () => {
     bench.tag('jab');
     await pick('sm.telegraph');

@@ -85,8 +85,12 @@ export const useReview = defineStore('review', () => {
   };
   const keeperOf = ({ kind }: Pick<Mark, 'kind'>) => keepers[kind] as Keeper<Mark>;
 
+  /** When the latest of all that is known here was said. Milliseconds since 1970. */
+  let latestSaid = 0;
+
   /** Takes a mark in unless something later is known. */
   function take(mark: Mark): void {
+    latestSaid = Math.max(latestSaid, Date.parse(mark.saidAt));
     // What is said blind and what counts are two things, and only one of them is on this bench.
     if (mark.kind === 'observation' && mark.blind !== blind.value) return;
     const { standing, keep } = keeperOf(mark);
@@ -160,7 +164,8 @@ export const useReview = defineStore('review', () => {
     if (wanted === filmId.value) see(told);
   }
 
-  const stamp = () => ({ id: uuid(), saidAt: new Date().toISOString() });
+  /** Whoever says something has seen what stands: it is said later, also by a clock that is behind, or was put back. */
+  const stamp = () => ({ id: uuid(), saidAt: new Date(Math.max(Date.now(), latestSaid + 1)).toISOString() });
 
   /** Says several things as one step that can be undone. */
   function say(marks: Mark[]): void {
