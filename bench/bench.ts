@@ -13,11 +13,13 @@ import { benchChange } from './change.ts';
 import { benchFaults } from './faults.ts';
 import { benchHabits } from './habits.ts';
 import { benchImport } from './import.ts';
+import { benchLoad } from './load.ts';
 import { benchMeasures } from './measures.ts';
 import { benchRecordedHits } from './recorded-hits.ts';
 import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchServer } from './server.ts';
+import { benchSoak } from './soak.ts';
 import { benchStrikes } from './strikes.ts';
 import { benchTalk } from './talk.ts';
 import { benchTestDay } from './test-day.ts';
@@ -143,6 +145,8 @@ const parts: Record<string, () => void | Promise<void>> = {
   bench: benchBench,
   faults: async () => print('Killed without warning', await benchFaults()),
   server: async () => print('Server', await benchServer()),
+  load: async () => print('Many coaches at once', await benchLoad()),
+  soak: async () => print('A day in minutes', await benchSoak()),
   import: async () => print('Import', await benchImport()),
   measures: benchMeasures,
   'true-points': benchTruePoints,

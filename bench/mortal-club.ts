@@ -4,13 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Pool } from 'pg';
 import { v7 as uuid } from 'uuid';
-import { freePort } from '../e2e/running-club.ts';
 import { connect, type Connection } from '../server/db/connection.ts';
 import { migrateDatabase } from '../server/db/migrate.ts';
 import { account } from '../server/db/schema/index.ts';
 import { hashedPassword } from '../server/features/accounts/passwords.ts';
 import { databaseNamed } from '../server/test/database-named.ts';
 import { eventually } from '../server/test/eventually.ts';
+import { freePort } from '../server/test/free-port.ts';
 import { addScene, password, Visitor } from '../server/test/server-under-test.ts';
 
 /** What can be killed in the middle of something. */
@@ -19,13 +19,18 @@ export type Victim = (typeof victims)[number];
 
 /** A club of real processes that come back by themselves a moment after they died, as `bin/demo` and a unit file see to it. */
 export interface MortalClub {
+  /** A head coach. */
   coach: Visitor;
+  base: string;
+  home: string;
   connection: Connection;
   databaseUrl: string;
   sessionId: string;
   filmId: string;
   /** Kills without warning. */
   kill: (victim: Victim) => Promise<void>;
+  /** One of the figures that the server tells; 0 while it has not told. */
+  counted: (name: string) => Promise<number>;
   /** Until the server answers what it can only say with its database. */
   back: () => Promise<unknown>;
   stop: () => Promise<void>;
@@ -65,7 +70,7 @@ export async function startMortalClub(given: string): Promise<MortalClub> {
   const connection = connect(databaseUrl, 3);
   await migrateDatabase(connection);
   const home = await mkdtemp(join(tmpdir(), 'wax-fist-faults-'));
-  const port = await freePort();
+  const [port, metricsPort] = [await freePort(), await freePort()];
   const email = 'coach@club.example';
   await connection.db
     .insert(account)
@@ -75,13 +80,15 @@ export async function startMortalClub(given: string): Promise<MortalClub> {
     ...process.env,
     WAX_HOME: home,
     WAX_PORT: String(port),
+    WAX_METRICS_PORT: String(metricsPort),
     WAX_DATABASE_URL: databaseUrl,
     WAX_LOG: 'silent',
     WAX_POSE: 'lite',
     WAX_LIMITS: 'off',
   };
   const parts = { server: immortal('server/main.ts', environment), worker: immortal('server/jobs/worker.ts', environment) };
-  const coach = new Visitor(`http://127.0.0.1:${port}`);
+  const base = `http://127.0.0.1:${port}`;
+  const coach = new Visitor(base);
   const answers = (path: string): Promise<number> =>
     coach.fetch(path).then(
       ({ status }) => status,
@@ -95,6 +102,8 @@ export async function startMortalClub(given: string): Promise<MortalClub> {
   await coach.signIn(email);
   return {
     coach,
+    base,
+    home,
     connection,
     databaseUrl,
     sessionId,
@@ -103,6 +112,10 @@ export async function startMortalClub(given: string): Promise<MortalClub> {
       if (victim !== 'database') return parts[victim].kill();
       const [pid] = (await readFile(join(rows[0]!.data_directory, 'postmaster.pid'), 'utf8')).split('\n');
       process.kill(Number(pid), 'SIGKILL');
+    },
+    async counted(name) {
+      const text = await (await fetch(`http://127.0.0.1:${metricsPort}/metrics`)).text();
+      return Number(new RegExp(`^${name}(?:\\{[^}]*\\})? (.+)$`, 'm').exec(text)?.[1] ?? 0);
     },
     back: () =>
       eventually(

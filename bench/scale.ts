@@ -8,40 +8,15 @@ import { median, quantile } from 'd3-array';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { openCorrection } from '../server/features/corrections/write-corrections.ts';
-import { addScene, startServer, type ServerUnderTest } from '../server/test/server-under-test.ts';
+import { addScene, startServer } from '../server/test/server-under-test.ts';
+import { addCrowd, addSessions } from './crowd.ts';
 import type { Line } from './table.ts';
 
-/** A session has one film of so many strikes, each judged on ten rows. */
-const strikesEach = 100;
 /** Sessions of the one who is looked at, and of all others together: 200,000 marks in a club of a million, and a tenth of both. */
 const sizes = { tenth: { own: 20, others: 80 }, whole: { own: 200, others: 800 } } as const;
 const [times, most] = [40, 100];
 /** So often each is asked before it is timed: what runs for the first time is slow whatever there is. */
 const warmingUp = 15;
-
-/** Adds sessions, three days apart, to the trainees of one name, evenly; what was faulty is told by the ids, so that nothing is random. */
-async function addSessions({ services: { db } }: ServerUnderTest, name: string, sessions: number): Promise<void> {
-  const like = sql.raw(`'${name}%'`);
-  const one = sql.raw(String(sessions));
-  await db.execute(sql`
-    with people as (select id, row_number() over (order by id) - 1 as place, count(*) over () as people from trainee where name like ${like}),
-      held as (
-        insert into training_session (id, trainee_id, held_on, round_kind, rung, checklist_version, judged_by)
-        select gen_random_uuid(), people.id, date '2025-01-01' + 3 * (n / people::int), 'heavy bag', 3 + n % 2, 1, usual.judged_by
-        from generate_series(1, ${one}) n join people on place = n % people, (select judged_by from training_session limit 1) usual
-        returning id),
-      filmed as (
-        insert into film (id, session_id, view, file_name, bytes, done) select gen_random_uuid(), id, 'lead-side', 'round.mp4', 1, true from held
-        returning id),
-      thrown as (
-        insert into strike (id, film_id, technique, launch_frame, contact_frame, home_frame, removed, said_at, revision_id)
-        select gen_random_uuid(), id, (array['jab', 'cross', 'lead-hook'])[1 + n % 3], n, n + 1, n + 2, false, now(), gen_random_uuid()
-        from filmed, generate_series(1, ${sql.raw(String(strikesEach))}) n returning id)
-    insert into observation (id, strike_id, checkpoint_id, subject, verdict, view, checklist_version, said_at)
-      select gen_random_uuid(), id, row, 'trainee', case when hashtext(id::text || row) % 4 = 0 then 'fault' else 'clean' end, 'lead-side', 1, now()
-      from thrown, unnest(array['st.heels', 'st.lean', 'st.width', 'st.chin', 'pv.rear-turn', 'gd.return-line', 'gd.other-hand', 'sm.range', 'sm.telegraph', 'sm.snap']) row`);
-  await db.execute(sql`analyze`);
-}
 
 /** A club of one size, and what the pages of its trainee ask. */
 async function clubOf({ own, others }: (typeof sizes)[keyof typeof sizes]) {
@@ -50,10 +25,8 @@ async function clubOf({ own, others }: (typeof sizes)[keyof typeof sizes]) {
   const coach = await server.as('coach');
   const { traineeId } = await addScene(server);
   await db.execute(sql`update trainee set name = 'Scale, the one' where id = ${traineeId}`);
-  await db.execute(sql`insert into trainee (id, name, stance, grade)
-    select gen_random_uuid(), 'Crowd ' || n, 'orthodox', 'improver' from generate_series(1, 40) n`);
-  await addSessions(server, 'Scale', own);
-  await addSessions(server, 'Crowd', others);
+  await addSessions(db, 'Scale', own);
+  await addCrowd(db, others);
   // The session with which the trainee came is none of them: nothing is judged in it.
   const judged = await db.execute<{
     id: string;

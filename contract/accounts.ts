@@ -1,7 +1,16 @@
+import { clocks, dayOrders, decimalSigns, unitSystems } from '@wax-fist/core/words';
 import { object, string, type InferType } from 'yup';
 import { endpoint, roles, signedIn } from './endpoint.ts';
 import { typedCode } from './second-factor.ts';
 import { id, text } from './shapes.ts';
+
+/** How somebody reads lengths, days, times and numbers. */
+export const mannerShape = object({
+  units: string().oneOf(unitSystems).required(),
+  days: string().oneOf(dayOrders).required(),
+  clock: string().oneOf(clocks).required(),
+  decimals: string().oneOf(decimalSigns).required(),
+});
 
 /** Somebody who signs in, as the pages may know them: no password, no hash. */
 export const accountShape = object({
@@ -9,6 +18,7 @@ export const accountShape = object({
   email: string().required(),
   name: string().required(),
   role: string().oneOf(roles).required(),
+  manner: mannerShape.required(),
 });
 export type Account = InferType<typeof accountShape>;
 
@@ -28,4 +38,5 @@ export const accountEndpoints = {
   signIn: endpoint('POST', '/api/sign-in', 'anyone', { body: signInShape, reply: accountShape }),
   signOut: endpoint('POST', '/api/sign-out', 'anyone'),
   me: endpoint('GET', '/api/me', signedIn, { reply: accountShape }),
+  saveManner: endpoint('PUT', '/api/me/manner', signedIn, { body: mannerShape, reply: mannerShape }),
 };

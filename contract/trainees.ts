@@ -1,3 +1,4 @@
+import { lengthInWords } from '@wax-fist/core/setup';
 import { stances } from '@wax-fist/core/technique';
 import { ageGroups, grades } from '@wax-fist/core/trainee';
 import { number, object, string, type InferType } from 'yup';
@@ -7,7 +8,7 @@ import { count, id, note, shortText, text } from './shapes.ts';
 
 /** Centimetres of a body, or nothing. @param what it is called where it is wrong */
 const centimetres = (what: string, least: number, most: number) => {
-  const says = `${what}: between ${least} and ${most} cm.`;
+  const says = (): string => `${what}: between ${lengthInWords(least)} and ${lengthInWords(most)}.`;
   return number().typeError(says).min(least, says).max(most, says).nullable().default(null);
 };
 

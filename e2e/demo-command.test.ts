@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { eventually } from '../server/test/eventually.ts';
-import { freePort } from './running-club.ts';
+import { freePort } from '../server/test/free-port.ts';
 
 const root = join(import.meta.dirname, '..');
 

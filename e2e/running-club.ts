@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Pool } from 'pg';
@@ -10,6 +9,7 @@ import { chromium, type Browser, type Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
 import { connect, type Database } from '../server/db/connection.ts';
 import { eventually } from '../server/test/eventually.ts';
+import { freePort } from '../server/test/free-port.ts';
 import { databaseNamed } from '../server/test/database-named.ts';
 import { copyClub, loadClub, type LoadedClub } from './demo-club.ts';
 
@@ -37,14 +37,6 @@ export interface RunningClub {
   standing: () => Promise<string[]>;
   /** Kills the server, does something, and has the server back whatever came of it: the tests after this one need it. */
   whileServerIsAway: (doing: () => Promise<void>) => Promise<void>;
-}
-
-export async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1');
-  await once(probe, 'listening');
-  const { port } = probe.address() as AddressInfo;
-  probe.close();
-  return port;
 }
 
 let running: Promise<RunningClub> | undefined;

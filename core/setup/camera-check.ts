@@ -1,3 +1,4 @@
+import { decimal } from '../words/index.ts';
 import { bodySides, type BodyPoint, type PointName } from '../body/index.ts';
 import { handOf, viewNames, type Stance, type View } from '../technique/index.ts';
 import type { Px, Ratio } from '../units.ts';
@@ -57,7 +58,7 @@ const parts: readonly { name: string; points: readonly PointName[] }[] = [
   { name: 'knees', points: ['leftKnee', 'rightKnee'] },
   { name: 'feet', points: ['leftAnkle', 'rightAnkle', 'leftToe', 'rightToe'] },
 ];
-const tenths = (factor: number): string => factor.toFixed(1);
+const tenths = (factor: number): string => decimal(factor, 1);
 
 /**
  * From where somebody is seen, as far as one picture tells: toes and nose point along the picture where a camera stands to the side, and

@@ -23,11 +23,11 @@ import {
   stanceBoxFor,
   targetsOf,
   tellMeasure,
-  unitSystems,
   uppercutBagFor,
   widthSeen,
   type KnownBody,
 } from './index.ts';
+import { unitSystems } from '../words/index.ts';
 
 const body = (stature: number, measured: KnownBody['measured'] = {}): KnownBody => ({ stature, measured });
 const anyStature = fc.double({ min: 90, max: 230, noNaN: true });

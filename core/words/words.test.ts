@@ -1,6 +1,22 @@
 import { expect } from 'chai';
 import { faultRate } from '../correction/index.ts';
-import { counted, faultsOfSeen, localDay, minutes, percent, rateInWords, shortDay, wholeDay } from './index.ts';
+import { lengthInWords, readLength } from '../setup/index.ts';
+import {
+  counted,
+  decimal,
+  faultsOfSeen,
+  localDay,
+  mannerFrom,
+  minutes,
+  percent,
+  rateInWords,
+  shortDay,
+  shortDecimal,
+  timeOfDay,
+  usualManner,
+  wholeDay,
+  type Manner,
+} from './index.ts';
 
 const rate = (fault: number, watch: number, clean: number) => faultRate({ fault, watch, clean, cantSee: 3 });
 
@@ -26,4 +42,40 @@ describe('words', () => {
     ['a day on paper', () => wholeDay('2026-11-07'), '7 November 2026'],
   ];
   for (const [what, got, expected] of table) it(`${what}: “${expected}”`, () => expect(got()).to.equal(expected));
+});
+
+describe('words in the manner of whoever reads them', () => {
+  after(() => mannerFrom(() => usualManner));
+  const [june, evening, noon] = [new Date(2026, 5, 1), new Date(2026, 10, 17, 18, 5), new Date(2026, 10, 17, 12, 30)];
+  const table: [change: Partial<Manner>, got: () => string, expected: string][] = [
+    [{ days: 'month-first' }, () => shortDay('2026-11-17', june), 'Tue Nov 17'],
+    [{ days: 'month-first' }, () => shortDay('2025-11-17', june), 'Nov 17, 2025'],
+    [{ days: 'month-first' }, () => wholeDay('2026-11-17'), 'November 17, 2026'],
+    [{ days: 'year-first' }, () => shortDay('2026-11-07', june), 'Sat 11-07'],
+    [{ days: 'year-first' }, () => shortDay('2025-11-17', june), '2025-11-17'],
+    [{ days: 'year-first' }, () => wholeDay('2026-11-17'), '2026-11-17'],
+    [{}, () => timeOfDay(evening), '18:05'],
+    [{ clock: '12' }, () => timeOfDay(evening), '6:05 pm'],
+    [{ clock: '12' }, () => timeOfDay(noon), '12:30 pm'],
+    [{ clock: '12' }, () => timeOfDay(new Date(2026, 10, 17, 0, 7)), '12:07 am'],
+    [{ decimals: 'comma' }, () => decimal(1.25, 1), '1,3'],
+    [{ decimals: 'comma' }, () => shortDecimal(1.5, 2), '1,5'],
+    [{}, () => shortDecimal(-0.001, 2), '0'],
+    [{ units: 'imperial' }, () => lengthInWords(172), '5′ 8″'],
+  ];
+  for (const [change, got, expected] of table)
+    it(`${JSON.stringify(change)}: “${expected}”`, () => {
+      mannerFrom(() => ({ ...usualManner, ...change }));
+      expect(got()).to.equal(expected);
+    });
+
+  it('and what is typed without a unit is in the units of whoever types it', () => {
+    mannerFrom(() => ({ ...usualManner, units: 'imperial' }));
+    const bounds = { what: 'Stature', least: 90, most: 230 };
+    expect(readLength('68', undefined, bounds)).to.deep.equal({ ok: true, value: 68 * 2.54 });
+    expect(readLength('68', 'metric', bounds)).to.deep.equal({
+      ok: false,
+      says: 'Stature: 68 cm cannot be; from 90 cm to 230 cm.',
+    });
+  });
 });

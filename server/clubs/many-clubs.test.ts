@@ -7,9 +7,7 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { messageOf } from '@wax-fist/core/message-of';
 import { expect } from 'chai';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
 import { mkdtemp, readdir, rm } from 'node:fs/promises';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Pool } from 'pg';
@@ -23,6 +21,7 @@ import { storageFrom } from '../storage/open.ts';
 import { databaseNamed } from '../test/database-named.ts';
 import { eventually } from '../test/eventually.ts';
 import { blows, made } from '../test/films.ts';
+import { freePort } from '../test/free-port.ts';
 import { importFilm } from '../test/import-film.ts';
 import { startS3 } from '../test/s3-store.ts';
 import { addScene, password, Visitor } from '../test/server-under-test.ts';
@@ -30,14 +29,6 @@ import { VisitorAt } from '../test/visitor-at.ts';
 import { settingsOfClub } from './club-settings.ts';
 import { openHouse } from './house.ts';
 import { addClub, clubAt, inviteHeadCoach, listClubs, removeClub, setClosed, type RegisteredClub } from './register.ts';
-
-async function freePort(): Promise<number> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as AddressInfo;
-  server.close();
-  return port;
-}
 
 /** Two servers and two workers, each with a disk of its own as on a machine of its own, one PostgreSQL and one store. */
 describe('an installation of many clubs on several machines', function () {

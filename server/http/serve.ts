@@ -9,6 +9,7 @@ import { requireScope } from './scope.ts';
 import type { SignedIn } from './sign-in.ts';
 import { declaredOf } from './declared.ts';
 import { sendKept } from './kept-answers.ts';
+import { inMannerOf } from './manner-of.ts';
 import { notFound, Refusal } from './refusal.ts';
 
 /** What a handler gets: checked parameters, a checked body, and who asks (absent only where anyone may). */
@@ -54,11 +55,14 @@ export const serveKept = <E extends Endpoint>(router: Router, endpoint: E, handl
 function put<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>, fromRecords: boolean): void {
   const declared = endpoint.reply && declaredOf(endpoint.reply);
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
-  router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), async (request, response) => {
-    for (const [name, value] of Object.entries(request.params))
-      if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
+  router[method](endpoint.path, requireScope(endpoint.allowed, endpoint.path), (request, response) => {
     // Health is asked before there are sessions, so that it answers without a database.
     const account = (request.session as Request['session'] | undefined)?.account ?? undefined;
+    return account ? inMannerOf(account.manner, () => answer(request, response, account)) : answer(request, response);
+  });
+  async function answer(request: Request, response: Response, account?: SignedIn): Promise<void> {
+    for (const [name, value] of Object.entries(request.params))
+      if (name.endsWith('Id') ? !isUuid(value) : String(value).includes('\0')) throw notFound(name.replace(/Id$/, ''));
     if (endpoint.costly && account) await request.app.locals.limits.countCostly(account.id, response);
     const asked = {
       params: request.params as ParamsOf<E>,
@@ -81,12 +85,12 @@ function put<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E
     }
     // Bytes are on their way before the handler is back.
     if (!declared) await seen();
-    const answer = await answering();
+    const reply = await answering();
     if (declared) await seen();
     if (response.headersSent || response.writableEnded) return;
-    if (declared) response.json(declared(answer));
+    if (declared) response.json(declared(reply));
     else response.status(204).end();
-  });
+  }
 }
 
 /** What is put at an address has to carry the id of that address. */

@@ -1,4 +1,4 @@
-import type { Role } from '@wax-fist/contract/endpoint';
+import type { Account } from '@wax-fist/contract/accounts';
 import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session, { type SessionData } from 'express-session';
@@ -6,12 +6,7 @@ import type { Pool } from 'pg';
 import type { Settings } from '../settings.ts';
 import { Refusal } from './refusal.ts';
 
-export interface SignedIn {
-  id: string;
-  email: string;
-  name: string;
-  role: Role;
-}
+export type SignedIn = Account;
 
 declare module 'express-session' {
   interface SessionData {
@@ -34,7 +29,8 @@ const twoWeeks = 14 * 24 * 3600 * 1000;
  */
 const asItIs = `
   select sess::jsonb || jsonb_build_object('asOf', pg_current_snapshot(), 'account', (
-    select jsonb_build_object('id', id, 'email', email, 'name', name, 'role', role)
+    select jsonb_build_object('id', id, 'email', email, 'name', name, 'role', role,
+      'manner', jsonb_build_object('units', units, 'days', days, 'clock', clock, 'decimals', decimals))
     from account where id = (sess -> 'account' ->> 'id')::uuid)) as sess
   from sign_in where sid = $1 and expire >= now()`;
 

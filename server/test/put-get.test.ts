@@ -1,3 +1,5 @@
+import { accountEndpoints } from '@wax-fist/contract/accounts';
+import { clocks, dayOrders, decimalSigns, unitSystems } from '@wax-fist/core/words';
 import { answerEndpoints } from '@wax-fist/contract/answers';
 import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { callEndpoints } from '@wax-fist/contract/calls';
@@ -104,6 +106,17 @@ describe('what is put is what is got', function () {
 
   /** By the name of its endpoint. */
   const lines: Record<string, Line> = {
+    saveManner: {
+      bodies: () =>
+        fc.record({
+          units: fc.constantFrom(...unitSystems),
+          days: fc.constantFrom(...dayOrders),
+          clock: fc.constantFrom(...clocks),
+          decimals: fc.constantFrom(...decimalSigns),
+        }),
+      params: () => ({}),
+      read: async () => (await coach.ask(accountEndpoints.me)).body.manner,
+    },
     saveTrainee: {
       bodies: () =>
         fc.record({

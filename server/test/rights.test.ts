@@ -29,7 +29,7 @@ const anyone: readonly Name[] = [
   ...(['signIn', 'signOut', 'health', 'behindLink', 'join', 'reset', 'sharedCard', 'sharedStill'] as const),
 ];
 const oneself: readonly Name[] = [
-  ...(['me', 'changePassword', 'mySignIns', 'endSignIns'] as const),
+  ...(['me', 'saveManner', 'changePassword', 'mySignIns', 'endSignIns'] as const),
   ...(['mySecondFactor', 'offerSecondFactor', 'takeSecondFactor', 'leaveSecondFactor'] as const),
 ];
 /** What is about nobody: the timer of a trainee calls combinations by it. */

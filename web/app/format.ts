@@ -1,4 +1,4 @@
-import { dateOf, dayAndMonth, timeOfDay } from '@wax-fist/core/words';
+import { dateOf, dayAndMonth, decimal, timeOfDay } from '@wax-fist/core/words';
 import type { Ms } from '@wax-fist/core/units';
 
 export function dayAndTime(instant: string): string {
@@ -24,5 +24,5 @@ export function timeLeft(time: Ms): string {
 const units = ['B', 'kB', 'MB', 'GB'];
 export function fileSize(bytes: number): string {
   const step = Math.min(units.length - 1, Math.floor(Math.log10(Math.max(1, bytes)) / 3));
-  return `${(bytes / 1000 ** step).toFixed(step > 1 ? 1 : 0)} ${units[step]}`;
+  return `${decimal(bytes / 1000 ** step, step > 1 ? 1 : 0)} ${units[step]}`;
 }

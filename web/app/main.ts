@@ -1,3 +1,4 @@
+import { mannerFrom, usualManner } from '@wax-fist/core/words';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { useAccount } from '../features/accounts/account-store.ts';
@@ -9,6 +10,7 @@ import { keepForOffline } from '../offline/register.ts';
 import { vuetify } from './theme.ts';
 
 const app = createApp(App).use(createPinia()).use(router).use(vuetify);
+mannerFrom(() => useAccount().me?.manner ?? usualManner);
 whenSignedOut(() => {
   const account = useAccount();
   // Whoever was not signed in here is led to the door by the router.

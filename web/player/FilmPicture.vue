@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decimal } from '@wax-fist/core/words';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { PlayableFilm, Picture } from './frame-source.ts';
 import { usePlayer, type Player } from './use-player.ts';
@@ -78,7 +79,7 @@ defineExpose({ player, canvas, zoomBy: (factor: number) => zoomTo(view.zoom * fa
       <video v-if="plays" v-show="playing" ref="video" :src="film.url" preload="auto" playsinline />
       <slot />
     </div>
-    <span v-if="view.zoom > 1" class="zoom number">{{ view.zoom.toFixed(1) }}×</span>
+    <span v-if="view.zoom > 1" class="zoom number">{{ decimal(view.zoom, 1) }}×</span>
   </div>
 </template>
 

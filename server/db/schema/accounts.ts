@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { bigint, check, index, integer, json, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { roles } from '@wax-fist/contract/endpoint';
+import { clocks, dayOrders, decimalSigns, unitSystems, usualManner } from '@wax-fist/core/words';
 import { isListed, listed } from './listed.ts';
 import { trainee } from './trainees.ts';
 
@@ -13,8 +14,19 @@ export const account = pgTable(
     passwordHash: text().notNull(),
     role: listed(roles).notNull(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** How they read lengths, days, times and numbers. */
+    units: listed(unitSystems).notNull().default(usualManner.units),
+    days: listed(dayOrders).notNull().default(usualManner.days),
+    clock: listed(clocks).notNull().default(usualManner.clock),
+    decimals: listed(decimalSigns).notNull().default(usualManner.decimals),
   },
-  (table) => [isListed('role_is_known', table.role, roles)],
+  (table) => [
+    isListed('role_is_known', table.role, roles),
+    isListed('account_units_are_known', table.units, unitSystems),
+    isListed('account_days_are_known', table.days, dayOrders),
+    isListed('account_clock_is_known', table.clock, clocks),
+    isListed('account_decimals_are_known', table.decimals, decimalSigns),
+  ],
 );
 
 /** What somebody needs to sign in besides their password: an app that makes a code of a secret and the time (RFC 6238). */

@@ -1,22 +1,25 @@
 import { accountEndpoints } from '@wax-fist/contract/accounts';
+import { reportEndpoints } from '@wax-fist/contract/reports';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { usualManner } from '@wax-fist/core/words';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { account } from '../../db/schema/index.ts';
-import { password, startServer, type ServerUnderTest } from '../../test/server-under-test.ts';
+import { addScene, password, startServer, type ServerUnderTest } from '../../test/server-under-test.ts';
 
 describe('sign-in', () => {
   let server: ServerUnderTest;
   before(async () => (server = await startServer()));
   after(() => server.stop());
+  const trainee = { name: 'Somebody tall', stance: 'orthodox', grade: 'beginner' };
   const signIn = (email: string, word: string) => server.visitor().ask(accountEndpoints.signIn, {}, { email, password: word });
 
   it('keeps the password as an argon2id hash and nowhere else', async () => {
     const [row] = await server.services.db.select().from(account).where(eq(account.email, 'coach@club.example'));
     expect(row!.passwordHash).to.match(/^\$argon2id\$/);
     const { body } = await signIn('coach@club.example', password);
-    expect(body).to.have.all.keys('id', 'email', 'name', 'role');
+    expect(body).to.have.all.keys('id', 'email', 'name', 'role', 'manner');
   });
 
   it('knows a returning browser by a cookie that scripts cannot read', async () => {
@@ -26,6 +29,22 @@ describe('sign-in', () => {
       .to.match(/HttpOnly/i)
       .and.match(/SameSite=Lax/i);
     expect((await visitor.ask(accountEndpoints.me)).body.role).to.equal('coach');
+  });
+
+  it('tells everybody in their own manner what the server puts into words, also two at once', async () => {
+    const [coach, head] = [await server.as('coach'), await server.as('head-coach')];
+    expect((await coach.ask(accountEndpoints.me)).body.manner).to.deep.equal(usualManner);
+    const other = { ...usualManner, units: 'imperial', days: 'month-first' };
+    expect((await coach.ask(accountEndpoints.saveManner, {}, other)).body).to.deep.equal(other);
+    expect((await coach.ask(accountEndpoints.me)).body.manner).to.deep.equal(other);
+    const { sessionId } = await addScene(server, '2026-03-01');
+    const reports = await Promise.all([coach, head].map((who) => who.ask(reportEndpoints.sessionReport, { sessionId })));
+    expect(reports.map(({ body }) => body.covers)).to.deep.equal(['March 1, 2026', '1 March 2026']);
+    const tooTall = { ...trainee, id: uuid(), stature: 300 };
+    const answer = await coach.ask(traineeEndpoints.saveTrainee, { traineeId: tooTall.id }, tooTall);
+    expect(answer.body.message).to.equal('Stature: between 2′ 11″ and 7′ 7″.');
+    const refused = await coach.ask(accountEndpoints.saveManner, {}, { ...other, days: 'week-first' });
+    expect(refused.status).to.equal(422);
   });
 
   it('says the same for a wrong password and for an unknown address', async () => {

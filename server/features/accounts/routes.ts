@@ -33,4 +33,8 @@ export function accountRoutes(router: Router, { db, pool }: Services): void {
     if (me) await writeAtDoor(db, me.id, 'signed-out');
   });
   serve(router, accountEndpoints.me, ({ account: me }) => me);
+  serve(router, accountEndpoints.saveManner, async ({ body, account: me }) => {
+    await db.update(account).set(body).where(eq(account.id, me.id));
+    return body;
+  });
 }

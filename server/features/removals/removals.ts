@@ -1,5 +1,5 @@
 import type { Removal, RemovableKind } from '@wax-fist/contract/removals';
-import { wholeDay } from '@wax-fist/core/words';
+import { usualManner, wholeDay } from '@wax-fist/core/words';
 import { desc, eq, lt, sql } from 'drizzle-orm';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -50,7 +50,7 @@ const called: Readonly<Record<RemovableKind, (db: Database, id: string) => Promi
       .where(eq(trainingSession.id, id))
       .for('update', { of: trainingSession });
     const { name, traineeId, heldOn } = found(rows, 'session');
-    return { says: `${name}, ${wholeDay(heldOn)}`, traineeId };
+    return { says: `${name}, ${wholeDay(heldOn, usualManner)}`, traineeId };
   },
   film: async (db, id) => {
     const rows = await db
@@ -61,7 +61,7 @@ const called: Readonly<Record<RemovableKind, (db: Database, id: string) => Promi
       .where(eq(film.id, id))
       .for('update', { of: film });
     const { name, traineeId, heldOn, fileName } = found(rows, 'film');
-    return { says: `${name}, ${wholeDay(heldOn)}: ${fileName}`, traineeId };
+    return { says: `${name}, ${wholeDay(heldOn, usualManner)}: ${fileName}`, traineeId };
   },
 };
 const tables = { trainee, training_session: trainingSession, film } as const;

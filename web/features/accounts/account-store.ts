@@ -1,5 +1,6 @@
 import { accountEndpoints, accountShape, type Account } from '@wax-fist/contract/accounts';
 import { coaches, isStaff, scopeOf, type Endpoint } from '@wax-fist/contract/endpoint';
+import type { Manner } from '@wax-fist/core/words';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { remember as keep, remembered } from '../../app/remembered.ts';
@@ -51,6 +52,12 @@ export const useAccount = defineStore('account', () => {
   const signIn = async (email: string, password: string, code = ''): Promise<void> =>
     enter(await request(accountEndpoints.signIn, { body: { email, password, code } }));
 
+  /** Reads in another manner from now on: what is on the screen is told anew at once. */
+  async function readIn(manner: Manner): Promise<void> {
+    const saved = await request(accountEndpoints.saveManner, { body: manner });
+    if (me.value) remember({ ...me.value, manner: saved });
+  }
+
   /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
   function forget(): void {
     asked = undefined;
@@ -62,5 +69,5 @@ export const useAccount = defineStore('account', () => {
     forget();
   }
 
-  return { me, may, worksHere, judges, known, enter, signIn, signOut, forget };
+  return { me, readIn, may, worksHere, judges, known, enter, signIn, signOut, forget };
 });

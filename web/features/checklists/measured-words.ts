@@ -1,5 +1,7 @@
 import { inCentimetres, lengthOf, type BodyLength } from '@wax-fist/core/measure';
+import { lengthInWords, smallLengthInWords } from '@wax-fist/core/setup';
 import { isMeasureId, measures } from '@wax-fist/core/technique';
+import { manner, shortDecimal } from '@wax-fist/core/words';
 
 const lengthNames: Record<BodyLength, string> = {
   head: 'heads',
@@ -9,23 +11,31 @@ const lengthNames: Record<BodyLength, string> = {
   shoulders: 'shoulder widths',
 };
 
-/** A value in the unit of its measure, as short as it is still true; a length in centimetres where the stature is known. */
+/** Half of a body’s length is told like one, a hand’s breadth in the smallest unit that is still true. Centimetres. */
+const longLength = 60;
+const length = (value: number): string =>
+  manner().units === 'metric' || Math.abs(value) >= longLength ? lengthInWords(value) : smallLengthInWords(value);
+/** The doubt of a length is never told as none. */
+const doubtOfLength = (doubt: number): string =>
+  manner().units === 'metric' ? length(Math.max(1, doubt)) : length(Math.max(0.3, doubt));
+
+/** A value in the unit of its measure, as short as it is still true; a length as lengths are told where the stature is known. */
 export function valueInWords(measure: string, value: number, stature: number | null = null): string {
   const cm = stature === null ? undefined : inCentimetres(measure, { value, doubt: 0 }, stature);
-  if (cm) return `${Math.round(cm.value)} cm`;
+  if (cm) return length(cm.value);
   const unit = isMeasureId(measure) ? measures[measure].unit : 'ratio';
   if (unit === 'milliseconds') return `${Math.round(value)} ms`;
-  return unit === 'degrees' ? `${Math.round(value)}°` : String(Number(value.toFixed(2)) || 0);
+  return unit === 'degrees' ? `${Math.round(value)}°` : shortDecimal(value, 2);
 }
 
-/** A doubt by itself, in centimetres where it is a length and the stature is known. */
+/** A doubt by itself, as a length where it is one and the stature is known. */
 export function doubtInWords(measure: string, doubt: number, stature: number | null): string {
   const cm = stature === null ? undefined : inCentimetres(measure, { value: 0, doubt }, stature);
-  return cm ? `${Math.max(1, Math.round(cm.doubt))} cm` : valueInWords(measure, doubt);
+  return cm ? doubtOfLength(cm.doubt) : valueInWords(measure, doubt);
 }
 
 /**
- * A value with its doubt: in centimetres where it is a length and the stature is known, else in what the measure is told in.
+ * A value with its doubt: as a length where it is one and the stature is known, else in what the measure is told in.
  * @param stature centimetres
  */
 export function measuredInWords(
@@ -34,8 +44,8 @@ export function measuredInWords(
   stature: number | null = null,
 ): string {
   const cm = stature === null ? undefined : inCentimetres(measure, measured, stature);
-  if (cm) return `${Math.round(cm.value)} ± ${Math.max(1, Math.round(cm.doubt))} cm`;
-  const length = lengthOf(measure);
+  if (cm) return `${length(cm.value).replace(/ cm$/, '')} ± ${doubtOfLength(cm.doubt)}`;
+  const inLengths = lengthOf(measure);
   const told = `${valueInWords(measure, measured.value)} ± ${valueInWords(measure, measured.doubt)}`;
-  return length ? `${told} ${lengthNames[length]}` : told;
+  return inLengths ? `${told} ${lengthNames[inLengths]}` : told;
 }

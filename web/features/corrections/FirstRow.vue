@@ -3,7 +3,7 @@ import { mdiDragHorizontalVariant } from '@mdi/js';
 import type { Ranked } from '@wax-fist/core/correction';
 import { checkpointName, severityNames, techniqueName, type Catalogue, type TechniqueId } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { faultsOfSeen, percent } from '@wax-fist/core/words';
+import { decimal, faultsOfSeen, percent } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
 
 /** Something that could be mended, with the whole sum that places it. */
@@ -16,7 +16,7 @@ const { one, checklists, moved } = defineProps<{
 defineEmits<{ open: []; move: [steps: 1 | -1] }>();
 const nameOf = (id: string): string => checkpointName(checklists, id).toLowerCase();
 const name = computed(() => checkpointName(checklists, one.checkpointId));
-const points = (value: number): string => value.toFixed(1);
+const points = (value: number): string => decimal(value, 1);
 const sumInWords = computed(() => {
   const own = `${severityNames[one.severity].toLowerCase()} ${one.weight} × at least ${percent(one.rate.low)}`;
   const added = one.explains.map(

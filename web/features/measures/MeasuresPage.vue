@@ -3,7 +3,7 @@ import { measureEndpoints, type MeasureAgreement } from '@wax-fist/contract/meas
 import { checkpointName } from '@wax-fist/core/technique';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, ref } from 'vue';
-import { counted, percent } from '@wax-fist/core/words';
+import { counted, decimal, percent } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
@@ -97,7 +97,7 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
                 >
               </td>
               <td>
-                <span class="number" title="Cohen’s kappa">{{ row.kappa === null ? '–' : row.kappa.toFixed(2) }}</span>
+                <span class="number" title="Cohen’s kappa">{{ row.kappa === null ? '–' : decimal(row.kappa, 2) }}</span>
                 <span class="quiet kappa">{{ agreementInWords(row).kappa }}</span>
               </td>
               <td class="quiet">{{ agreementInWords(row).bias }}</td>

@@ -6,10 +6,11 @@ import { useAccount } from '../accounts/account-store.ts';
 import MySecondFactor from '../second-factor/MySecondFactor.vue';
 import ChangePassword from './ChangePassword.vue';
 import ClubPeople from './ClubPeople.vue';
+import MyManner from './MyManner.vue';
 import MySignIns from './MySignIns.vue';
 import { roleNames } from './role-names.ts';
 
-/** Oneself: password, second factor and where one is signed in; for a head coach everybody who signs in, too. */
+/** Oneself: how one reads, password, second factor and where one is signed in; for a head coach everybody who signs in, too. */
 const account = useAccount();
 const leads = computed(() => account.may(peopleEndpoints.listPeople));
 </script>
@@ -26,6 +27,7 @@ const leads = computed(() => account.may(peopleEndpoints.listPeople));
     <div class="page-columns">
       <ClubPeople v-if="leads" />
       <div>
+        <MyManner />
         <MySignIns />
         <ChangePassword />
         <MySecondFactor />

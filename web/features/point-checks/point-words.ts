@@ -1,6 +1,6 @@
 import type { LearnedKind } from '@wax-fist/contract/point-checks';
 import { pointInWords, pointParts, type PointName, type PointPart } from '@wax-fist/core/body';
-import { counted } from '@wax-fist/core/words';
+import { counted, decimal } from '@wax-fist/core/words';
 import { pointSides, type PointSeen } from '@wax-fist/core/measure';
 
 /** From where a point is seen, in words. */
@@ -28,7 +28,7 @@ export function askedInWords(point: PointName, seen: PointSeen): { name: string;
 export const partName = (part: PointPart): string => part[0]!.toUpperCase() + part.slice(1);
 
 /** 1.5 as “1.5 ×”. */
-export const timesInWords = (wider: number): string => `${wider.toFixed(1)} ×`;
+export const timesInWords = (wider: number): string => `${decimal(wider, 1)} ×`;
 
 /** How often something was checked: 3 checks, 1 unseen. */
 export const checksInWords = ({ checks, hidden }: Pick<LearnedKind, 'checks' | 'hidden'>): string =>

@@ -10,7 +10,7 @@ import {
 } from '@wax-fist/core/review';
 import { techniqueName, type Checkpoint } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { counted, percent, shortDay } from '@wax-fist/core/words';
+import { counted, decimal, percent, shortDay } from '@wax-fist/core/words';
 import SpanBand from '../../app/SpanBand.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
@@ -35,7 +35,7 @@ const quarrel = computed(() => {
   const most = commonestQuarrel(films);
   return most && `most often ${verdictNames[most.first].toLowerCase()} against ${verdictNames[most.second].toLowerCase()}`;
 });
-const spanOf = ({ low, high }: { low: number; high: number }): string => `${low.toFixed(2)} to ${high.toFixed(2)}`;
+const spanOf = ({ low, high }: { low: number; high: number }): string => `${decimal(low, 2)} to ${decimal(high, 2)}`;
 const { value: quarrels, again } = useAnswer(async () =>
   shown.value ? request(reviewingEndpoints.quarrels, { params: { checkpoint: checkpoint.id } }) : undefined,
 );
@@ -62,11 +62,11 @@ function toggle(): void {
       </td>
       <td data-label="Beyond chance">
         <template v-if="agreement.kappa">
-          <span class="number" title="Weighted kappa">{{ agreement.kappa.value.toFixed(2) }}</span>
+          <span class="number" title="Weighted kappa">{{ decimal(agreement.kappa.value, 2) }}</span>
           <SpanBand
             :figure="agreement.kappa"
             :line="clearEnough"
-            :says="`kappa ${agreement.kappa.value.toFixed(2)}, 90% interval ${spanOf(agreement.kappa)}`"
+            :says="`kappa ${decimal(agreement.kappa.value, 2)}, 90% interval ${spanOf(agreement.kappa)}`"
           />
         </template>
         <span v-else class="quiet">both always said the same</span>

@@ -1,7 +1,7 @@
 import type { EffortWeek } from '@wax-fist/contract/reviewing';
 import { sum } from 'd3-array';
 import type { CoachAgreement, Wording } from '@wax-fist/core/review';
-import { percent } from '@wax-fist/core/words';
+import { decimal, percent } from '@wax-fist/core/words';
 
 /** What a week, or several, of reviewing came to; undefined where there is nothing to divide by. */
 export interface Cost {
@@ -34,7 +34,7 @@ export function costOfWeeks(weeks: readonly EffortWeek[]): Cost {
   });
 }
 
-const oneDecimal = (value: number): string => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
+const oneDecimal = (value: number): string => (value < 10 ? decimal(value, 1) : String(Math.round(value)));
 /** The three figures, how each is read, and how it is written. */
 export const costFigures: readonly {
   id: keyof Cost;

@@ -4,7 +4,7 @@ import { anyLevel } from '@wax-fist/core/sound';
 import { isAnySeen } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import { counted } from '@wax-fist/core/words';
+import { counted, decimal } from '@wax-fist/core/words';
 import type { RoundsKey } from './rounds-keys.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import SensitivitySlider from './SensitivitySlider.vue';
@@ -21,7 +21,7 @@ const hitsAndRounds = useHitsAndRounds();
 /** Whether ear and eye have anything to say as one. */
 const isFollowed = computed(() => isAnySeen(hitsAndRounds.both));
 const value = (event: Event): number => Number((event.target as HTMLInputElement).value);
-const seconds = (time: Ms): string => `${(time / 1000).toFixed(1)} s`;
+const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { minutes } from '@wax-fist/core/words';
+import { decimal, minutes } from '@wax-fist/core/words';
 import type { RoundFigures } from '@wax-fist/core/rounds';
 import { BarChart, LineChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
@@ -28,7 +28,7 @@ const {
 const emit = defineEmits<{ pick: [stretch: number] }>();
 const font = 'Saira Semi Condensed';
 const fontsReady = useFontsReady();
-const one = (value: number | undefined): string => (value === undefined ? '–' : value.toFixed(1));
+const one = (value: number | undefined): string => (value === undefined ? '–' : decimal(value, 1));
 
 const option = computed<EChartsCoreOption>(() => {
   const { stretches } = figures;
@@ -63,7 +63,7 @@ const option = computed<EChartsCoreOption>(() => {
     tooltip: {
       trigger: 'axis',
       renderMode: 'richText',
-      valueFormatter: (value: number | string) => (typeof value === 'number' ? value.toFixed(1) : value),
+      valueFormatter: (value: number | string) => (typeof value === 'number' ? decimal(value, 1) : value),
     },
     grid: tops.map((top, place) => ({ left: 40, right: 12, top, height: heights[place] })),
     xAxis: tops.map((_, gridIndex) => ({

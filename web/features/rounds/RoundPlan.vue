@@ -16,7 +16,7 @@ import { timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import { thrownAs, type Catalogue, type Stance } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
-import { percent } from '@wax-fist/core/words';
+import { decimal, percent } from '@wax-fist/core/words';
 import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from '../calls/CombinationField.vue';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
@@ -89,7 +89,7 @@ const worst = computed(() => {
 });
 const nameOf = (id: string): string => catalogue.techniques.get(id)?.name.toLowerCase() ?? id;
 /** Of calls that are alike each bears a part of what was left out. */
-const timesOf = (count: number): string => (Number.isInteger(count) ? String(count) : count.toFixed(1));
+const timesOf = (count: number): string => (Number.isInteger(count) ? String(count) : decimal(count, 1));
 </script>
 
 <template>

@@ -7,7 +7,7 @@ import { freshAndTired } from '@wax-fist/core/strikes';
 import { handOf, techniqueName, thrownAs, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted } from '@wax-fist/core/words';
+import { counted, decimal } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
@@ -65,7 +65,7 @@ const lengths = computed(() =>
   figures.value.lengths.map((count, place) => ({ count, hits: place + 1 })).filter(({ count }) => count > 0),
 );
 
-const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${decimal(Math.abs(value), digits)}`;
 const range = ({ low, high }: MeanDifference, digits: number): string => `${signed(low, digits)} to ${signed(high, digits)}`;
 /** A change is told as one only when its whole interval lies on one side. */
 const changed = ({ low, high }: MeanDifference, down: string, up: string): string =>
@@ -81,7 +81,7 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
         <div>
           <dt>Hits</dt>
           <dd>
-            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ figures.pace.toFixed(1) }}</span> per 30 s; thirds
+            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ decimal(figures.pace, 1) }}</span> per 30 s; thirds
             <span class="number">{{ thirds.map((third) => figures.byThird[third]).join(' · ') }}</span>
           </dd>
         </div>
@@ -97,7 +97,7 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
           <dt>Longest gap</dt>
           <dd>
             <button type="button" class="gap" title="Go there" @click="emit('go', figures.longestGap.from)">
-              <b class="number">{{ ((figures.longestGap.to - figures.longestGap.from) / 1000).toFixed(1) }} s</b> from
+              <b class="number">{{ decimal((figures.longestGap.to - figures.longestGap.from) / 1000, 1) }} s</b> from
               <span class="number">{{ clock(figures.longestGap.from).slice(0, -1) }}</span>
             </button>
           </dd>

@@ -1,6 +1,7 @@
 import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
 import { everyRow } from '@wax-fist/contract/page';
-import { lengthInWords, readLength, unitSystems, type KnownBody, type UnitSystem } from '@wax-fist/core/setup';
+import { lengthInWords, readLength, type KnownBody } from '@wax-fist/core/setup';
+import { manner, unitSystems, type UnitSystem } from '@wax-fist/core/words';
 import type { Centimetres } from '@wax-fist/core/units';
 import { computed, reactive, ref, watch } from 'vue';
 import { remember, remembered } from '../../app/remembered.ts';
@@ -21,7 +22,7 @@ const usual: Record<SetUpField, Centimetres | null> = { stature: 175, opponent: 
 
 /** Lengths as they are typed, for a trainee or for anybody, and what is wrong with them. */
 export function useSetUp(traineeId?: string) {
-  const units = ref<UnitSystem>(remembered('wax.units', isUnits) ?? 'metric');
+  const units = ref<UnitSystem>(remembered('wax.units', isUnits) ?? manner().units);
   const inWords = (value: Centimetres | null): string => (value === null ? '' : lengthInWords(value, units.value));
   const typed = reactive({ ...mapped(inWords) });
   const whom = ref<string | null>(traineeId ?? null);

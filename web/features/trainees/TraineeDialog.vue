@@ -2,11 +2,13 @@
 import { traineeDraftShape, traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
 import { grades } from '@wax-fist/core/trainee';
 import { stances } from '@wax-fist/core/technique';
+import { manner } from '@wax-fist/core/words';
 import { v7 as uuid } from 'uuid';
 import { watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { useNotice } from '../../app/notice-store.ts';
 import FormDialog from '../../app/FormDialog.vue';
+import LengthField from '../../app/LengthField.vue';
 import { useForm } from '../../app/use-form.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 
@@ -59,24 +61,13 @@ const save = (): Promise<void> =>
     </VRadioGroup>
     <VSelect v-model="draft.grade" label="Grade" :items="[...grades]" :error-messages="problems.grade" />
     <div class="body">
-      <VNumberInput
+      <LengthField
         v-model="draft.stature"
         label="Stature"
-        suffix="cm"
-        control-variant="hidden"
-        :error-messages="problems.stature"
-        hint="Then lengths are told in centimetres."
-        persistent-hint
+        :problem="problems.stature"
+        :hint="`Then lengths are told in ${manner().units === 'metric' ? 'centimetres' : 'inches'}.`"
       />
-      <VNumberInput
-        v-model="draft.reach"
-        label="Reach"
-        suffix="cm"
-        control-variant="hidden"
-        :error-messages="problems.reach"
-        hint="Shoulder to knuckles, arm straight."
-        persistent-hint
-      />
+      <LengthField v-model="draft.reach" label="Reach" :problem="problems.reach" hint="Shoulder to knuckles, arm straight." />
       <VSelect v-model="draft.ageGroup" label="Age" :items="ageItems" :error-messages="problems.ageGroup" />
     </div>
     <VSelect

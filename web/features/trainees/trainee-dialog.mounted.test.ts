@@ -1,5 +1,7 @@
 import { flushPromises } from '@vue/test-utils';
+import { mannerFrom, usualManner } from '@wax-fist/core/words';
 import { expect } from 'chai';
+import LengthField from '../../app/LengthField.vue';
 import { mounted, onFreshPage } from '../../test/mounted.ts';
 import TraineeDialog from './TraineeDialog.vue';
 
@@ -51,6 +53,25 @@ describe('a form', () => {
     expect(sent[0]!.path).to.equal(`/api/trainees/${String(sent[0]!.body.id)}`);
     expect(wrapper.emitted('saved')).to.deep.equal([[sent[0]!.body.id]]);
     expect(wrapper.emitted('update:modelValue')!.at(-1)).to.deep.equal([false]);
+  });
+
+  it('takes lengths as people type them, tells them as this person reads them, and sends centimetres', async () => {
+    mannerFrom(() => ({ ...usualManner, units: 'imperial' }));
+    try {
+      const wrapper = await filled('Ada Testing');
+      const [stature, reach] = wrapper.findAllComponents(LengthField).map((field) => field.find('input'));
+      await stature!.setValue('5 ft 8');
+      await reach!.setValue('a lot');
+      await save(wrapper);
+      expect(sent).to.deep.equal([]);
+      expect(wrapper.text()).to.include('Reach: such as 5′ 8″ or 68 in.');
+      await reach!.setValue('28 in');
+      await save(wrapper);
+      expect(sent[0]!.body.stature).to.be.closeTo(172.72, 0.01);
+      expect(sent[0]!.body.reach).to.be.closeTo(71.12, 0.01);
+    } finally {
+      mannerFrom(() => usualManner);
+    }
   });
 
   it('puts what the server says of a field at the field, and keeps what was typed', async () => {
