@@ -34,13 +34,13 @@ async function dayOf(coach: CoachAtWork, acknowledged: string[]): Promise<void> 
 
 async function memoryWhile({ counted }: MortalClub, doing: Promise<unknown>): Promise<number[]> {
   const seen: number[] = [];
-  let over = false;
-  void doing.finally(() => (over = true)).catch(() => undefined);
-  while (!over) {
-    seen.push(await counted('wax_process_resident_memory_bytes'));
-    await pause(lookEvery);
-  }
-  await doing;
+  const looking = new AbortController();
+  const looked = (async () => {
+    for (const { signal } = looking; !signal.aborted; await pause(lookEvery))
+      seen.push(await counted('wax_process_resident_memory_bytes'));
+  })();
+  await doing.finally(() => looking.abort());
+  await looked;
   return seen;
 }
 

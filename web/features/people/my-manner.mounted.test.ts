@@ -1,5 +1,4 @@
 import { flushPromises } from '@vue/test-utils';
-import type { Account } from '@wax-fist/contract/accounts';
 import { usualManner } from '@wax-fist/core/words';
 import { expect } from 'chai';
 import { mounted, onFreshPage } from '../../test/mounted.ts';
@@ -19,7 +18,7 @@ describe('how one reads', () => {
       return answers(sent.at(-1));
     }) as unknown as typeof fetch;
     const account = useAccount();
-    account.me = { id: 'me', name: 'Me', role: 'coach', email: 'me@club.example', manner: usualManner } as Account;
+    account.me = { id: 'me', name: 'Me', role: 'coach', email: 'me@club.example', manner: usualManner };
     const wrapper = mounted(MyManner);
     const press = async (says: string): Promise<void> => {
       await wrapper
