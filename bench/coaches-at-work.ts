@@ -1,5 +1,4 @@
-import type { WrittenMarks } from '@wax-fist/contract/review';
-import { reviewEndpoints } from '@wax-fist/contract/review';
+import { reviewEndpoints, type Mark, type WrittenMarks } from '@wax-fist/contract/review';
 import { v7 as uuid } from 'uuid';
 import { account } from '../server/db/schema/index.ts';
 import { hashedPassword } from '../server/features/accounts/passwords.ts';
@@ -34,13 +33,15 @@ export async function coachesAtWork({ connection, base }: MortalClub, count: num
   return coaches;
 }
 
+/** A word on one of the strikes, said now. */
+export const nextWord = ({ strikes }: CoachAtWork, number: number): Mark =>
+  observed(strikes[number % strikes.length]!, number % 4 ? 'clean' : 'fault', { saidAt: new Date().toISOString() });
+
 /**
- * Says one word on one of the strikes, as the bench sends it.
+ * Sends words, as the bench does.
  * @returns ids of what the server has said it keeps; none where it refused or did not answer
  */
-export async function oneWord({ visitor, filmId, strikes }: CoachAtWork, number: number): Promise<string[]> {
-  const verdict = number % 4 ? 'clean' : 'fault';
-  const mark = observed(strikes[number % strikes.length]!, verdict, { saidAt: new Date().toISOString() });
-  const { status, body } = await visitor.ask<WrittenMarks>(reviewEndpoints.writeMarks, { filmId }, { marks: [mark] });
+export async function sendWords({ visitor, filmId }: CoachAtWork, marks: readonly Mark[]): Promise<string[]> {
+  const { status, body } = await visitor.ask<WrittenMarks>(reviewEndpoints.writeMarks, { filmId }, { marks });
   return status === 200 ? body.kept : [];
 }

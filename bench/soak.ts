@@ -4,7 +4,7 @@ import { todayEndpoints } from '@wax-fist/contract/today';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { median } from 'd3-array';
 import { setTimeout as pause } from 'node:timers/promises';
-import { coachesAtWork, oneWord, type CoachAtWork } from './coaches-at-work.ts';
+import { coachesAtWork, nextWord, sendWords, type CoachAtWork } from './coaches-at-work.ts';
 import { startMortalClub, type MortalClub } from './mortal-club.ts';
 import type { Line } from './table.ts';
 
@@ -27,7 +27,7 @@ async function dayOf(coach: CoachAtWork, acknowledged: string[]): Promise<void> 
     () => visitor.ask(correctionEndpoints.listCorrections),
   ];
   for (let number = 0; number < wordsOfDay; number++) {
-    acknowledged.push(...(await oneWord(coach, number)));
+    acknowledged.push(...(await sendWords(coach, [nextWord(coach, number)])));
     if (number % wordsToPage === 0) await pages[(number / wordsToPage) % pages.length]!();
   }
 }

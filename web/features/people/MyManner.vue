@@ -3,11 +3,11 @@ import { messageOf } from '@wax-fist/core/message-of';
 import { lengthInWords } from '@wax-fist/core/setup';
 import {
   clocks,
+  dayAndMonth,
   dayOrders,
   decimal,
   decimalSigns,
   localDay,
-  shortDay,
   timeOfDay,
   unitSystems,
   usualManner,
@@ -22,7 +22,7 @@ const account = useAccount();
 const failure = ref('');
 const manner = computed(() => account.me?.manner ?? usualManner);
 const evening = new Date(2026, 10, 17, 18, 5);
-const shortToday = (days: Manner['days']): string => shortDay(localDay(), new Date(), { ...usualManner, days });
+const today = (days: Manner['days']): string => dayAndMonth(new Date(), { ...usualManner, days });
 
 interface Choice<Key extends keyof Manner> {
   key: Key;
@@ -31,7 +31,7 @@ interface Choice<Key extends keyof Manner> {
 }
 const choices: readonly [Choice<'units'>, Choice<'days'>, Choice<'clock'>, Choice<'decimals'>] = [
   { key: 'units', name: 'Lengths', options: unitSystems.map((value) => ({ value, says: lengthInWords(172, value) })) },
-  { key: 'days', name: 'Days', options: dayOrders.map((value) => ({ value, says: shortToday(value) })) },
+  { key: 'days', name: 'Days', options: dayOrders.map((value) => ({ value, says: today(value) })) },
   {
     key: 'clock',
     name: 'Times',
@@ -65,7 +65,7 @@ async function choose(change: Partial<Manner>): Promise<void> {
         :model-value="manner[key]"
         :aria-labelledby="`manner-${key}`"
         mandatory
-        density="comfortable"
+        color="primary"
         variant="outlined"
         divided
         @update:model-value="(value: Manner[typeof key]) => choose({ [key]: value })"
@@ -76,7 +76,7 @@ async function choose(change: Partial<Manner>): Promise<void> {
       </VBtnToggle>
     </div>
     <p class="quiet">
-      On paper: {{ onPaper }}. Days on pages and in reports are yours; files for other programs stay as their formats ask.
+      On paper: {{ onPaper }}. Pages and papers follow this; files for other programs stay as their formats ask.
     </p>
   </section>
 </template>
