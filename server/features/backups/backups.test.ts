@@ -16,6 +16,7 @@ import { blows, made } from '../../test/films.ts';
 import { importFilm } from '../../test/import-film.ts';
 import { roundOfMarks } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+import { putBack, remove } from '../removals/removals.ts';
 import { objectPath, openOrMakePlace, openPlace, readSnapshot, snapshotNames } from './place.ts';
 import { readBackup } from './read-backup.ts';
 import { verifyBackup, writeBackup, type Written } from './write-backup.ts';
@@ -199,6 +200,22 @@ describe('backups', function () {
     const snapshot = await verify(name);
     expect(snapshot.films.some(({ filmId }) => filmId === victim)).to.equal(false);
     expect(await snapshotNames(place)).to.deep.equal([name]);
+  });
+
+  it('hold what was removed and can still be put back, with its bytes', async () => {
+    const path = await made(folder, 'removed.mp4', (to) => blows(4, 1, to));
+    const filmId = (await importFilm(coach, scene.sessionId, path)).id;
+    const { db } = server.services;
+    const removed = await remove(db, 'film', filmId, server.accountId('coach'));
+    await write();
+    await elsewhere(async (home, connection, restore) => {
+      await restore();
+      await putBack(connection.db, removed.id);
+      expect(await connection.db.$count(film, eq(film.id, filmId))).to.equal(1);
+      const kept = await folderStorage(home).bring(filmId, 'original');
+      expect(await sha256Of(kept)).to.equal(await sha256Of(path));
+    });
+    await putBack(db, removed.id);
   });
 
   it('are none before they have come to their end, and what broke off is tidied up', async () => {

@@ -1,11 +1,10 @@
-import { eq } from 'drizzle-orm';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { rm } from 'node:fs/promises';
 import type { PoolClient } from 'pg';
 import { v7 as uuid } from 'uuid';
 import type { Connection } from '../../db/connection.ts';
-import { backup, film } from '../../db/schema/index.ts';
+import { backup } from '../../db/schema/index.ts';
 import type { Settings } from '../../settings.ts';
 import type { Measured } from '../../storage/measuring.ts';
 import type { Storage } from '../../storage/storage.ts';
@@ -103,7 +102,7 @@ async function writeDump(databaseUrl: string, { pool }: Connection, place: OpenP
       ),
       ended,
     ]);
-    return { dump, ...(await contentsOf(client)) };
+    return { dump, films: await filmsToKeep(client), ...(await contentsOf(client)) };
   } finally {
     await client.query('rollback').catch(() => undefined);
     client.release();
@@ -119,8 +118,15 @@ export async function contentsOf(client: Pick<PoolClient, 'query'>) {
   for (const { name } of names.rows)
     tables[name] = Number((await client.query<{ count: string }>(`select count(*) from ${name}`)).rows[0]!.count);
   const done = await client.query<{ count: string }>('select count(*) from drizzle.__drizzle_migrations');
-  const films = await client.query<{ id: string }>('select id from film order by id');
-  return { tables, migrations: Number(done.rows[0]!.count), films: films.rows.map(({ id }) => id) };
+  return { tables, migrations: Number(done.rows[0]!.count) };
+}
+
+/** Films that are there, and those that were removed and can still be put back. */
+async function filmsToKeep(client: Pick<PoolClient, 'query'>): Promise<string[]> {
+  const { rows } = await client.query<{ id: string }>(
+    `select id from film union select (says ->> 'id')::uuid from removed_row where of_table = 'film' and pointed is null order by 1`,
+  );
+  return rows.map(({ id }) => id);
 }
 
 const same = (one: Pick<KeptFilm, 'filmId' | 'file' | 'bytes' | 'writtenAt'>): string =>
@@ -163,11 +169,10 @@ async function writeFilms(
   return { all, added, missing: [...missing, ...filmIds.filter((id) => !have.has(id))] };
 }
 
-/** How many of some films are not in the database any more. */
-async function goneOf({ db }: Connection, filmIds: readonly string[]): Promise<number> {
-  let gone = 0;
-  for (const id of new Set(filmIds)) gone += 1 - (await db.$count(film, eq(film.id, id)));
-  return gone;
+/** How many of some films are gone for good. */
+async function goneOf({ pool }: Connection, filmIds: readonly string[]): Promise<number> {
+  const there = new Set(await filmsToKeep(pool));
+  return new Set(filmIds.filter((id) => !there.has(id))).size;
 }
 
 /** Reads the database of a backup back: the same bytes, and PostgreSQL can read them. @throws BackupProblem */
