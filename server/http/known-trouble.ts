@@ -36,3 +36,6 @@ export function knownTrouble(error: unknown): Trouble | undefined {
   }
   return undefined;
 }
+
+/** Whether the database is away: what was under way is done again when it is back. */
+export const isAway = (error: unknown): boolean => knownTrouble(error) === away;

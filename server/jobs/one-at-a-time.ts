@@ -4,8 +4,19 @@ export interface OneAtATime {
   start: () => void;
 }
 
-/** @param next does one thing, and tells whether there was one @param trouble told what ended the work, to begin again with the next start */
-export function oneAtATime(next: () => Promise<boolean>, trouble: (error: unknown) => void): OneAtATime {
+/** So long after trouble it is tried again: by then a database has started again. Milliseconds. */
+const usualPause = 3000;
+
+/**
+ * @param next does one thing, and tells whether there was one
+ * @param trouble told what broke the work off, and tells whether that passes: then it goes on by itself after a pause, else with the
+ * next start
+ */
+export function oneAtATime(
+  next: () => Promise<boolean>,
+  trouble: (error: unknown) => boolean,
+  pause: number = usualPause,
+): OneAtATime {
   let running = false;
   let asked = false;
   async function whileAsked(): Promise<void> {
@@ -15,14 +26,15 @@ export function oneAtATime(next: () => Promise<boolean>, trouble: (error: unknow
       while (await next());
     }
   }
-  return {
-    start() {
-      asked = true;
-      if (running) return;
-      running = true;
-      void whileAsked()
-        .catch(trouble)
-        .finally(() => (running = false));
-    },
-  };
+  function start(): void {
+    asked = true;
+    if (running) return;
+    running = true;
+    void whileAsked()
+      .catch((error: unknown) => {
+        if (trouble(error)) setTimeout(start, pause).unref();
+      })
+      .finally(() => (running = false));
+  }
+  return { start };
 }

@@ -4,6 +4,7 @@ import { mkdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { messageOf } from '@wax-fist/core/message-of';
 import { archive } from '../../db/schema/index.ts';
+import { isAway } from '../../http/known-trouble.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { oneAtATime, type OneAtATime } from '../../jobs/one-at-a-time.ts';
 import type { Services } from '../../services.ts';
@@ -23,7 +24,7 @@ export interface ArchiveRuns extends OneAtATime {
 
 export const asArchive = ({ askedAt, ...row }: Job): Archive => ({ ...row, askedAt: askedAt.toISOString() });
 
-/** Works off what was asked. What the end of the server broke off begins again with its next start. */
+/** Works off what was asked. What the end of the server broke off begins again with its next start, what the end of the database broke off when that is back. */
 export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
   const { db, storage, queue, settings, log } = services;
   const folder = join(settings.home, 'archives');
@@ -55,6 +56,7 @@ export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
     const [job] = await db.select().from(archive).where(eq(archive.state, 'working')).orderBy(asc(archive.askedAt)).limit(1);
     if (!job) return false;
     await doOne(job).catch(async (error: unknown) => {
+      if (isAway(error)) throw error;
       if (!(error instanceof Refusal)) log.error(error);
       const reason = error instanceof Refusal ? messageOf(error) : 'Something went wrong on the server. Nothing was changed.';
       await rm(`${pathOf(job.id)}.part`, { force: true });
@@ -64,7 +66,10 @@ export function archiveRuns(services: Services, uploads: Uploads): ArchiveRuns {
   }
 
   return {
-    ...oneAtATime(next, (error) => log.warn(error)),
+    ...oneAtATime(next, (error) => {
+      log.warn(error);
+      return isAway(error);
+    }),
     pathOf,
     async remove(id) {
       await db.delete(archive).where(eq(archive.id, id));

@@ -5,6 +5,7 @@ import { asc, eq, inArray, lt, sql } from 'drizzle-orm';
 import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { film, montage } from '../../db/schema/index.ts';
+import { isAway } from '../../http/known-trouble.ts';
 import { oneAtATime, type OneAtATime } from '../../jobs/one-at-a-time.ts';
 import { justBefore } from '../../media/just-before.ts';
 import { writeMontage, type MontageCut } from '../../media/write-montage.ts';
@@ -77,12 +78,16 @@ export function montageRuns({ db, storage, settings, log }: Services): MontageRu
           return false;
         }
         await doOne(job).catch(async (error: unknown) => {
+          if (isAway(error)) throw error;
           log.error(error);
           await set(job.id, { state: 'failed', reason: 'This montage could not be written. Try it again.' });
         });
         return true;
       },
-      (error) => log.warn(error),
+      (error) => {
+        log.warn(error);
+        return isAway(error);
+      },
     ),
   };
 }
