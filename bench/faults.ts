@@ -4,12 +4,13 @@ import { join } from 'node:path';
 import { blows, made } from '../server/test/films.ts';
 import { duringEntry, duringSteps, duringUpload } from './faults-of-films.ts';
 import { cutConnections, duringArchive, duringExport, duringMarking, duringRounds, storeAway } from './faults-of-requests.ts';
-import { startMortalClub, victims } from './mortal-club.ts';
+import { inMortalClub, victims, type MortalClub } from './mortal-club.ts';
 import type { Line } from './table.ts';
 
 /** Kills everything at every place, and counts what was acknowledged and what is there. */
-export async function benchFaults(): Promise<Line[]> {
-  const club = await startMortalClub(process.env.WAX_DATABASE_URL!);
+export const benchFaults = (): Promise<Line[]> => inMortalClub(everyFault);
+
+async function everyFault(club: MortalClub): Promise<Line[]> {
   await club.connection.pool.query(`
     create function tell_step() returns trigger language plpgsql as $$
       begin perform pg_notify('step_begun', new.film_id || ' ' || new.step); return new; end $$;
@@ -31,7 +32,6 @@ export async function benchFaults(): Promise<Line[]> {
   }
   lines.push(await cutConnections(club));
   lines.push(await storeAway(club, bytes));
-  await club.stop();
   await rm(folder, { recursive: true });
   return lines;
 }

@@ -3,7 +3,7 @@ import { quantile } from 'd3-array';
 import { setTimeout as pause } from 'node:timers/promises';
 import { coachesAtWork, nextWord, sendWords, type CoachAtWork } from './coaches-at-work.ts';
 import { addCrowd } from './crowd.ts';
-import { startMortalClub } from './mortal-club.ts';
+import { inMortalClub, type MortalClub } from './mortal-club.ts';
 import { watchStolen } from './stolen.ts';
 import { percent, type Line } from './table.ts';
 
@@ -56,8 +56,9 @@ async function atOnesPace(coach: CoachAtWork, begin: number, until: number): Pro
 }
 
 /** Two hundred coaches who mark at the same time in a club of a million marks; they, the server and the database share the machine. */
-export async function benchLoad(): Promise<Line[]> {
-  const club = await startMortalClub(process.env.WAX_DATABASE_URL!);
+export const benchLoad = (): Promise<Line[]> => inMortalClub(underLoad);
+
+async function underLoad(club: MortalClub): Promise<Line[]> {
   await addCrowd(club.connection.db, sessionsOfOthers);
   const coaches = await coachesAtWork(club, count);
   const begun = performance.now();
@@ -65,7 +66,6 @@ export async function benchLoad(): Promise<Line[]> {
   const until = begun + warmingUp + minutes * 60_000;
   const all = (await Promise.all(coaches.map((coach, place) => atOnesPace(coach, (place * every) / count, until)))).flat();
   const taken = stolen();
-  await club.stop();
   const line = (what: string, answers: readonly Answer[], target: number): Line => {
     const [p50, p95, p99] = [0.5, 0.95, 0.99].map((share) => quantile(answers, share, ({ took }) => took)!);
     return {

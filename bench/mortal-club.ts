@@ -59,8 +59,18 @@ function immortal(file: string, environment: NodeJS.ProcessEnv): { kill: () => v
   };
 }
 
+/** Does something in such a club, which ends with it however that went: processes that come back by themselves do not go by themselves. */
+export async function inMortalClub<T>(doing: (club: MortalClub) => Promise<T>): Promise<T> {
+  const club = await startMortalClub(process.env.WAX_DATABASE_URL!);
+  try {
+    return await doing(club);
+  } finally {
+    await club.stop();
+  }
+}
+
 /** @param given address of the database server; what keeps it alive is `bin/bench` */
-export async function startMortalClub(given: string): Promise<MortalClub> {
+async function startMortalClub(given: string): Promise<MortalClub> {
   const administration = new Pool({ connectionString: given, max: 1 });
   administration.on('error', () => undefined);
   const name = `faults_${uuid().replaceAll('-', '')}`;

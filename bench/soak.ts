@@ -5,7 +5,7 @@ import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { median } from 'd3-array';
 import { setTimeout as pause } from 'node:timers/promises';
 import { coachesAtWork, nextWord, sendWords, type CoachAtWork } from './coaches-at-work.ts';
-import { startMortalClub, type MortalClub } from './mortal-club.ts';
+import { inMortalClub, type MortalClub } from './mortal-club.ts';
 import type { Line } from './table.ts';
 
 const coaches = 50;
@@ -45,8 +45,9 @@ async function memoryWhile({ counted }: MortalClub, doing: Promise<unknown>): Pr
 }
 
 /** A day of a large club pressed into minutes: nothing that was acknowledged is lost, and the server takes no more memory at its end. */
-export async function benchSoak(): Promise<Line[]> {
-  const club = await startMortalClub(process.env.WAX_DATABASE_URL!);
+export const benchSoak = (): Promise<Line[]> => inMortalClub(soaked);
+
+async function soaked(club: MortalClub): Promise<Line[]> {
   const all = await coachesAtWork(club, coaches);
   const acknowledged: string[] = [];
   const begun = performance.now();
@@ -56,7 +57,6 @@ export async function benchSoak(): Promise<Line[]> {
     'select count(*)::int as there from observation where id = any($1::uuid[])',
     [acknowledged],
   );
-  await club.stop();
   const fifth = Math.floor(memory.length / 5);
   const [early, late] = [median(memory.slice(fifth, 2 * fifth))!, median(memory.slice(-fifth))!];
   const there = rows[0]!.there;
