@@ -23,14 +23,13 @@ const inCentimetres: Record<string, Centimetres> = { cm: 1, m: 100, mm: 0.1, '�
 
 /**
  * Reads a length as people type it: `172`, `172 cm`, `1.72 m`, `5′ 8″`, `5 ft 8`, `68 in`. A number without a unit is in centimetres, or
- * in inches where one thinks in them. @param units absent: those of whoever types @param least and most what is possible at all, in centimetres
+ * in inches where one thinks in them. @param least and most what is possible at all, in centimetres
  */
 export function readLength(
   typed: string,
-  units: UnitSystem | undefined,
   { what, least, most }: { what: string; least: Centimetres; most: Centimetres },
+  units: UnitSystem = manner().units,
 ): ReadLength {
-  const inUnits = units ?? manner().units;
   const text = typed.trim();
   const feet = feetAndInches.exec(text);
   const plain = oneNumber.exec(text);
@@ -38,13 +37,13 @@ export function readLength(
   const value = feet
     ? (Number(feet[1]) * 12 + Number(feet[2] ?? 0)) * inch
     : plain
-      ? Number(plain[1]!.replace(',', '.')) * (unit ? inCentimetres[unit]! : inUnits === 'metric' ? 1 : inch)
+      ? Number(plain[1]!.replace(',', '.')) * (unit ? inCentimetres[unit]! : units === 'metric' ? 1 : inch)
       : Number.NaN;
   if (Number.isNaN(value))
-    return { ok: false, says: `${what}: such as ${inUnits === 'metric' ? '172 or 1.72 m' : '5′ 8″ or 68 in'}.` };
+    return { ok: false, says: `${what}: such as ${units === 'metric' ? '172 or 1.72 m' : '5′ 8″ or 68 in'}.` };
   if (value < least || value > most) {
-    const [from, to] = [lengthInWords(least, inUnits), lengthInWords(most, inUnits)];
-    return { ok: false, says: `${what}: ${lengthInWords(value, inUnits)} cannot be; from ${from} to ${to}.` };
+    const [from, to] = [lengthInWords(least, units), lengthInWords(most, units)];
+    return { ok: false, says: `${what}: ${lengthInWords(value, units)} cannot be; from ${from} to ${to}.` };
   }
   return { ok: true, value };
 }

@@ -48,13 +48,13 @@ describe('lengths as people type them', () => {
   ];
   for (const [typed, units, centimetres] of table)
     it(`“${typed}”`, () => {
-      const read = readLength(typed, units, limits);
+      const read = readLength(typed, limits, units);
       expect(read.ok && read.value).to.be.closeTo(centimetres, 1e-9);
     });
 
   it('that cannot be are told with what can be', () => {
     const says = (typed: string, units: 'metric' | 'imperial' = 'metric'): string => {
-      const read = readLength(typed, units, limits);
+      const read = readLength(typed, limits, units);
       return read.ok ? '' : read.says;
     };
     expect(says('17 m')).to.equal('Stature: 1700 cm cannot be; from 90 cm to 230 cm.');
@@ -67,7 +67,7 @@ describe('lengths as people type them', () => {
   it('come back as they were told', () => {
     fc.assert(
       fc.property(fc.integer({ min: 90, max: 230 }), fc.constantFrom(...unitSystems), (value, units) => {
-        const read = readLength(lengthInWords(value, units), units, { ...limits, least: 80, most: 240 });
+        const read = readLength(lengthInWords(value, units), { ...limits, least: 80, most: 240 }, units);
         expect(read.ok && read.value).to.be.closeTo(value, units === 'metric' ? 1e-9 : 1.28);
       }),
     );

@@ -72,8 +72,8 @@ describe('words in the manner of whoever reads them', () => {
   it('and what is typed without a unit is in the units of whoever types it', () => {
     mannerFrom(() => ({ ...usualManner, units: 'imperial' }));
     const bounds = { what: 'Stature', least: 90, most: 230 };
-    expect(readLength('68', undefined, bounds)).to.deep.equal({ ok: true, value: 68 * 2.54 });
-    expect(readLength('68', 'metric', bounds)).to.deep.equal({
+    expect(readLength('68', bounds)).to.deep.equal({ ok: true, value: 68 * 2.54 });
+    expect(readLength('68', bounds, 'metric')).to.deep.equal({
       ok: false,
       says: 'Stature: 68 cm cannot be; from 90 cm to 230 cm.',
     });

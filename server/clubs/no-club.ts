@@ -1,20 +1,17 @@
 import type { RequestListener } from 'node:http';
-import { healthEndpoints } from '@wax-fist/contract/health';
-import express from 'express';
-import { healthOf, isWell } from '../features/health/health.ts';
-import type { Services } from '../services.ts';
+import express, { Router } from 'express';
+import { healthRoutes, type Watched } from '../features/health/routes.ts';
 
 /**
  * Answers at a host name by which no club is known, and says no more than that: which clubs there are is nobody’s business. Whoever
  * watches over the machine asks it by its address, and is told how the installation is.
  */
-export function noClub(house: Pick<Services, 'db' | 'storage' | 'workersAlive'>): RequestListener {
+export function noClub(house: Watched): RequestListener {
   const app = express();
   app.disable('x-powered-by');
-  app.get(healthEndpoints.health.path, async (_request, response) => {
-    const health = await healthOf(house);
-    response.status(isWell(health) ? 200 : 503).json(health);
-  });
+  const router = Router();
+  healthRoutes(router, house);
+  app.use(router);
   app.use((_request, response) => {
     response
       .status(404)

@@ -59,16 +59,11 @@ async function openMany<T>(
   log: Logger,
   make: (club: OpenClub) => T | Promise<T>,
 ): Promise<Clubs<T>> {
-  interface Here {
-    made: T;
-    host: string;
-    connection: Connection;
-  }
-  const here = new Map<string, Here>();
   const open = new Map<string, T>();
+  const connections = new Map<string, Connection>();
   let byHost = new Map<string, T>();
 
-  async function openOne({ id, host, password }: typeof club.$inferSelect): Promise<void> {
+  async function openOne({ id, password }: typeof club.$inferSelect): Promise<void> {
     const own = settingsOfClub(settings, { id, password });
     const connection = connect(own.databaseUrl, connectionsOfMany);
     try {
@@ -76,26 +71,27 @@ async function openMany<T>(
       const storage = storageFrom(own);
       await storage.check();
       const made = await make({ ...connection, id, settings: own, storage });
-      here.set(id, { made, host, connection });
+      connections.set(id, connection);
       open.set(id, made);
     } catch (error) {
       await connection.close();
       log.error(error);
     }
   }
-  async function closeOne(id: string, { connection }: Here): Promise<void> {
-    here.delete(id);
+  async function closeOne(id: string): Promise<void> {
+    const connection = connections.get(id);
+    connections.delete(id);
     open.delete(id);
-    await connection.close();
+    await connection?.close();
   }
   async function read(): Promise<void> {
     const listed = await house.db.select().from(club).where(eq(club.closed, false)).orderBy(asc(club.addedAt));
     const ids = new Set(listed.map(({ id }) => id));
-    const gone = [...here].filter(([id]) => !ids.has(id));
-    for (const one of listed) if (!here.has(one.id)) await openOne(one);
-    byHost = new Map(listed.flatMap(({ id, host }) => (here.has(id) ? [[host, here.get(id)!.made] as const] : [])));
+    const gone = [...open.keys()].filter((id) => !ids.has(id));
+    for (const one of listed) if (!open.has(one.id)) await openOne(one);
+    byHost = new Map(listed.flatMap(({ id, host }) => (open.has(id) ? [[host, open.get(id)!] as const] : [])));
     // Nobody finds them any more; what was begun in them ends.
-    for (const [id, one] of gone) await closeOne(id, one);
+    for (const id of gone) await closeOne(id);
   }
 
   await read();
@@ -109,7 +105,7 @@ async function openMany<T>(
     async close() {
       clearInterval(following);
       await reading;
-      await Promise.all([...here].map(([id, one]) => closeOne(id, one)));
+      await Promise.all([...open.keys()].map(closeOne));
     },
   };
 }

@@ -1,5 +1,6 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Logger } from 'pino';
+import { onlyClubId } from '../clubs/open-clubs.ts';
 import { Stopped } from '../media/program.ts';
 import type { Jobs } from './queue.ts';
 import { rescue } from './rescue.ts';
@@ -15,7 +16,7 @@ export type WorkedClubs = Pick<ReadonlyMap<string, ImportServices>, 'keys' | 'ge
 
 /** Takes jobs until the queue is stopped. What follows a review is asked for again, behind films that nobody can review yet. */
 export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, ending?: AbortSignal): Promise<void> {
-  await jobs.work(async ({ clubId = '', filmId, part }) => {
+  await jobs.work(async ({ clubId = onlyClubId, filmId, part }) => {
     const services = clubs.get(clubId);
     // Closed since: what is to be done stands in its database, and is asked for again when it is opened.
     if (!services) return;
@@ -39,15 +40,14 @@ export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, endi
     lookedAt.add(clubId);
     await rescue(services.db, queue);
   };
-  /** Looks at one club after the other. @returns how many there are */
-  const lookAtAll = async (): Promise<number> => {
+  /** Looks at one club after the other. */
+  const lookAtAll = async (): Promise<void> => {
     const ids = [...clubs.keys()];
     for (const id of ids) {
       await look(id).catch((error: unknown) => log.error(error));
       if (ids.length > 1) await pause(betweenClubs);
       if (ending?.aborted) break;
     }
-    return ids.length;
   };
   await lookAtAll();
   void (async () => {

@@ -16,7 +16,7 @@ watch(
   length,
   (now) => {
     if (Number.isNaN(now)) return;
-    const said = readLength(typed.value, undefined, anyLength);
+    const said = readLength(typed.value, anyLength);
     // What somebody is typing is left as they type it.
     if (!(said.ok && said.value === now)) typed.value = now === null || now === undefined ? '' : lengthInWords(now);
     unread.value = '';
@@ -26,7 +26,7 @@ watch(
 function read(text: string | null): void {
   typed.value = text ?? '';
   if (typed.value.trim() === '') return void (length.value = null);
-  const said = readLength(typed.value, undefined, anyLength);
+  const said = readLength(typed.value, anyLength);
   length.value = said.ok ? said.value : Number.NaN;
   unread.value = said.ok ? '' : said.says;
 }

@@ -8,7 +8,7 @@ import { writeAtDoor } from '../journal/queries.ts';
 type AccountRow = Pick<typeof account.$inferSelect, 'id' | 'email' | 'name' | 'role' | keyof Manner>;
 
 /** How somebody reads, as it stands with their account. */
-export const mannerOf = ({ units, days, clock, decimals }: Manner): Manner => ({ units, days, clock, decimals });
+const mannerOf = ({ units, days, clock, decimals }: Manner): Manner => ({ units, days, clock, decimals });
 
 /** Longer than this no browser has to say what it is. */
 const mostLetters = 300;

@@ -32,7 +32,7 @@ export function useSetUp(traineeId?: string) {
   const read = computed(
     () =>
       Object.fromEntries(
-        Object.entries(possible).map(([field, bounds]) => [field, readLength(typed[field as SetUpField], units.value, bounds)]),
+        Object.entries(possible).map(([field, bounds]) => [field, readLength(typed[field as SetUpField], bounds, units.value)]),
       ) as Record<SetUpField, ReturnType<typeof readLength>>,
   );
   const left = ({ ok }: { ok: boolean }, field: SetUpField): boolean => !ok && typed[field].trim() === '';
