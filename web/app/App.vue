@@ -79,14 +79,14 @@ async function leave(): Promise<void> {
 
 <style scoped>
 .name {
-  color: #fff;
+  color: var(--white);
   text-decoration: none;
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   font-weight: 700;
-  font-size: 20px;
-  margin: 0 28px 0 24px;
+  font-size: var(--type-title);
+  margin: 0 var(--space-6) 0 var(--space-6);
   white-space: nowrap;
 }
 .me.me {
@@ -96,8 +96,8 @@ async function leave(): Promise<void> {
   position: relative;
   min-width: 44px;
   min-height: 44px;
-  margin-right: 8px;
-  color: #fff;
+  margin-right: var(--space-2);
+  color: var(--white);
 }
 .thumb {
   padding: 0;
@@ -109,13 +109,13 @@ async function leave(): Promise<void> {
 .skip:focus {
   left: 8px;
   top: 8px;
-  background: #fff;
-  padding: 8px;
+  background: var(--white);
+  padding: var(--space-2);
   z-index: 2;
 }
 @media screen and (max-width: 899px) {
   .name {
-    margin: 0 8px 0 16px;
+    margin: 0 var(--space-2) 0 var(--space-4);
   }
 }
 /* Beside what is saved, oneself and the way out there is no room for the name as well. */

@@ -24,13 +24,13 @@ defineEmits<{ save: [] }>();
 
 <style scoped>
 h2 {
-  font-size: 22px;
-  margin-bottom: 16px;
+  font-size: var(--type-title);
+  margin-bottom: var(--space-4);
 }
 .ends {
   display: flex;
   justify-content: flex-end;
-  gap: 8px;
-  margin-top: 8px;
+  gap: var(--space-2);
+  margin-top: var(--space-2);
 }
 </style>

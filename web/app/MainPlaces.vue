@@ -33,15 +33,15 @@ const isHere = ({ to, also = [] }: Place): boolean =>
 <style scoped>
 nav {
   display: flex;
-  gap: 4px;
+  gap: var(--space-1);
   align-self: stretch;
 }
 .place {
   display: inline-flex;
   align-items: center;
-  gap: 8px;
-  padding: 0 16px;
-  color: #fff;
+  gap: var(--space-2);
+  padding: 0 var(--space-4);
+  color: var(--white);
   text-decoration: none;
   font-weight: 700;
   border-bottom: 4px solid transparent;
@@ -49,7 +49,7 @@ nav {
   opacity: 0.85;
 }
 .place.here {
-  border-bottom-color: #e9b44c;
+  border-bottom-color: var(--signal);
   opacity: 1;
 }
 nav.below {
@@ -63,11 +63,11 @@ nav.below {
   justify-content: center;
   gap: 0;
   padding: 0 1px;
-  font-size: 11px;
+  font-size: var(--type-tiny);
   white-space: nowrap;
   border-bottom-width: 0;
 }
 .below .place.here {
-  border-top-color: #e9b44c;
+  border-top-color: var(--signal);
 }
 </style>

@@ -16,7 +16,7 @@ defineEmits<{ more: [] }>();
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 16px;
-  margin: 12px 0;
+  gap: var(--space-2) var(--space-4);
+  margin: var(--space-3) 0;
 }
 </style>

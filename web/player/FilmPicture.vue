@@ -87,7 +87,7 @@ defineExpose({ player, canvas, zoomBy: (factor: number) => zoomTo(view.zoom * fa
 .stage {
   position: relative;
   overflow: hidden;
-  background: #000;
+  background: var(--picture);
   touch-action: none;
   user-select: none;
 }
@@ -112,8 +112,8 @@ video {
   position: absolute;
   right: 8px;
   top: 8px;
-  background: #000a;
-  padding: 2px 8px;
+  background: var(--shade);
+  padding: var(--space-0-5) var(--space-2);
   border-radius: 3px;
 }
 </style>

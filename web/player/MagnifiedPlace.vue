@@ -40,9 +40,9 @@ watch([() => place, glass, () => frame, () => picture], () => requestAnimationFr
 .loupe {
   position: relative;
   width: 200px;
-  border: 2px solid #ffd27a;
+  border: 2px solid var(--pinned);
   border-radius: 4px;
-  background: #0a0a0a;
+  background: var(--picture);
 }
 .left,
 .right {
@@ -59,8 +59,8 @@ watch([() => place, glass, () => frame, () => picture], () => requestAnimationFr
 .loupe::after {
   content: '';
   position: absolute;
-  background: #ffd27a;
-  box-shadow: 0 0 0 1px #0008;
+  background: var(--pinned);
+  box-shadow: 0 0 0 1px var(--shade);
 }
 .loupe::before {
   left: 98px;
@@ -79,8 +79,8 @@ canvas {
   width: 100%;
 }
 figcaption {
-  padding: 2px 8px;
-  color: #fff;
-  font-size: 13px;
+  padding: var(--space-0-5) var(--space-2);
+  color: var(--white);
+  font-size: var(--type-note);
 }
 </style>

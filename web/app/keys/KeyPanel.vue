@@ -55,11 +55,11 @@ function onKey(event: KeyboardEvent): void {
 
 <style scoped>
 h2 {
-  font-size: 22px;
+  font-size: var(--type-title);
 }
 h3 {
-  font-size: 15px;
-  margin: 8px 0 6px;
+  font-size: var(--type-text);
+  margin: var(--space-2) 0 var(--space-1-5);
   color: rgb(var(--v-theme-primary));
 }
 .keys {
@@ -67,7 +67,7 @@ h3 {
 }
 .groups {
   columns: 4 230px;
-  column-gap: 24px;
+  column-gap: var(--space-6);
   overflow-y: auto;
 }
 section {
@@ -75,20 +75,17 @@ section {
 }
 dl > div {
   display: flex;
-  gap: 10px;
-  padding: 2px 0;
-  font-size: 14px;
+  gap: var(--space-2);
+  padding: var(--space-0-5) 0;
+  font-size: var(--type-small);
   align-items: baseline;
 }
 dt {
   flex: 0 0 92px;
   text-align: right;
 }
-dd {
-  margin: 0;
-}
 button {
   display: inline-flex;
-  gap: 4px;
+  gap: var(--space-1);
 }
 </style>

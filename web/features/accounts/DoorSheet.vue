@@ -17,22 +17,22 @@ defineEmits<{ enter: [] }>();
   min-height: 100vh;
   display: grid;
   place-items: center;
-  background: linear-gradient(105deg, #17494d 0 38%, #eceae3 38%);
+  background: linear-gradient(105deg, var(--board) 0 38%, var(--chalk) 38%);
 }
 .sheet {
   width: 400px;
   max-width: calc(100vw - 32px);
-  background: #fbfaf6;
-  padding: 36px 36px 40px;
+  background: var(--paper);
+  padding: var(--space-8) var(--space-8) 40px;
   border-radius: 4px;
-  border-top: 6px solid #e9b44c;
+  border-top: 6px solid var(--signal);
 }
 .sheet :slotted(h1) {
-  margin: 12px 0 0;
-  font-size: 32px;
+  margin: var(--space-3) 0 0;
+  font-size: var(--type-head);
   line-height: 1.1;
 }
 .sheet :slotted(p) {
-  margin: 4px 0 24px;
+  margin: var(--space-1) 0 var(--space-6);
 }
 </style>

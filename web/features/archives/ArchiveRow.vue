@@ -24,7 +24,7 @@ const url = computed(() => filledPath(archiveEndpoints.archiveFile.path, { archi
         :aria-label="`Made: ${percent(archive.progress)}`"
       />
     </span>
-    <span v-else-if="archive.state === 'failed'" class="grow failure">{{ archive.reason }}</span>
+    <span v-else-if="archive.state === 'failed'" class="grow text-error">{{ archive.reason }}</span>
     <span v-else class="grow number">{{ fileSize(archive.bytes ?? 0) }}</span>
     <VBtn v-if="archive.state === 'ready'" variant="outlined" :prepend-icon="mdiDownload" :href="url" download>Download</VBtn>
     <VBtn
@@ -42,14 +42,11 @@ const url = computed(() => filledPath(archiveEndpoints.archiveFile.path, { archi
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: var(--space-1-5) var(--space-4);
   align-items: center;
-  padding: 8px 14px;
+  padding: var(--space-2) var(--space-3);
 }
 .grow {
   flex: 1 1 160px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
 }
 </style>

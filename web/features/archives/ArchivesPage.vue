@@ -24,7 +24,7 @@ const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeE
   <div class="page">
     <div class="page-head"><h1>Archives and backups</h1></div>
     <PageState :failure="failure" :ready="made !== undefined" @again="again">
-      <p v-if="trouble" class="failure" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <section>
         <h2>Make one</h2>
         <p class="quiet">
@@ -57,14 +57,11 @@ const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeE
 .make {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .make .v-input {
   flex: 0 1 360px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -33,7 +33,7 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
         <VProgressLinear :model-value="100 * shown.progress" color="primary" height="8" />
         <p>{{ reading ? 'Reading it in' : 'Looking through it' }}: {{ percent(shown.progress) }}</p>
       </template>
-      <p v-else-if="shown.state === 'failed'" class="failure" role="alert">{{ shown.reason }}</p>
+      <p v-else-if="shown.state === 'failed'" class="text-error" role="alert">{{ shown.reason }}</p>
       <template v-else-if="shown.reading">
         <ReadingTable :reading="shown.reading" :looked="!reading" />
         <template v-if="!reading">
@@ -53,10 +53,7 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
 
 <style scoped>
 h3 {
-  font-size: 17px;
-  margin: 14px 0 6px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
+  font-size: var(--type-body);
+  margin: var(--space-3) 0 var(--space-1-5);
 }
 </style>

@@ -34,7 +34,7 @@ const rows = computed(() => reading.kinds.filter((one) => one.added + one.change
   <p v-for="note in reading.notes" :key="note">{{ note }}</p>
   <details v-if="reading.reasons.length > 0" open>
     <summary>Why some are refused</summary>
-    <ul>
+    <ul class="bulleted">
       <li v-for="{ name, key, says } in reading.reasons" :key="`${name} ${key}`">
         {{ recordName(name) }} <span class="quiet number">{{ key.slice(0, 8) }}</span>: {{ says }}
       </li>
@@ -47,21 +47,21 @@ table {
   width: 100%;
   border-collapse: collapse;
   border-top: 2px solid rgb(var(--v-theme-primary));
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 th {
   text-align: left;
-  font-size: 13px;
+  font-size: var(--type-note);
   font-weight: 400;
   color: var(--quiet);
-  padding: 4px 10px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
 }
 th.number,
 td.number {
   text-align: right;
 }
 td {
-  padding: 4px 10px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
   border-top: 1px solid var(--line);
 }
 .refused {
@@ -69,7 +69,6 @@ td {
   font-weight: 700;
 }
 ul {
-  padding-left: 18px;
   max-height: 320px;
   overflow: auto;
 }

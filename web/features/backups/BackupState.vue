@@ -42,9 +42,9 @@ const late = computed(() => !newest.value || Date.now() - new Date(newest.value.
 <style scoped>
 .state {
   display: flex;
-  gap: 12px;
-  padding: 10px 14px;
-  margin-bottom: 8px;
+  gap: var(--space-3);
+  padding: var(--space-2) var(--space-3);
+  margin-bottom: var(--space-2);
   background: var(--clean-ground);
 }
 .state.late {

@@ -149,7 +149,7 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
 
 <style scoped>
 .lead {
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 @media (min-width: 1000px) {
   .books-first {
@@ -157,14 +157,12 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
   }
 }
 .calls {
-  list-style: none;
-  padding: 0;
-  margin: 10px 0;
+  margin: var(--space-2) 0;
 }
 .calls li {
   display: flex;
   align-items: center;
-  gap: 12px;
+  gap: var(--space-3);
   border-top: 1px solid var(--line);
   min-height: 42px;
 }
@@ -173,6 +171,6 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
   width: 64px;
 }
 .big {
-  font-size: 24px;
+  font-size: var(--type-figure);
 }
 </style>

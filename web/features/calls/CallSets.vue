@@ -71,18 +71,14 @@ const inNumbers = ({ recipe }: CallSet): string => {
 <style scoped>
 h2 {
   margin-top: 0;
-  font-size: 18px;
-}
-ul {
-  list-style: none;
-  padding: 0;
+  font-size: var(--type-lead);
 }
 li {
   display: grid;
   grid-template-columns: 150px 1fr auto auto;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
-  padding: 6px 0;
+  padding: var(--space-1-5) 0;
   border-top: 1px solid var(--line);
 }
 li.none {
@@ -91,9 +87,9 @@ li.none {
 .add {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: flex-start;
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .name {
   max-width: 180px;
@@ -104,7 +100,7 @@ li.none {
 @media screen and (max-width: 899px) {
   li {
     grid-template-columns: minmax(0, 1fr) auto;
-    gap: 2px 12px;
+    gap: var(--space-0-5) var(--space-3);
   }
   li > span {
     grid-column: 1;

@@ -52,17 +52,17 @@ const said = computed(() => {
 
 <style scoped>
 h2 {
-  margin-top: 6px;
-  font-size: 18px;
+  margin-top: var(--space-1-5);
+  font-size: var(--type-lead);
 }
 dl {
-  margin: 12px 0 24px;
+  margin: var(--space-3) 0 var(--space-6);
 }
 dl > div {
   display: grid;
   grid-template-columns: 150px 1fr;
-  gap: 12px;
-  padding: 6px 0;
+  gap: var(--space-3);
+  padding: var(--space-1-5) 0;
   border-top: 1px solid var(--line);
 }
 @media screen and (max-width: 899px) {

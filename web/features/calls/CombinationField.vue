@@ -58,9 +58,8 @@ const put = ({ at, length }: CallError, name: string): void =>
 
 <style scoped>
 .errors {
-  list-style: none;
-  padding: 4px 0;
-  font-size: 15px;
+  padding: var(--space-1) 0;
+  font-size: var(--type-text);
 }
 mark {
   background: none;
@@ -69,6 +68,6 @@ mark {
 }
 button {
   text-decoration: underline;
-  margin-right: 8px;
+  margin-right: var(--space-2);
 }
 </style>

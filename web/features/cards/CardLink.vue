@@ -48,10 +48,10 @@ async function copy(): Promise<void> {
 .link {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--space-1) var(--space-2);
   align-items: center;
   max-width: 980px;
-  margin: 14px auto;
+  margin: var(--space-3) auto;
 }
 a {
   overflow-wrap: anywhere;

@@ -51,8 +51,8 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
 
 <style scoped>
 .card {
-  background: #fff;
-  padding: 32px 40px;
+  background: var(--white);
+  padding: var(--space-8) 40px;
   border: 1px solid var(--line);
   max-width: 980px;
   margin: 0 auto;
@@ -65,43 +65,43 @@ header {
   justify-content: space-between;
 }
 .who {
-  font-size: 24px;
+  font-size: var(--type-figure);
   font-weight: 700;
 }
 .card .drill {
-  font-size: 20px;
-  margin-bottom: 14px;
+  font-size: var(--type-title);
+  margin-bottom: var(--space-3);
 }
 .card .cue {
   font-size: 54px;
   font-weight: 700;
   line-height: 1.1;
-  margin: 16px 0 18px;
-  border-left: 10px solid #e9b44c;
-  padding-left: 20px;
+  margin: var(--space-4) 0 var(--space-4);
+  border-left: 10px solid var(--signal);
+  padding-left: var(--space-5);
 }
 .stills {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 16px;
+  gap: var(--space-4);
 }
 .card .why {
-  font-size: 18px;
-  margin: 16px 0;
+  font-size: var(--type-lead);
+  margin: var(--space-4) 0;
 }
 footer {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 24px;
-  border-top: 2px solid #1d2324;
-  padding-top: 12px;
+  gap: var(--space-6);
+  border-top: 2px solid var(--ink);
+  padding-top: var(--space-3);
 }
 footer > div {
   display: flex;
   flex-direction: column;
 }
 .big {
-  font-size: 26px;
+  font-size: var(--type-figure);
   line-height: 1.25;
 }
 @media print {
@@ -113,17 +113,17 @@ footer > div {
 }
 @media screen and (max-width: 899px) {
   .card {
-    padding: 20px 16px;
+    padding: var(--space-5) var(--space-4);
   }
   .card .cue {
     font-size: 40px;
     border-left-width: 6px;
-    padding-left: 12px;
+    padding-left: var(--space-3);
   }
   .stills,
   footer {
     grid-template-columns: minmax(0, 1fr);
-    gap: 12px;
+    gap: var(--space-3);
   }
 }
 </style>

@@ -45,11 +45,10 @@ const lines = computed(() =>
 
 <style scoped>
 figure {
-  margin: 0;
   --of-role: var(--fault);
 }
 .turns {
-  --of-role: #e9b44c;
+  --of-role: var(--signal);
 }
 .should {
   --of-role: var(--clean);
@@ -57,7 +56,7 @@ figure {
 .picture {
   position: relative;
   aspect-ratio: 4 / 3;
-  background: #ddd;
+  background: var(--line);
   border-bottom: 5px solid var(--of-role);
 }
 img,
@@ -70,15 +69,15 @@ svg {
 }
 polyline {
   fill: none;
-  stroke: #e9b44c;
+  stroke: var(--signal);
   stroke-linejoin: round;
 }
 figcaption {
   display: grid;
-  font-size: 17px;
-  margin-top: 6px;
+  font-size: var(--type-body);
+  margin-top: var(--space-1-5);
 }
 figcaption .quiet {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

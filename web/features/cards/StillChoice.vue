@@ -63,6 +63,6 @@ function another(): void {
 .choice {
   display: flex;
   align-items: center;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -78,13 +78,13 @@ const counted = (of: Band) => {
   grid-column: 1 / -1;
 }
 legend {
-  font-size: 14px;
-  margin-bottom: 4px;
+  font-size: var(--type-small);
+  margin-bottom: var(--space-1);
 }
 .ends {
-  margin-top: 26px;
+  margin-top: var(--space-6);
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
   max-width: 620px;
 }

@@ -67,7 +67,7 @@ const label = computed(() => {
 .scale {
   position: relative;
   height: 14px;
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
   background: repeating-linear-gradient(-45deg, color-mix(in srgb, var(--fault) 30%, transparent) 0 3px, transparent 3px 6px);
   border-bottom: 1px solid var(--line);
 }
@@ -83,7 +83,7 @@ const label = computed(() => {
   background: color-mix(in srgb, var(--clean) 65%, rgb(var(--v-theme-surface)));
 }
 .spread {
-  margin-block: 4px;
+  margin-block: var(--space-1);
   background: rgb(var(--v-theme-on-surface));
   opacity: 0.35;
 }
@@ -100,7 +100,7 @@ const label = computed(() => {
   position: absolute;
   top: 15px;
   transform: translateX(-50%);
-  font-size: 11px;
+  font-size: var(--type-tiny);
   white-space: nowrap;
   color: var(--quiet);
 }

@@ -159,15 +159,13 @@ const leave = (): void => {
 .save {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .add {
   max-width: 320px;
 }
 .rows {
-  list-style: none;
-  padding: 0;
-  margin: 12px 0;
+  margin: var(--space-3) 0;
   border-bottom: 1px solid var(--line);
 }
 </style>

@@ -86,46 +86,38 @@ const readBy = (measure: string): string =>
 </template>
 
 <style scoped>
-.rows {
-  list-style: none;
-  padding: 0;
-}
 li {
   display: grid;
   grid-template-columns: 84px 22px minmax(0, 1fr) 220px 160px;
-  gap: 12px;
-  padding: 10px 4px;
+  gap: var(--space-3);
+  padding: var(--space-2) var(--space-1);
   border-top: 1px solid var(--line);
   break-inside: avoid;
 }
 li:target {
-  background: #e9b44c22;
+  background: var(--signal-ground);
 }
 h3 {
-  font-size: 16px;
-}
-p {
-  margin: 0;
+  font-size: var(--type-body);
 }
 .stop {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .foot {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
-  font-size: 14px;
+  gap: var(--space-1) var(--space-3);
+  font-size: var(--type-small);
 }
 q {
   font-style: italic;
   color: rgb(var(--v-theme-primary));
 }
 .measure {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 figure {
-  margin: 0;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 @media (max-width: 1100px) {
   li {
@@ -138,7 +130,7 @@ figure {
 @media screen and (max-width: 899px) {
   li {
     grid-template-columns: 22px minmax(0, 1fr);
-    gap: 4px 12px;
+    gap: var(--space-1) var(--space-3);
   }
   .stop {
     grid-column: 1 / -1;

@@ -138,36 +138,32 @@ const first = (): void => {
   max-width: 460px;
 }
 .lead {
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 .kinds {
   columns: 4 210px;
-  column-gap: 32px;
+  column-gap: var(--space-8);
 }
 .kinds section {
   break-inside: avoid;
-  margin-bottom: 20px;
+  margin-bottom: var(--space-5);
 }
 h2 {
   margin-top: 0;
-  font-size: 16px;
+  font-size: var(--type-body);
   border-bottom: 2px solid rgb(var(--v-theme-primary));
-  padding-bottom: 2px;
-  margin-bottom: 4px;
-}
-ul {
-  list-style: none;
-  padding: 0;
+  padding-bottom: var(--space-0-5);
+  margin-bottom: var(--space-1);
 }
 .kinds li {
-  padding: 2px 0;
+  padding: var(--space-0-5) 0;
 }
 .found li {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: var(--space-1) var(--space-3);
   align-items: baseline;
-  padding: 8px 4px;
+  padding: var(--space-2) var(--space-1);
   border-bottom: 1px solid var(--line);
 }
 .name {
@@ -180,7 +176,7 @@ ul {
 @media screen and (max-width: 899px) {
   .kinds a {
     display: block;
-    padding: 10px 0;
+    padding: var(--space-2) 0;
   }
   .in {
     margin-left: 0;

@@ -118,7 +118,7 @@ li {
 .line {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   min-height: 38px;
 }
 .grip {
@@ -135,12 +135,12 @@ li {
 }
 .problem {
   color: var(--fault);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .more {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px 16px;
-  padding: 6px 8px 14px 40px;
+  gap: var(--space-2) var(--space-4);
+  padding: var(--space-1-5) var(--space-2) var(--space-3) 40px;
 }
 </style>

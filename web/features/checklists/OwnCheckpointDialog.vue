@@ -97,6 +97,6 @@ function save(): void {
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 0 12px;
+  gap: 0 var(--space-3);
 }
 </style>

@@ -110,6 +110,6 @@ const without = computed(() => {
   flex: 0 1 220px;
 }
 .about {
-  margin-bottom: 14px;
+  margin-bottom: var(--space-3);
 }
 </style>

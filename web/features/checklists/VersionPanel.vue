@@ -104,7 +104,7 @@ function checked(text: string): ClubEdits | undefined {
     <VAlert v-if="done" type="success" variant="tonal" density="compact" role="status">{{ done }}</VAlert>
     <VAlert v-if="mistakes.length > 0" type="warning" variant="tonal" density="compact" role="alert">
       Nothing was taken in. {{ counted(mistakes.length, 'mistake') }}:
-      <ul class="mistakes">
+      <ul class="bulleted">
         <li v-for="({ place, says }, index) in mistakes" :key="index">
           <code>{{ place }}</code> {{ says }}
         </li>
@@ -121,7 +121,7 @@ function checked(text: string): ClubEdits | undefined {
         <VBtn v-if="mayChange && version !== catalogue.version" variant="text" size="small" @click="goBack(version)"
           >Go back to it</VBtn
         >
-        <ul v-if="told?.version === version" class="told">
+        <ul v-if="told?.version === version" class="told bulleted">
           <li v-if="told.differences.length === 0" class="quiet">Nothing that is seen.</li>
           <li v-for="({ technique, checkpoint, says }, index) in told.differences" :key="index">
             {{ technique }}<template v-if="checkpoint">, {{ checkpoint.toLowerCase() }}</template
@@ -136,35 +136,27 @@ function checked(text: string): ClubEdits | undefined {
 
 <style scoped>
 .versions {
-  margin-top: 20px;
+  margin-top: var(--space-5);
 }
 .head {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 8px;
+  gap: var(--space-2);
 }
 h2 {
-  font-size: 18px;
-}
-.list {
-  list-style: none;
-  padding: 0;
+  font-size: var(--type-lead);
 }
 .list > li {
   display: grid;
   grid-template-columns: 28px minmax(120px, 1fr) auto auto 130px;
-  gap: 4px 12px;
+  gap: var(--space-1) var(--space-3);
   align-items: baseline;
   border-top: 1px solid var(--line);
-  padding: 6px 4px;
+  padding: var(--space-1-5) var(--space-1);
 }
 .told {
   grid-column: 2 / -1;
-  padding-left: 18px;
-}
-.mistakes {
-  padding-left: 18px;
 }
 @media screen and (max-width: 899px) {
   .list > li {

@@ -84,22 +84,22 @@ const canBeDrawn = computed(() => first.technique !== undefined && isDrawn(first
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
+  gap: var(--space-2) var(--space-3);
   min-height: 44px;
 }
 h1 {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 .against {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--space-1-5);
 }
 .against button {
-  padding: 4px 10px;
+  padding: var(--space-1) var(--space-2);
   border: 1px solid var(--line);
   border-radius: 3px;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .against button:disabled {
   opacity: 0.45;

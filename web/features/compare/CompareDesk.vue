@@ -209,15 +209,15 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
 .desk {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-2);
   min-height: 100vh;
-  padding: 0 12px 12px;
+  padding: 0 var(--space-3);
   background: rgb(var(--v-theme-background));
 }
 .stages {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px;
+  gap: var(--space-2);
 }
 .stages.over {
   grid-template-columns: 1fr;
@@ -236,17 +236,17 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
   position: relative;
   overflow: hidden;
   aspect-ratio: var(--shape);
-  background: #0a0a0a;
+  background: var(--picture);
 }
 .second {
-  --way: #7db8f0;
+  --way: var(--second);
 }
 .through {
   opacity: 0.5;
 }
 figcaption {
-  font-size: 14px;
-  padding: 4px 2px;
+  font-size: var(--type-small);
+  padding: var(--space-1) var(--space-0-5);
 }
 .measures {
   overflow-x: auto;

@@ -71,18 +71,18 @@ const { lock, instant, frames, speed, playing } = comparison;
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 14px;
+  gap: var(--space-2) var(--space-3);
 }
 .group {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px;
+  gap: var(--space-1);
 }
 .group button {
-  padding: 3px 9px;
+  padding: var(--space-1) var(--space-2);
   border: 1px solid var(--line);
   border-radius: 3px;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .group button[aria-pressed='true'] {
   background: rgb(var(--v-theme-primary));

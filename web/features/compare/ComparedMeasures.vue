@@ -59,7 +59,7 @@ const lines = computed(() =>
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 th {
   text-align: left;
@@ -68,7 +68,7 @@ th {
 }
 td,
 th {
-  padding: 4px 8px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
   vertical-align: top;
 }
 tbody tr {
@@ -76,11 +76,11 @@ tbody tr {
 }
 .row {
   display: flex;
-  gap: 6px;
+  gap: var(--space-1-5);
   align-items: center;
 }
 small {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -93,10 +93,10 @@ const thick = computed(() => size.value.height / 220);
 }
 .line {
   fill: none;
-  stroke: var(--way, #e9b44c);
+  stroke: var(--way, var(--signal));
   stroke-linejoin: round;
 }
 .now {
-  fill: var(--way, #e9b44c);
+  fill: var(--way, var(--signal));
 }
 </style>

@@ -38,6 +38,6 @@ svg {
   stroke-linejoin: round;
 }
 .glove {
-  stroke: #b4552d;
+  stroke: var(--drawn-skin);
 }
 </style>

@@ -32,7 +32,7 @@ defineEmits<{ close: [] }>();
 
 <style scoped>
 .picked {
-  padding: 10px 14px;
+  padding: var(--space-2) var(--space-3);
   border-left: 4px solid rgb(var(--v-theme-primary));
   background: rgb(var(--v-theme-surface));
 }

@@ -34,9 +34,9 @@ const word = (): string => {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 12px;
-  padding: 8px 14px;
-  margin: 8px 0;
+  gap: var(--space-1-5) var(--space-3);
+  padding: var(--space-2) var(--space-3);
+  margin: var(--space-2) 0;
   background: var(--watch-ground);
   color: var(--ink);
 }

@@ -88,6 +88,6 @@ const save = (): Promise<void> =>
 
 <style scoped>
 .aloud {
-  margin-bottom: 18px;
+  margin-bottom: var(--space-4);
 }
 </style>

@@ -75,19 +75,19 @@ async function withdraw(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 2px 10px;
-  font-size: 15px;
+  gap: var(--space-0-5) var(--space-2);
+  font-size: var(--type-text);
 }
 .line button {
   text-decoration: underline;
 }
 .what {
-  margin: 14px 0;
+  margin: var(--space-3) 0;
 }
 .ends {
   display: flex;
   flex-wrap: wrap;
   justify-content: flex-end;
-  gap: 8px;
+  gap: var(--space-2);
 }
 </style>

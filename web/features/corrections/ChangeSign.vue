@@ -22,7 +22,7 @@ const shapes: Record<Change, string> = {
 .change {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-1-5);
   font-weight: 700;
   white-space: nowrap;
 }

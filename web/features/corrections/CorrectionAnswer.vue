@@ -103,7 +103,7 @@ const close = (): Promise<void> =>
           >
         </p>
       </template>
-      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
     </div>
     <div class="acts no-print">
       <template v-if="!opened && today && account.judges">
@@ -130,59 +130,53 @@ const close = (): Promise<void> =>
 .answer {
   display: grid;
   grid-template-columns: 32px 1fr auto;
-  gap: 14px;
-  padding: 16px;
+  gap: var(--space-3);
+  padding: var(--space-4);
   background: rgb(var(--v-theme-surface));
-  border-left: 6px solid #e9b44c;
-  margin-bottom: 10px;
+  border-left: 6px solid var(--signal);
+  margin-bottom: var(--space-2);
 }
 .cue {
-  font-size: 18px;
+  font-size: var(--type-lead);
   font-weight: 700;
   margin: 0;
 }
 .cue .quiet {
   font-weight: 400;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .standing {
   display: flex;
   align-items: flex-end;
-  gap: 12px;
-  margin: 6px 0 10px;
+  gap: var(--space-3);
+  margin: var(--space-1-5) 0 var(--space-2);
 }
 .numbers {
   display: flex;
-  gap: 16px;
+  gap: var(--space-4);
   align-items: baseline;
-  margin: 6px 0;
-  font-size: 18px;
+  margin: var(--space-1-5) 0;
+  font-size: var(--type-lead);
 }
 .bands {
   display: grid;
   grid-template-columns: 84px minmax(160px, 380px) 120px;
-  gap: 2px 10px;
+  gap: var(--space-0-5) var(--space-2);
   align-items: center;
-  margin: 6px 0;
+  margin: var(--space-1-5) 0;
 }
 .acts {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: stretch;
   text-align: center;
-}
-p {
-  margin: 0;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
 }
 @media screen and (max-width: 899px) {
   .answer {
     grid-template-columns: 28px minmax(0, 1fr);
-    gap: 8px 12px;
-    padding: 12px;
+    gap: var(--space-2) var(--space-3);
+    padding: var(--space-3);
   }
   .acts {
     grid-column: 1 / -1;
@@ -190,7 +184,7 @@ p {
   }
   .numbers {
     flex-wrap: wrap;
-    gap: 2px 12px;
+    gap: var(--space-0-5) var(--space-3);
   }
   .bands {
     grid-template-columns: 84px minmax(0, 1fr);

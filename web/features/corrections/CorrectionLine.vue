@@ -64,8 +64,8 @@ const overdue = computed(
   display: grid;
   grid-template-columns: 26px minmax(200px, 1.3fr) minmax(140px, 0.8fr) minmax(230px, 1.1fr) auto;
   align-items: center;
-  gap: 14px;
-  padding: 10px 14px;
+  gap: var(--space-3);
+  padding: var(--space-2) var(--space-3);
 }
 .correction.chosen {
   grid-template-columns: 36px 26px minmax(200px, 1.3fr) minmax(140px, 0.8fr) minmax(230px, 1.1fr) auto;
@@ -76,13 +76,13 @@ const overdue = computed(
   display: flex;
   flex-direction: column;
   line-height: 1.3;
-  gap: 2px;
+  gap: var(--space-0-5);
 }
 .standing {
   display: flex;
   flex-wrap: wrap;
   align-items: flex-end;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .due {
   font-weight: 700;
@@ -90,12 +90,12 @@ const overdue = computed(
 }
 .act {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
 }
 @media screen and (max-width: 899px) {
   .correction {
     grid-template-columns: 26px minmax(0, 1fr);
-    gap: 6px 12px;
+    gap: var(--space-1-5) var(--space-3);
   }
   .correction.chosen {
     grid-template-columns: 44px 26px minmax(0, 1fr);

@@ -92,12 +92,12 @@ const giveDrill = () => {
 .drill {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   max-width: 780px;
-  padding: 8px 0;
+  padding: var(--space-2) 0;
 }
 .story {
-  padding: 0 14px 12px 54px;
+  padding: 0 var(--space-3) var(--space-3) 54px;
   border-top: 0 !important;
 }
 form .v-text-field {
@@ -107,27 +107,23 @@ form .v-text-field {
   flex: 0 1 210px !important;
 }
 ul {
-  list-style: none;
-  padding: 0;
-  margin-bottom: 6px;
+  margin-bottom: var(--space-1-5);
 }
 ol {
-  list-style: none;
-  padding: 0;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 ol li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 14px;
-  padding: 2px 0;
+  gap: var(--space-0-5) var(--space-3);
+  padding: var(--space-0-5) 0;
 }
 ol li > :first-child {
   width: 110px;
 }
 @media screen and (max-width: 899px) {
   .story {
-    padding-left: 14px;
+    padding-left: var(--space-3);
   }
 }
 </style>

@@ -117,8 +117,8 @@ async function changed(): Promise<void> {
 .lists {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
-  margin-bottom: 10px;
+  gap: var(--space-1) var(--space-4);
+  margin-bottom: var(--space-2);
 }
 @media screen and (max-width: 899px) {
   .lists a {
@@ -131,7 +131,7 @@ async function changed(): Promise<void> {
 .lists a {
   color: inherit;
   text-decoration: none;
-  padding: 8px 2px;
+  padding: var(--space-2) var(--space-0-5);
   border-bottom: 3px solid transparent;
 }
 .lists a[aria-current] {
@@ -142,9 +142,9 @@ async function changed(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
   min-height: 48px;
-  padding: 0 0 8px 4px;
+  padding: 0 0 var(--space-2) var(--space-1);
 }
 .many > :first-child {
   flex: none;

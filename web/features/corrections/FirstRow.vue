@@ -71,9 +71,9 @@ const whyNot = computed(() => {
 li {
   display: grid;
   grid-template-columns: 24px 26px minmax(0, 1fr) auto;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  padding: 10px 14px 10px 6px;
+  padding: var(--space-2) var(--space-3) var(--space-2) var(--space-1-5);
   border-left: 6px solid transparent;
   background: rgb(var(--v-theme-surface));
 }
@@ -81,7 +81,7 @@ li + li {
   border-top: 1px solid var(--line);
 }
 li.proposed {
-  border-left-color: #e9b44c;
+  border-left-color: var(--signal);
 }
 .grip {
   cursor: grab;
@@ -92,13 +92,10 @@ li.proposed {
 @media screen and (max-width: 899px) {
   li {
     grid-template-columns: 44px 26px minmax(0, 1fr) auto;
-    gap: 8px;
+    gap: var(--space-2);
   }
   .grip {
     min-width: 44px;
   }
-}
-p {
-  margin: 0;
 }
 </style>

@@ -35,7 +35,7 @@ const steps = computed(() => {
 .ladder {
   display: inline-flex;
   align-items: flex-end;
-  gap: 3px;
+  gap: var(--space-1);
   height: 28px;
 }
 i {

@@ -138,13 +138,10 @@ const days = computed(() => [
 .rates {
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
-  padding: 14px;
+  padding: var(--space-3);
 }
 .choose {
   max-width: 420px;
-  margin-bottom: 8px;
-}
-p {
-  margin: 0;
+  margin-bottom: var(--space-2);
 }
 </style>

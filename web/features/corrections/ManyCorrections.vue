@@ -87,7 +87,7 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
 }
 .pair {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .wide {

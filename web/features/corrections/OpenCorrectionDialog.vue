@@ -96,6 +96,6 @@ const save = (): Promise<void> =>
 
 <style scoped>
 .why {
-  margin: 0 0 16px;
+  margin: 0 0 var(--space-4);
 }
 </style>

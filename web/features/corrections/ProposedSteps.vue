@@ -48,33 +48,29 @@ const keys = useKeys(
         >Take this step <kbd v-if="place === 0" class="ml-2">{{ keys.drawn('take-step') }}</kbd></VBtn
       >
     </div>
-    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
   </section>
 </template>
 
 <style scoped>
 .steps {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .step {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
-  gap: 8px 16px;
-  padding: 10px 16px;
+  gap: var(--space-2) var(--space-4);
+  padding: var(--space-2) var(--space-4);
   background: rgb(var(--v-theme-surface));
   border: 2px dashed var(--clean);
-  margin-bottom: 6px;
+  margin-bottom: var(--space-1-5);
 }
 .step.relapsed {
   border-color: var(--fault);
 }
 p {
-  margin: 0;
   flex: 1 1 300px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
 }
 </style>

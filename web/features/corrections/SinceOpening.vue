@@ -26,7 +26,7 @@ const level = computed(() => thenAndNow(answer));
 .since {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 10px;
+  gap: 0 var(--space-2);
   align-items: baseline;
 }
 </style>

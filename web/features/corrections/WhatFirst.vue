@@ -102,26 +102,23 @@ function move(place: number, steps: 1 | -1): void {
 
 <style scoped>
 h3 {
-  font-size: 17px;
-  margin: 22px 0 6px;
+  font-size: var(--type-body);
+  margin: var(--space-5) 0 var(--space-1-5);
 }
 h3 .quiet {
   font-weight: 400;
-  font-size: 15px;
-  margin-left: 8px;
+  font-size: var(--type-text);
+  margin-left: var(--space-2);
 }
 ol {
-  list-style: none;
-  padding: 0;
-  margin: 0;
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
 .own {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  padding: 8px 0;
+  padding: var(--space-2) 0;
 }
 .own .v-text-field {
   flex: 1 1 280px;

@@ -123,6 +123,6 @@ const save = (): Promise<void> =>
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 0 12px;
+  gap: 0 var(--space-3);
 }
 </style>

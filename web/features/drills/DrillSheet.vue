@@ -67,32 +67,32 @@ const steps = computed(() => [
 article {
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
-  padding: 18px 22px;
+  padding: var(--space-4) var(--space-5);
 }
 h2 {
-  margin: 0 0 2px;
-  font-size: 24px;
+  margin: 0 0 var(--space-0-5);
+  font-size: var(--type-figure);
 }
 .cue {
-  font-size: 20px;
-  margin-bottom: 10px;
+  font-size: var(--type-title);
+  margin-bottom: var(--space-2);
 }
 .dose {
-  font-size: 19px;
-  margin: 12px 0 4px;
+  font-size: var(--type-lead);
+  margin: var(--space-3) 0 var(--space-1);
 }
 .caution {
   display: flex;
-  gap: 8px;
-  margin: 10px 0;
-  padding: 8px 12px;
+  gap: var(--space-2);
+  margin: var(--space-2) 0;
+  padding: var(--space-2) var(--space-3);
   background: var(--watch-ground);
 }
 dl {
   display: grid;
   grid-template-columns: 92px minmax(0, 1fr);
-  gap: 4px 12px;
-  margin: 12px 0;
+  gap: var(--space-1) var(--space-3);
+  margin: var(--space-3) 0;
 }
 dt {
   color: var(--quiet);
@@ -100,6 +100,6 @@ dt {
 .steps {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 24px;
+  gap: var(--space-1) var(--space-6);
 }
 </style>

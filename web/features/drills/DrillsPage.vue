@@ -69,7 +69,7 @@ async function remove(drill: OwnDrill): Promise<void> {
       <h1>Drills</h1>
       <span class="acts"><VBtn variant="outlined" :prepend-icon="mdiPlus" @click="edit()">A drill of our own</VBtn></span>
     </div>
-    <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+    <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
     <div class="find no-print">
       <VTextField
         v-model="typed"
@@ -121,13 +121,13 @@ async function remove(drill: OwnDrill): Promise<void> {
 .find {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 230px 200px;
-  gap: 10px;
-  margin-bottom: 12px;
+  gap: var(--space-2);
+  margin-bottom: var(--space-3);
 }
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
-  gap: 28px;
+  gap: var(--space-6);
   align-items: start;
 }
 .sheet {
@@ -137,8 +137,8 @@ async function remove(drill: OwnDrill): Promise<void> {
 .list a {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 12px;
-  padding: 9px 14px;
+  gap: 0 var(--space-3);
+  padding: var(--space-2) var(--space-3);
   color: inherit;
   text-decoration: none;
 }
@@ -146,14 +146,11 @@ async function remove(drill: OwnDrill): Promise<void> {
   grid-column: 1 / -1;
 }
 .list a[aria-current] {
-  background: #f0eee6;
+  background: var(--aside);
   box-shadow: inset 4px 0 rgb(var(--v-theme-primary));
 }
 .list a:hover {
-  background: #f0eee6;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
+  background: var(--aside);
 }
 @media screen and (max-width: 899px) {
   .find,

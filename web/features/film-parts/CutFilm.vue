@@ -119,20 +119,18 @@ async function cut(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 12px;
-  margin: 12px 0;
+  gap: var(--space-3);
+  margin: var(--space-3) 0;
 }
 ul {
-  list-style: none;
-  padding: 0;
-  margin: 12px 0 16px;
+  margin: var(--space-3) 0 var(--space-4);
 }
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr);
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  padding: 6px 0;
+  padding: var(--space-1-5) 0;
 }
 .round {
   text-align: left;
@@ -140,6 +138,6 @@ li {
 }
 .round .number {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

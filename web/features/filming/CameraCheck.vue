@@ -56,15 +56,11 @@ watch([() => begins, () => video], () => begins !== undefined && video && start(
 
 <style scoped>
 .check {
-  padding: 6px 0;
-  font-size: 15px;
+  padding: var(--space-1-5) 0;
+  font-size: var(--type-text);
 }
 .look {
   min-height: 44px;
-}
-ul {
-  list-style: none;
-  padding: 0;
 }
 .bad {
   font-weight: 700;

@@ -56,17 +56,15 @@ const questions = computed(() => {
 
 <style scoped>
 h2 {
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 ul {
-  list-style: none;
-  padding: 0;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 li {
   display: flex;
-  gap: 8px;
-  padding: 2px 0;
+  gap: var(--space-2);
+  padding: var(--space-0-5) 0;
 }
 .nothing {
   color: rgb(var(--v-theme-warning));

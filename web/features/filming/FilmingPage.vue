@@ -139,24 +139,24 @@ onBeforeRouteLeave(() => filming.stop());
 .floor {
   display: grid;
   grid-template: 52px minmax(0, 1fr) / minmax(0, 1fr) 400px;
-  gap: 0 20px;
+  gap: 0 var(--space-5);
   height: 100vh;
-  padding: 0 20px 20px 12px;
+  padding: 0 var(--space-5) var(--space-5) var(--space-3);
   background: rgb(var(--v-theme-background));
 }
 header {
   grid-column: 1 / -1;
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
 }
 h1 {
-  font-size: 20px;
+  font-size: var(--type-title);
   font-weight: 700;
 }
 .camera {
   position: relative;
-  background: #0a0a0a;
+  background: var(--picture);
   min-width: 0;
 }
 video {
@@ -167,7 +167,7 @@ video {
   object-fit: contain;
 }
 .floor[data-phase='work'] .camera {
-  outline: 4px solid #ff8a75;
+  outline: 4px solid var(--alarm);
 }
 .problem {
   position: absolute;
@@ -179,22 +179,22 @@ video {
   right: 12px;
   bottom: 10px;
   height: 8px;
-  background: #ffffff20;
+  background: var(--sheen);
 }
 .level i {
   display: block;
   height: 100%;
-  background: #9fc9cc;
+  background: var(--steel);
 }
 .start {
   flex: none;
   height: 72px;
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 aside {
   display: flex;
   flex-direction: column;
-  gap: 14px;
+  gap: var(--space-3);
   min-height: 0;
   overflow-y: auto;
 }
@@ -205,31 +205,31 @@ aside {
   text-align: center;
 }
 .floor[data-phase='work'] .clock {
-  color: #ffb3a3;
+  color: var(--alarm);
 }
 .floor[data-phase='rest'] .clock,
 .floor[data-phase='ready'] .clock {
-  color: #9fc9cc;
+  color: var(--steel);
 }
 .phase {
-  font-size: 24px;
+  font-size: var(--type-figure);
   text-align: center;
   min-height: 36px;
 }
 .sendings {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .agreed {
-  font-size: 14px;
+  font-size: var(--type-small);
   margin-top: auto;
 }
 @media screen and (max-width: 899px) {
   .floor {
     grid-template: auto minmax(180px, 34vh) auto / minmax(0, 1fr);
-    gap: 8px;
+    gap: var(--space-2);
     height: auto;
     min-height: 100dvh;
-    padding: 4px 12px 16px;
+    padding: var(--space-1) var(--space-3) var(--space-4);
   }
   aside {
     overflow: visible;

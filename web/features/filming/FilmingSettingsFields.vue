@@ -63,11 +63,11 @@ const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
 .fields {
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .numbers {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px;
+  gap: var(--space-2);
 }
 </style>

@@ -48,6 +48,6 @@ const seconds = computed(() => calls.style.value.between / 1000);
   min-width: 3ch;
 }
 .on {
-  background: #ffffff2e;
+  background: var(--sheen);
 }
 </style>

@@ -72,6 +72,6 @@ const days = ({ from, to }: Closure): string => (from === to ? shortDay(from) : 
 
 <style scoped>
 .none {
-  padding: 6px 16px;
+  padding: var(--space-1-5) var(--space-4);
 }
 </style>

@@ -99,10 +99,10 @@ figure {
   right: 16px;
   top: 64px;
   width: min(26vw, 240px);
-  background: #0a0a0a;
+  background: var(--picture);
 }
 .films {
-  outline: 4px solid #ff8a75;
+  outline: 4px solid var(--alarm);
 }
 video {
   display: block;
@@ -110,7 +110,7 @@ video {
 }
 figcaption,
 .check {
-  padding: 2px 6px;
-  font-size: 14px;
+  padding: var(--space-0-5) var(--space-1-5);
+  font-size: var(--type-small);
 }
 </style>

@@ -94,7 +94,7 @@ const isThis = computed(() => days.value.includes(today));
           <VBtn v-if="!isThis" variant="text" :active="false" :to="{ query: {} }">This week</VBtn>
         </span>
       </div>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <WeekBoard :week="week" />
       <p v-if="plans!.length === 0" class="empty">
         Nothing is planned this week. Choose a trainee: a session is made from what they work on, what is due and what is there,
@@ -109,7 +109,7 @@ const isThis = computed(() => days.value.includes(today));
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
+  gap: var(--space-2) var(--space-3);
 }
 .whom {
   flex: 0 1 360px;
@@ -118,18 +118,15 @@ const isThis = computed(() => days.value.includes(today));
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px;
+  gap: var(--space-1);
   margin-left: auto;
 }
 .waits {
-  padding: 8px 12px;
-  margin-bottom: 12px;
+  padding: var(--space-2) var(--space-3);
+  margin-bottom: var(--space-3);
   background: var(--watch-ground);
 }
 .empty {
-  margin-top: 14px;
-}
-.trouble {
-  color: rgb(var(--v-theme-error));
+  margin-top: var(--space-3);
 }
 </style>

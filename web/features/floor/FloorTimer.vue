@@ -190,23 +190,23 @@ useEventListener(window, 'keydown', (event) => {
   grid-template: 56px auto minmax(0, 1fr) auto auto auto / minmax(0, 1fr);
   justify-items: center;
   height: 100dvh;
-  padding: 4px 16px 16px;
-  background: #101314;
-  color: #f3f1ea;
+  padding: var(--space-1) var(--space-4);
+  background: var(--bench);
+  color: var(--chalk);
   text-align: center;
   overflow: hidden;
 }
 .floor[data-phase='work'] {
-  background: #3d130c;
+  background: var(--floor-work);
 }
 .floor[data-phase='rest'],
 .floor[data-phase='change'] {
-  background: #0c2c30;
+  background: var(--floor-rest);
 }
 header {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   width: 100%;
 }
 .round {
@@ -240,11 +240,11 @@ header {
   font-size: clamp(18px, 2.4vw, 26px);
 }
 .shot {
-  color: #f58e6d;
+  color: var(--alarm);
   font-weight: 700;
 }
 .caution {
-  color: #f0c060;
+  color: var(--signal);
 }
 .next {
   font-size: clamp(16px, 2.2vw, 24px);

@@ -132,32 +132,30 @@ const fields = [
 <style scoped>
 .asked {
   display: grid;
-  gap: 12px;
+  gap: var(--space-3);
 }
 .asked ul {
-  list-style: none;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
 }
 .asked li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 96px 44px;
-  gap: 6px;
+  gap: var(--space-1-5);
   align-items: center;
 }
 .clock {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .clock > * {
   flex: 0 1 150px;
 }
 .sum {
-  font-size: 19px;
-  margin: 18px 0 8px;
+  font-size: var(--type-lead);
+  margin: var(--space-4) 0 var(--space-2);
 }
 table {
   width: 100%;
@@ -168,11 +166,11 @@ th,
 td {
   text-align: left;
   vertical-align: top;
-  padding: 8px 12px;
+  padding: var(--space-2) var(--space-3);
   border-bottom: 1px solid var(--line);
 }
 .empty {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 @media screen and (max-width: 399px) {
   .asked ul {

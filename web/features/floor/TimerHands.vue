@@ -32,47 +32,47 @@ const begun = computed(() => timer.elapsed.value > 0);
 <style scoped>
 .hands {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   width: 100%;
   max-width: 1000px;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .hands button {
   flex: 1 1 0;
   min-width: 0;
   min-height: 96px;
   border-radius: 8px;
-  background: #ffffff1f;
+  background: var(--sheen);
   display: flex;
   flex-direction: column;
   align-items: center;
   justify-content: center;
-  font-size: 22px;
+  font-size: var(--type-title);
   font-weight: 700;
 }
 .hands .main {
   flex-grow: 2.4;
-  background: #f3f1ea;
-  color: #101314;
+  background: var(--chalk);
+  color: var(--bench);
 }
 .hands .end {
-  background: #9fc9cc;
+  background: var(--steel);
 }
 .hands button:disabled {
   opacity: 0.35;
 }
 small {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 @media screen and (max-width: 899px) {
   .hands {
-    gap: 8px;
+    gap: var(--space-2);
   }
   .hands .main {
     flex-grow: 1.8;
   }
   small {
-    font-size: 12px;
+    font-size: var(--type-tiny);
   }
 }
 </style>

@@ -82,14 +82,14 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
 .week {
   display: grid;
   grid-template-columns: repeat(7, minmax(0, 1fr));
-  gap: 8px;
-  margin-top: 12px;
+  gap: var(--space-2);
+  margin-top: var(--space-3);
 }
 section {
   display: flex;
   flex-direction: column;
   min-height: 240px;
-  padding: 8px;
+  padding: var(--space-2);
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid var(--line);
 }
@@ -99,31 +99,29 @@ section {
 }
 .test {
   display: block;
-  margin-bottom: 6px;
-  padding: 6px 10px;
+  margin-bottom: var(--space-1-5);
+  padding: var(--space-1-5) var(--space-2);
   background: var(--watch-ground);
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .today {
-  border-top-color: #e08a00;
+  border-top-color: var(--focus);
 }
 h2 {
-  margin: 0 0 8px;
-  font-size: 15px;
+  margin: 0 0 var(--space-2);
+  font-size: var(--type-text);
 }
 ul {
   flex: 1;
-  list-style: none;
-  padding: 0;
 }
 .week li {
   display: flex;
   flex-direction: column;
-  padding: 8px 10px;
-  margin-bottom: 6px;
-  background: #f0eee6;
+  padding: var(--space-2);
+  margin-bottom: var(--space-1-5);
+  background: var(--aside);
   border-left: 4px solid rgb(var(--v-theme-primary));
-  font-size: 15px;
+  font-size: var(--type-text);
   cursor: grab;
 }
 .week .done {
@@ -135,14 +133,14 @@ ul {
   border-left-color: var(--fault);
 }
 .state {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .go {
-  margin-top: 4px;
+  margin-top: var(--space-1);
   font-weight: 700;
 }
 .problems {
-  margin-top: 12px;
+  margin-top: var(--space-3);
   color: var(--fault);
 }
 @media screen and (max-width: 899px) {

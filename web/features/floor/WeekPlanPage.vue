@@ -103,7 +103,7 @@ async function keep(): Promise<void> {
           <span v-if="planned && busy" role="status">{{ kept }} of {{ planned.plans.length }} kept</span>
           <span v-if="sessions === 0" class="quiet">Touch the days on which somebody comes.</span>
         </p>
-        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+        <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
         <template v-if="planned && planned.leftOut.length > 0">
           <h2>What is not in it</h2>
           <ul>
@@ -122,8 +122,8 @@ async function keep(): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 10px 16px;
-  margin-bottom: 14px;
+  gap: var(--space-2) var(--space-4);
+  margin-bottom: var(--space-3);
 }
 .asked > * {
   flex: 0 1 150px;
@@ -135,12 +135,12 @@ table {
 }
 th,
 td {
-  padding: 4px 6px;
+  padding: var(--space-1) var(--space-1-5);
   text-align: left;
   border-bottom: 1px solid var(--line);
 }
 tbody th {
-  padding-left: 12px;
+  padding-left: var(--space-3);
 }
 td button {
   display: grid;
@@ -157,13 +157,10 @@ td button[aria-pressed='true'] {
 }
 small {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
   font-weight: 400;
 }
 .acts {
-  margin-top: 14px;
-}
-.trouble {
-  color: rgb(var(--v-theme-error));
+  margin-top: var(--space-3);
 }
 </style>

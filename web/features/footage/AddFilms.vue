@@ -89,15 +89,15 @@ function add(files: FileList | null | undefined): void {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 12px 16px;
-  padding: 12px 16px;
-  border: 2px dashed #a9a493;
+  gap: var(--space-3) var(--space-4);
+  padding: var(--space-3) var(--space-4);
+  border: 2px dashed var(--edge);
   background: rgb(var(--v-theme-surface));
-  margin-top: 10px;
+  margin-top: var(--space-2);
 }
 .add.over {
   border-color: rgb(var(--v-theme-primary));
-  background: #dfeceb;
+  background: var(--dropping);
 }
 .words {
   flex: 1 1 240px;
@@ -114,6 +114,6 @@ function add(files: FileList | null | undefined): void {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  padding: 6px 14px;
+  padding: var(--space-1-5) var(--space-3);
 }
 </style>

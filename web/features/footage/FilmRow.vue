@@ -96,14 +96,14 @@ const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : fi
   display: grid;
   grid-template-columns: 96px minmax(180px, 1fr) minmax(200px, 1.2fr) minmax(120px, auto);
   align-items: center;
-  gap: 16px;
-  padding: 8px 14px;
+  gap: var(--space-4);
+  padding: var(--space-2) var(--space-3);
   min-height: 70px;
 }
 .still {
   width: 96px;
   height: 54px;
-  background-color: #d3cfc2;
+  background-color: var(--line);
 }
 .what,
 .how {
@@ -113,20 +113,20 @@ const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : fi
 }
 .failed {
   flex-direction: row;
-  gap: 8px;
+  gap: var(--space-2);
   color: rgb(var(--v-theme-error));
 }
 .act {
   justify-content: flex-end;
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 @media screen and (max-width: 899px) {
   .film {
     display: flex;
     flex-wrap: wrap;
-    gap: 8px 12px;
+    gap: var(--space-2) var(--space-3);
   }
   .what {
     flex: 1 1 calc(100% - 120px);

@@ -20,7 +20,7 @@ const left = computed(() => {
 <template>
   <li :data-state="sending.state">
     <b class="name">{{ sending.fileName }}</b>
-    <span v-if="sending.state === 'failed'" class="grow failed" role="alert">{{ sending.failure }}</span>
+    <span v-if="sending.state === 'failed'" class="grow text-error" role="alert">{{ sending.failure }}</span>
     <span v-else-if="sending.state === 'known' && sending.twin" class="grow" role="status"
       >The same film as {{ sending.twin }}, which is on its way already.</span
     >
@@ -91,9 +91,9 @@ const left = computed(() => {
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
   align-items: center;
-  padding: 8px 14px;
+  padding: var(--space-2) var(--space-3);
 }
 .name {
   max-width: 260px;
@@ -103,8 +103,5 @@ li {
 }
 .grow {
   flex: 1 1 200px;
-}
-.failed {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -122,22 +122,22 @@ const sureOf = ({ from, to }: { from: number; to: number }): string =>
 .tables {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-  gap: 32px;
+  gap: var(--space-8);
   align-items: start;
 }
 caption {
   text-align: left;
   font-weight: 600;
-  padding: 0 0 6px;
+  padding: 0 0 var(--space-1-5);
 }
 table + table {
-  margin-top: 28px;
+  margin-top: var(--space-6);
 }
 th[scope='row'] {
-  font-size: 16px;
+  font-size: var(--type-body);
   color: inherit;
   border-top: 1px solid var(--line);
-  padding-block: 8px;
+  padding-block: var(--space-2);
 }
 .figure {
   white-space: nowrap;
@@ -145,8 +145,8 @@ th[scope='row'] {
 .instead {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
-  margin-right: 16px;
+  gap: var(--space-1-5);
+  margin-right: var(--space-4);
 }
 @media screen and (max-width: 899px) {
   .tables {

@@ -52,19 +52,19 @@ const widest = computed(() => max(rows, ({ cells }) => cells.length) ?? 1);
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 15px;
+  font-size: var(--type-text);
   table-layout: fixed;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 caption {
   text-align: left;
   font-weight: 600;
-  padding: 6px 0;
+  padding: var(--space-1-5) 0;
 }
 th,
 td {
   text-align: left;
-  padding: 6px 12px 6px 0;
+  padding: var(--space-1-5) var(--space-3) var(--space-1-5) 0;
   vertical-align: top;
 }
 tr {
@@ -72,7 +72,7 @@ tr {
 }
 td .number {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 @media (max-width: 599px) {
   table,
@@ -88,7 +88,7 @@ td .number {
     display: none;
   }
   td {
-    padding-left: 16px;
+    padding-left: var(--space-4);
   }
   a {
     display: inline-flex;

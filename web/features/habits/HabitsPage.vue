@@ -114,7 +114,7 @@ const rows = computed(() =>
 
 <style scoped>
 th[scope='row'] {
-  font-size: 16px;
+  font-size: var(--type-body);
   color: inherit;
   font-weight: 600;
   border-top: 1px solid var(--line);
@@ -125,7 +125,7 @@ th.figure {
 }
 small {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 .figure {
   white-space: nowrap;
@@ -133,7 +133,7 @@ small {
 .look {
   position: relative;
   display: inline-block;
-  padding-right: 16px;
+  padding-right: var(--space-4);
   color: inherit;
   text-decoration: none;
 }
@@ -153,7 +153,7 @@ small {
   background: rgb(var(--v-theme-primary));
 }
 .foot {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 @media screen and (max-width: 899px) {
   /* Each figure says its day itself. */
@@ -167,13 +167,13 @@ small {
     display: block;
   }
   tr {
-    padding: 10px 14px;
+    padding: var(--space-2) var(--space-3);
     border-top: 1px solid var(--line);
   }
   td,
   th[scope='row'] {
     border: 0;
-    padding: 2px 0;
+    padding: var(--space-0-5) 0;
     text-align: left;
   }
   td[data-day] {

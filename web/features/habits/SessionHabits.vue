@@ -120,19 +120,17 @@ const before = computed((): HabitTableRow[] =>
 <style scoped>
 .page-head {
   align-items: flex-end;
-  margin: 24px 0 4px;
+  margin: var(--space-6) 0 var(--space-1);
 }
 ul {
-  list-style: none;
-  padding: 0;
-  margin: 8px 0 12px;
+  margin: var(--space-2) 0 var(--space-3);
 }
 li {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 2px 12px;
-  padding: 6px 0;
+  gap: var(--space-0-5) var(--space-3);
+  padding: var(--space-1-5) 0;
   border-bottom: 1px solid var(--line);
 }
 @media (max-width: 599px) {

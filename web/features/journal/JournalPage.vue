@@ -104,14 +104,14 @@ const actItems = journalActs.map((value) => ({ value, title: actNames[value] }))
 .filters {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: 8px 12px;
-  margin-bottom: 14px;
+  gap: var(--space-2) var(--space-3);
+  margin-bottom: var(--space-3);
 }
 li {
   display: grid;
   grid-template-columns: 130px minmax(0, 1fr);
-  gap: 4px 12px;
-  padding: 8px 14px;
+  gap: var(--space-1) var(--space-3);
+  padding: var(--space-2) var(--space-3);
 }
 small {
   display: block;

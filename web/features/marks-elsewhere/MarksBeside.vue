@@ -30,6 +30,6 @@ const mine = computed(() => marks.waiting.filter((one) => one.sessionId === sess
 
 <style scoped>
 .waiting {
-  padding: 6px 14px;
+  padding: var(--space-1-5) var(--space-3);
 }
 </style>

@@ -42,7 +42,7 @@ const shownProblems = 50;
     class="mb-4"
     @choose="choose"
   />
-  <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+  <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
   <template v-if="file">
     <p class="quiet">{{ file.name }}</p>
     <TableMapping v-if="table" v-model="mapping" :table="table" />
@@ -53,7 +53,7 @@ const shownProblems = 50;
     </p>
     <details v-if="read.problems.length > 0" open>
       <summary>{{ counted(read.problems.length, 'row') }} cannot be read</summary>
-      <ul>
+      <ul class="bulleted">
         <li v-for="{ place, says } in read.problems.slice(0, shownProblems)" :key="`${place} ${says}`">
           {{ table ? 'Row' : 'No.' }} <span class="number">{{ place }}</span>: {{ says }}
         </li>
@@ -77,15 +77,11 @@ const shownProblems = 50;
 </template>
 
 <style scoped>
-.failure {
-  color: rgb(var(--v-theme-error));
-}
 ul {
-  padding-left: 18px;
   max-height: 260px;
   overflow: auto;
 }
 details {
-  margin-bottom: 14px;
+  margin-bottom: var(--space-3);
 }
 </style>

@@ -69,11 +69,11 @@ function set(field: (typeof tableFields)[number], column: number): void {
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  gap: 10px;
+  gap: var(--space-2);
 }
 .preview {
   overflow-x: auto;
-  margin: 14px 0;
+  margin: var(--space-3) 0;
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
@@ -84,7 +84,7 @@ table {
 th,
 td {
   text-align: left;
-  padding: 4px 12px;
+  padding: var(--space-1) var(--space-3);
   white-space: nowrap;
   max-width: 260px;
   overflow: hidden;

@@ -24,7 +24,7 @@ const words = computed(() => `measured: ${measuredRateInWords(rate, measure, sta
   display: grid;
   /* As a rate and its words stand, so that both are read on one scale. */
   grid-template-columns: minmax(120px, 1fr) 118px;
-  gap: 1px 12px;
+  gap: 1px var(--space-3);
 }
 .track {
   position: relative;
@@ -48,7 +48,7 @@ const words = computed(() => `measured: ${measuredRateInWords(rate, measure, sta
 }
 .words {
   grid-column: 1 / -1;
-  font-size: 14px;
+  font-size: var(--type-small);
   color: var(--quiet);
 }
 </style>

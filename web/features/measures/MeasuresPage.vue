@@ -128,17 +128,17 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
 <style scoped>
 .measuring {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 td {
-  padding-block: 2px;
+  padding-block: var(--space-0-5);
   height: 46px;
 }
 .what {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
 }
 .switch {
@@ -146,11 +146,11 @@ td {
   line-height: 1;
 }
 .kappa {
-  margin-left: 8px;
+  margin-left: var(--space-2);
 }
 .share {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
 }
 .bar {
@@ -174,8 +174,8 @@ td {
   tr {
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto;
-    gap: 2px 12px;
-    padding: 8px 14px;
+    gap: var(--space-0-5) var(--space-3);
+    padding: var(--space-2) var(--space-3);
     border-top: 1px solid var(--line);
   }
   td {
@@ -191,7 +191,7 @@ td {
   }
   .figure {
     text-align: left;
-    font-size: 14px;
+    font-size: var(--type-small);
     color: var(--quiet);
   }
   td:nth-child(n + 2) {

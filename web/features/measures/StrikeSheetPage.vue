@@ -161,29 +161,29 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
 .choose {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 20px;
+  gap: var(--space-2) var(--space-5);
   align-items: center;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 .choose :deep(.v-btn-group) {
   height: auto;
   flex-wrap: wrap;
 }
 .count {
-  margin-left: 6px;
+  margin-left: var(--space-1-5);
   opacity: 0.75;
 }
 .order select {
   border: 1px solid var(--quiet);
   border-radius: 3px;
-  padding: 5px 8px;
-  margin-left: 6px;
+  padding: var(--space-1) var(--space-2);
+  margin-left: var(--space-1-5);
 }
 .key i {
   display: inline-block;
   width: 22px;
   height: 12px;
-  margin: 0 4px 0 14px;
+  margin: 0 var(--space-1) 0 var(--space-3);
 }
 .key .clean {
   background: var(--clean-ground);
@@ -201,31 +201,27 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
-.names {
-  list-style: none;
-  padding: 0;
-}
 .names li {
   display: grid;
   align-content: center;
-  padding: 0 14px;
+  padding: 0 var(--space-3);
   line-height: 1.3;
   border-bottom: 1px solid var(--line);
   overflow: hidden;
 }
 .what {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .far {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .each {
   float: right;
 }
 .far a {
-  margin-left: 8px;
+  margin-left: var(--space-2);
 }
 @media (max-width: 799px) {
   .sheet {

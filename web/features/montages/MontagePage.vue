@@ -110,23 +110,23 @@ const nothing: Readonly<Record<MontageKind, string>> = {
 .lists {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px;
-  margin-bottom: 10px;
+  gap: var(--space-1);
+  margin-bottom: var(--space-2);
 }
 .lists button {
   min-height: 44px;
-  padding: 0 14px;
+  padding: 0 var(--space-3);
   border-bottom: 4px solid transparent;
 }
 .lists button[aria-pressed='true'] {
-  border-color: #e9b44c;
+  border-color: var(--signal);
   font-weight: 700;
 }
 
 .keys {
   display: flex;
   justify-content: center;
-  gap: 6px;
+  gap: var(--space-1-5);
   align-items: center;
 }
 </style>

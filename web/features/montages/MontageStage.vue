@@ -49,7 +49,7 @@ watch(
   width: min(100%, calc((100vh - 290px) * 16 / 9));
   min-width: min(100%, 320px);
   margin: 0 auto;
-  background: #0a0a0a;
+  background: var(--picture);
 }
 .stage :deep(canvas) {
   object-fit: contain;
@@ -58,15 +58,15 @@ watch(
 .cue {
   position: absolute;
   left: 16px;
-  background: rgb(0 0 0 / 60%);
-  color: #fff;
-  padding: 4px 12px;
+  background: var(--shade);
+  color: var(--white);
+  padding: var(--space-1) var(--space-3);
 }
 .heading {
   top: 16px;
 }
 .cue {
   bottom: 16px;
-  font-size: 30px;
+  font-size: var(--type-head);
 }
 </style>

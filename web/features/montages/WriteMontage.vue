@@ -38,19 +38,16 @@ whileTrue(
       <span class="number" role="status">{{ percent(film.progress) }}</span>
     </template>
     <VBtn v-else variant="outlined" :prepend-icon="mdiMovieOpenOutline" @click="write">As a film</VBtn>
-    <span v-if="failure" class="failure" role="alert">{{ failure }}</span>
+    <span v-if="failure" class="text-error" role="alert">{{ failure }}</span>
   </span>
 </template>
 
 <style scoped>
 .write {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
   justify-content: flex-end;
   min-width: 180px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -49,7 +49,7 @@ async function save(): Promise<void> {
 .note {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .text {

@@ -55,18 +55,17 @@ li {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 12px;
-  padding: 8px 14px;
+  gap: var(--space-3);
+  padding: var(--space-2) var(--space-3);
 }
 .said {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: var(--space-1) var(--space-3);
   align-items: center;
   min-width: 0;
 }
 p {
-  margin: 0;
   overflow-wrap: anywhere;
 }
 audio {

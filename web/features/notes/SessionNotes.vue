@@ -21,6 +21,6 @@ const { value: notes, again } = useAnswer(() => request(noteEndpoints.sessionNot
 
 <style scoped>
 .form {
-  margin-top: 10px;
+  margin-top: var(--space-2);
 }
 </style>

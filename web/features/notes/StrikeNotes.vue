@@ -31,15 +31,15 @@ watch([open, () => strikeId], () => void (open.value && look()), { immediate: tr
 
 <style scoped>
 h2 {
-  font-size: 20px;
-  margin-bottom: 12px;
+  font-size: var(--type-title);
+  margin-bottom: var(--space-3);
 }
 .form {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .ends {
   display: flex;
   justify-content: flex-end;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

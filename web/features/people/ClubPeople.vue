@@ -88,7 +88,7 @@ function made(name: string, code: { code: string; endsAt: string }): void {
       <h2 id="people">People who sign in</h2>
       <VBtn color="primary" :prepend-icon="mdiAccountPlus" @click="inviting = true">Invite somebody</VBtn>
     </div>
-    <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+    <p v-if="trouble" role="alert" class="text-error">{{ trouble }}</p>
     <EntryLink v-if="link" :key="link.code" :link="link" @done="link = undefined" />
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <ul class="list">
@@ -157,8 +157,8 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 12px;
-  padding: 8px 14px;
+  gap: var(--space-1) var(--space-3);
+  padding: var(--space-2) var(--space-3);
 }
 li > :first-child {
   flex: 1 1 220px;
@@ -173,12 +173,9 @@ small {
   border-left: 4px dashed var(--line);
 }
 .what {
-  margin: 14px 0;
+  margin: var(--space-3) 0;
 }
 .ends {
   justify-content: flex-end;
-}
-.trouble {
-  color: rgb(var(--v-theme-error));
 }
 </style>

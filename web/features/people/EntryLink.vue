@@ -35,11 +35,11 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true });
 
 <style scoped>
 .made {
-  padding: 12px 14px;
-  margin-bottom: 12px;
+  padding: var(--space-3);
+  margin-bottom: var(--space-3);
   background: var(--watch-ground);
 }
 .made > * {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 </style>

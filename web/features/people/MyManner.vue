@@ -85,9 +85,9 @@ async function choose(change: Partial<Manner>): Promise<void> {
 .choice {
   display: grid;
   grid-template-columns: 6rem minmax(0, 1fr);
-  gap: 4px 8px;
+  gap: var(--space-1) var(--space-2);
   align-items: center;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 @media (width < 420px) {
   .choice {

@@ -49,15 +49,15 @@ async function end(id: string | null): Promise<void> {
 li {
   display: grid;
   grid-template-columns: 24px minmax(0, 1fr) auto;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
   min-height: 48px;
-  padding: 4px 14px;
+  padding: var(--space-1) var(--space-3);
 }
 small {
   display: block;
 }
 .list + .v-btn {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 </style>

@@ -35,7 +35,7 @@ function add(id: string | null): void {
 
 <style scoped>
 .add {
-  margin-top: 12px;
+  margin-top: var(--space-3);
   max-width: 420px;
 }
 </style>

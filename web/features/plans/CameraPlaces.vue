@@ -46,7 +46,7 @@ const never = computed(() => taken.filming.unanswered.filter((id) => checked.val
         <text :x="stands[view].at[0]" :y="stands[view].at[1] + 3.5" text-anchor="middle">{{ place + 1 }}</text>
       </g>
     </svg>
-    <ol>
+    <ol class="numbered">
       <li v-for="{ view, rate, answers } in places" :key="view">
         <b>{{ viewNames[view] }}</b><template v-if="rate > 0">, {{ rate }} frames a second or more</template>
         <span v-for="{ id, settles } in answers" :key="id" class="answer">
@@ -66,26 +66,25 @@ svg {
   background: rgb(var(--v-theme-surface));
 }
 .bag {
-  fill: #6b3a2a;
+  fill: var(--bag);
 }
 .foot {
-  fill: #b9b3a2;
+  fill: var(--drawn);
 }
 .cone {
-  fill: #e9b44c55;
+  fill: var(--signal-ground);
 }
 .camera {
-  fill: #17393d;
+  fill: var(--drawn-dark);
 }
 text {
   font-family: var(--numbers);
   font-size: 10px;
-  fill: #fff;
+  fill: var(--white);
 }
 ol {
-  padding-left: 20px;
-  margin-top: 6px;
-  font-size: 15px;
+  margin-top: var(--space-1-5);
+  font-size: var(--type-text);
 }
 .answer {
   display: block;

@@ -40,10 +40,10 @@ const worked = computed(() => plan.log!.done.reduce((sum, one) => sum + one.work
 li {
   display: flex;
   justify-content: space-between;
-  gap: 16px;
-  padding: 8px 14px;
+  gap: var(--space-4);
+  padding: var(--space-2) var(--space-3);
 }
 ol {
-  margin-top: 10px;
+  margin-top: var(--space-2);
 }
 </style>

@@ -40,7 +40,7 @@ const holdsNothing = computed(() => (holds || now.holder) && !padKinds.some((kin
 }
 .kit.hint {
   flex-basis: 100%;
-  padding: 6px 10px;
+  padding: var(--space-1-5) var(--space-2);
   background: var(--watch-ground);
 }
 </style>

@@ -82,7 +82,7 @@ async function keep(): Promise<void> {
         <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
         <KitFields :asked="asked" holds />
       </form>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <div v-if="!ids[0] || !ids[1]" class="empty">
         Choose two. Each gets a session of their own; whoever would have to wait for the holder moves on, and the order with the
         least waiting is taken.
@@ -118,7 +118,7 @@ async function keep(): Promise<void> {
 .asked {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .asked > * {
   flex: 0 1 176px;
@@ -127,24 +127,19 @@ async function keep(): Promise<void> {
   flex: 1 1 200px;
 }
 .empty {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .lanes {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
-  gap: 24px;
-}
-ol,
-.left {
-  padding: 0;
-  list-style: none;
+  gap: var(--space-6);
 }
 ol li {
   display: grid;
   grid-template-columns: 116px minmax(0, 1fr) auto;
-  gap: 10px;
-  padding: 8px 12px;
-  margin-bottom: 4px;
+  gap: var(--space-2);
+  padding: var(--space-2) var(--space-3);
+  margin-bottom: var(--space-1);
   background: rgb(var(--v-theme-surface));
   border-left: 4px solid var(--line);
 }
@@ -157,13 +152,10 @@ ol .wait {
 }
 small {
   display: block;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .left {
-  margin-top: 8px;
-  font-size: 15px;
-}
-.trouble {
-  color: rgb(var(--v-theme-error));
+  margin-top: var(--space-2);
+  font-size: var(--type-text);
 }
 </style>

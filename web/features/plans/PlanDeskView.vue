@@ -73,7 +73,7 @@ useEventListener(window, 'keydown', (event) => {
         <VBtn :icon="mdiPrinter" variant="text" aria-label="Print" title="Print" @click="print" />
         <slot />
       </div>
-      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
       <VueDraggable v-if="shown.length > 0" v-model="shown" tag="ol" class="list" handle=".grip" :animation="120">
         <PlanPartRow
           v-for="(part, place) in shown"
@@ -101,13 +101,10 @@ useEventListener(window, 'keydown', (event) => {
 .desk {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;
-  gap: 28px;
+  gap: var(--space-6);
 }
 ol {
-  margin-top: 10px;
-}
-.failure {
-  color: rgb(var(--v-theme-error));
+  margin-top: var(--space-2);
 }
 @media screen and (max-width: 999px) {
   .desk {

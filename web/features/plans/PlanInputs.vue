@@ -51,7 +51,7 @@ const techniqueItems = computed(() => [{ value: null, title: 'None' }, ...catalo
 .inputs {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: start;
 }
 .week button {

@@ -112,8 +112,8 @@ const workItems = computed(() =>
 li {
   display: grid;
   grid-template-columns: 74px 28px minmax(0, 1fr) 176px 116px;
-  gap: 2px 12px;
-  padding: 10px 12px 10px 6px;
+  gap: var(--space-0-5) var(--space-3);
+  padding: var(--space-2) var(--space-3) var(--space-2) var(--space-1-5);
   align-items: start;
 }
 .wrong {
@@ -122,14 +122,14 @@ li {
 .when {
   display: flex;
   align-items: center;
-  font-size: 19px;
+  font-size: var(--type-lead);
 }
 .grip {
   cursor: grab;
   opacity: 0.45;
 }
 .sign {
-  margin-top: 2px;
+  margin-top: var(--space-0-5);
   color: rgb(var(--v-theme-primary));
 }
 .re-check .sign {
@@ -138,11 +138,11 @@ li {
 .what {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 10px;
+  gap: 0 var(--space-2);
 }
 .kind {
   flex-basis: 100%;
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--quiet);
 }
 .title {
@@ -151,13 +151,13 @@ li {
 }
 .says {
   flex-basis: 100%;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .shot,
 .caution,
 .problem {
   flex-basis: 100%;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .shot {
   color: var(--strike);
@@ -168,18 +168,18 @@ li {
   font-weight: 700;
 }
 .much {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 select {
-  padding: 2px 4px;
+  padding: var(--space-0-5) var(--space-1);
   border: 1px solid var(--line);
   border-radius: 3px;
-  background: #fff;
+  background: var(--white);
   font: inherit;
 }
 small {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--quiet);
 }
 .hands {
@@ -212,7 +212,7 @@ small {
   li {
     grid-template-columns: 60px 28px minmax(0, 1fr) 190px;
     break-inside: avoid;
-    padding: 5px 0;
+    padding: var(--space-1) 0;
   }
   .only-print {
     display: inline;

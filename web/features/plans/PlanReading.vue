@@ -30,8 +30,8 @@ defineProps<{ parts: readonly PlanPart[] }>();
 <style scoped>
 li {
   display: flex;
-  gap: 14px;
-  padding: 12px 14px;
+  gap: var(--space-3);
+  padding: var(--space-3);
 }
 li > div {
   flex: 1;

@@ -54,27 +54,25 @@ const free = computed(() => desk.length.value - desk.takes.value);
 dl {
   display: grid;
   grid-template-columns: auto auto auto;
-  gap: 4px 18px;
-  margin: 14px 0 8px;
+  gap: var(--space-1) var(--space-4);
+  margin: var(--space-3) 0 var(--space-2);
 }
 dt {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--quiet);
 }
 dd {
-  font-size: 21px;
+  font-size: var(--type-title);
 }
 small {
-  font-size: 15px;
+  font-size: var(--type-text);
   color: var(--quiet);
 }
 .over dd {
   color: var(--fault);
 }
 ul {
-  list-style: none;
-  padding: 0;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .hard {
   color: var(--fault);
@@ -84,6 +82,6 @@ ul {
   color: var(--clean);
 }
 .left li {
-  padding: 3px 0;
+  padding: var(--space-1) 0;
 }
 </style>

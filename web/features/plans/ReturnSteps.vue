@@ -47,25 +47,21 @@ const reachedOn = (step: number): string | undefined => steps.value.find((one) =
 
 <style scoped>
 fieldset {
-  margin: 4px 0 14px;
-  padding: 8px 12px;
+  margin: var(--space-1) 0 var(--space-3);
+  padding: var(--space-2) var(--space-3);
   border: 1px solid var(--line);
-}
-ol {
-  padding: 0;
-  list-style: none;
 }
 li {
   display: grid;
   grid-template-columns: 24px minmax(0, 1fr) auto;
-  gap: 8px;
-  padding: 4px 0;
+  gap: var(--space-2);
+  padding: var(--space-1) 0;
   color: var(--quiet);
 }
 .reached {
   color: inherit;
 }
 .acts {
-  margin: 6px 0;
+  margin: var(--space-1-5) 0;
 }
 </style>

@@ -77,35 +77,31 @@ function add(shot: Shot, files: FileList | null | undefined): void {
 
 <style scoped>
 h2 {
-  margin: 16px 0 6px;
+  margin: var(--space-4) 0 var(--space-1-5);
 }
 .to-plan {
-  font-size: 15px;
+  font-size: var(--type-text);
   font-weight: 400;
-  margin-left: 10px;
-}
-ul {
-  list-style: none;
-  padding: 0;
+  margin-left: var(--space-2);
 }
 li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 14px;
-  padding: 8px 14px;
-  border: 2px dashed #a9a493;
+  gap: var(--space-1-5) var(--space-3);
+  padding: var(--space-2) var(--space-3);
+  border: 2px dashed var(--edge);
   background: rgb(var(--v-theme-surface));
 }
 li + li {
-  margin-top: 6px;
+  margin-top: var(--space-1-5);
 }
 .there {
   border-style: solid;
 }
 .over {
   border-color: rgb(var(--v-theme-primary));
-  background: #dfeceb;
+  background: var(--dropping);
 }
 .words {
   flex: 1 1 260px;
@@ -119,14 +115,14 @@ li + li {
   display: inline-flex;
   align-items: center;
   min-height: 44px;
-  padding: 0 16px;
+  padding: 0 var(--space-4);
   border: 1px solid currentcolor;
   border-radius: 4px;
   font-weight: 700;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .choose:focus-within {
-  outline: 3px solid #e08a00;
+  outline: 3px solid var(--focus);
 }
 input {
   position: absolute;

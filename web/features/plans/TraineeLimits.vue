@@ -90,16 +90,12 @@ const save = (): Promise<void> =>
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  padding: 0;
-}
 button {
   text-align: left;
 }
 .head {
-  padding: 6px 10px;
+  padding: var(--space-1-5) var(--space-2);
   background: var(--fault-ground);
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 </style>

@@ -63,7 +63,7 @@ function put({ clientX, clientY, currentTarget, buttons }: PointerEvent): void {
 .asked {
   position: relative;
   margin-inline: auto;
-  background: #0a0a0a;
+  background: var(--picture);
   cursor: crosshair;
   touch-action: none;
   user-select: none;
@@ -84,7 +84,7 @@ svg {
 circle,
 path {
   fill: none;
-  stroke: #ffd27a;
+  stroke: var(--pinned);
   stroke-width: 2.5;
 }
 </style>

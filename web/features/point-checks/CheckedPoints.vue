@@ -51,7 +51,7 @@ const { value: page, failure, again } = useAnswer(() => request(pointCheckEndpoi
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
-  margin-top: 16px;
+  gap: var(--space-3);
+  margin-top: var(--space-4);
 }
 </style>

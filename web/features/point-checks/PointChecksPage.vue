@@ -37,7 +37,7 @@ const none = computed(() => (page.value?.all.checks ?? 0) + (page.value?.all.hid
           {{ timesInWords(page.all.low) }} to {{ timesInWords(page.all.high) }}, by {{ counted(page.all.checks, 'point')
           }}<template v-if="page.all.hidden > 0">; {{ counted(page.all.hidden, 'other') }} could not be seen</template>.
         </p>
-        <ol v-if="none && page.films > 0" class="how">
+        <ol v-if="none && page.films > 0" class="how numbered">
           <li>
             You are shown a body, and asked where one of its points is, such as the left wrist. What was found is not shown.
           </li>
@@ -76,10 +76,9 @@ const none = computed(() => (page.value?.all.checks ?? 0) + (page.value?.all.hid
 <style scoped>
 .how {
   max-width: 640px;
-  padding-left: 24px;
 }
 .how li {
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 table {
   max-width: 760px;
@@ -88,6 +87,6 @@ small {
   display: block;
 }
 .foot {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

@@ -85,7 +85,7 @@ const { drawn } = useKeys(table, 'check-keys', (id) => {
 .check {
   display: grid;
   grid-template: 'picture head' auto 'picture acts' 1fr / minmax(0, 1fr) 320px;
-  gap: 8px 28px;
+  gap: var(--space-2) var(--space-6);
   align-items: start;
 }
 header {
@@ -98,15 +98,15 @@ section {
   grid-area: acts;
 }
 h1 {
-  margin: 0 0 4px;
+  margin: 0 0 var(--space-1);
 }
 .acts {
   display: grid;
-  gap: 8px;
-  margin: 16px 0;
+  gap: var(--space-2);
+  margin: var(--space-4) 0;
 }
 kbd {
-  margin-left: 10px;
+  margin-left: var(--space-2);
 }
 @media screen and (max-width: 899px) {
   .check {

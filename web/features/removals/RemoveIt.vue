@@ -57,14 +57,14 @@ async function remove(): Promise<void> {
 
 <style scoped>
 h2 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .says {
-  margin: 10px 0 16px;
+  margin: var(--space-2) 0 var(--space-4);
 }
 .foot {
-  margin-top: 32px;
+  margin-top: var(--space-8);
   border-top: 1px solid var(--line);
-  padding-top: 8px;
+  padding-top: var(--space-2);
 }
 </style>

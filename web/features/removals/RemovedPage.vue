@@ -93,13 +93,13 @@ async function end(): Promise<void> {
 
 <style scoped>
 h2 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .says {
-  margin: 10px 0 16px;
+  margin: var(--space-2) 0 var(--space-4);
 }
 .one {
-  padding: 8px 14px;
+  padding: var(--space-2) var(--space-3);
 }
 .what {
   flex: 1 1 300px;

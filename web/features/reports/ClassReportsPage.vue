@@ -97,7 +97,7 @@ const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]):
   flex: 0 1 180px;
 }
 .session {
-  padding: 4px 14px;
+  padding: var(--space-1) var(--space-3);
 }
 .who,
 .what {

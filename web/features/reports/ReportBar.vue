@@ -21,8 +21,8 @@ const print = (): void => window.print();
 .tools {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  margin: 0 auto 14px;
+  margin: 0 auto var(--space-3);
 }
 </style>

@@ -65,7 +65,7 @@ defineEmits<{ pick: [sessionId: string] }>();
         :name="part.heading"
         @pick="$emit('pick', $event)"
       />
-      <ul v-if="part.items.length > 0">
+      <ul v-if="part.items.length > 0" class="bulleted">
         <li v-for="item in part.items" :key="item">{{ item }}</li>
       </ul>
     </section>
@@ -75,9 +75,9 @@ defineEmits<{ pick: [sessionId: string] }>();
 
 <style scoped>
 .report {
-  background: #fff;
+  background: var(--white);
   border: 1px solid var(--line);
-  padding: 36px 44px;
+  padding: var(--space-8) 44px;
   max-width: 860px;
   margin: 0 auto;
 }
@@ -87,30 +87,26 @@ h1 {
 }
 h2 {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  font-size: 19px;
-  margin: 26px 0 6px;
+  font-size: var(--type-lead);
+  margin: var(--space-6) 0 var(--space-1-5);
   break-after: avoid;
 }
 p {
-  margin: 0 0 6px;
+  margin: 0 0 var(--space-1-5);
 }
 dl {
   display: grid;
   grid-template-columns: 120px 1fr;
-  gap: 2px 12px;
-  margin: 0 0 8px;
-}
-dd {
-  margin: 0;
+  gap: var(--space-0-5) var(--space-3);
+  margin: 0 0 var(--space-2);
 }
 ul {
-  padding-left: 18px;
-  margin: 4px 0;
+  margin: var(--space-1) 0;
 }
 li {
-  margin-bottom: 4px;
+  margin-bottom: var(--space-1);
   break-inside: avoid;
 }
 table {
@@ -120,13 +116,13 @@ table {
 }
 th {
   text-align: left;
-  font-size: 13px;
+  font-size: var(--type-note);
   font-weight: 400;
   color: var(--quiet);
-  padding: 4px 8px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
 }
 td {
-  padding: 5px 8px 5px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
   border-top: 1px solid var(--line);
   vertical-align: top;
 }
@@ -136,7 +132,7 @@ tr {
 .what {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
 }
 small {
   display: block;
@@ -153,7 +149,7 @@ small {
   width: 1%;
 }
 footer {
-  margin-top: 26px;
+  margin-top: var(--space-6);
 }
 @media print {
   .report {
@@ -164,14 +160,14 @@ footer {
 }
 @media screen and (max-width: 899px) {
   .report {
-    padding: 18px 14px;
+    padding: var(--space-4) var(--space-3);
   }
   dl {
     grid-template-columns: minmax(0, 1fr);
     gap: 0;
   }
   dd {
-    margin-bottom: 6px;
+    margin-bottom: var(--space-1-5);
   }
   thead {
     position: absolute;
@@ -181,12 +177,12 @@ footer {
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto;
     border-top: 1px solid var(--line);
-    padding: 6px 0;
-    gap: 0 12px;
+    padding: var(--space-1-5) 0;
+    gap: 0 var(--space-3);
   }
   td {
     border: 0;
-    padding: 2px 0;
+    padding: var(--space-0-5) 0;
     width: auto;
   }
 }

@@ -88,21 +88,21 @@ const review = useReview();
 .bar {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   white-space: nowrap;
   min-width: 0;
 }
 h1 {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 .quiet {
-  font-size: 14px;
+  font-size: var(--type-small);
   overflow: hidden;
   text-overflow: ellipsis;
 }
 .view {
-  font-size: 14px;
-  padding: 2px 8px;
+  font-size: var(--type-small);
+  padding: var(--space-0-5) var(--space-2);
   border: 1px solid var(--line);
   border-radius: 3px;
 }
@@ -119,6 +119,6 @@ h1 {
   color: rgb(var(--v-theme-primary));
 }
 .which {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 </style>

@@ -105,7 +105,7 @@ svg {
   pointer-events: none;
 }
 line {
-  stroke: #fff9;
+  stroke: var(--sheen-strong);
   stroke-width: 2;
   vector-effect: non-scaling-stroke;
 }
@@ -113,18 +113,18 @@ line.hidden {
   stroke-dasharray: 4 4;
 }
 circle {
-  fill: #fffc;
+  fill: var(--chalk);
 }
 .about {
-  stroke: #ffd27a;
+  stroke: var(--pinned);
   stroke-width: 3;
 }
 circle.about {
-  fill: #0a0a0a;
+  fill: var(--picture);
 }
 .drawn {
   fill: none;
-  stroke: #ffd27a;
+  stroke: var(--pinned);
   stroke-width: 2;
   vector-effect: non-scaling-stroke;
 }
@@ -132,22 +132,22 @@ circle.about {
   stroke-dasharray: 6 5;
 }
 .doubt {
-  fill: #ffd27a26;
-  stroke: #ffd27a99;
+  fill: var(--pinned-ground);
+  stroke: var(--pinned-edge);
   stroke-width: 1;
   vector-effect: non-scaling-stroke;
 }
 text {
-  fill: #fff;
-  font-size: 18px;
+  fill: var(--white);
+  font-size: var(--type-lead);
   text-anchor: middle;
   paint-order: stroke;
-  stroke: #000a;
+  stroke: var(--shade);
   stroke-width: 4;
 }
 .path {
   fill: none;
-  stroke: #7fe0d4;
+  stroke: var(--placed);
   stroke-width: 2;
   vector-effect: non-scaling-stroke;
 }

@@ -53,19 +53,17 @@ async function act(does: () => Promise<void>): Promise<void> {
 
 <style scoped>
 h2 {
-  font-size: 22px;
+  font-size: var(--type-title);
 }
 ul {
-  list-style: none;
-  margin: 16px 0;
-  padding: 0;
+  margin: var(--space-4) 0;
   overflow: auto;
 }
 li {
   display: flex;
   align-items: center;
-  gap: 12px;
-  padding: 6px 0;
+  gap: var(--space-3);
+  padding: var(--space-1-5) 0;
   border-top: 1px solid var(--line);
 }
 .what {
@@ -75,6 +73,6 @@ li {
 .ends {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
 }
 </style>

@@ -51,14 +51,14 @@ const lines = computed(() =>
 .tally {
   flex: none;
   border-top: 1px solid var(--line);
-  padding-top: 6px;
-  font-size: 14px;
+  padding-top: var(--space-1-5);
+  font-size: var(--type-small);
   min-height: 62px;
 }
 .line {
   display: grid;
   grid-template-columns: 18px auto minmax(90px, 1fr) auto;
-  gap: 0 8px;
+  gap: 0 var(--space-2);
   align-items: center;
 }
 .words {
@@ -73,6 +73,6 @@ const lines = computed(() =>
 }
 .what,
 .before {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

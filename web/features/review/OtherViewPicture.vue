@@ -83,20 +83,20 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
 }
 .tie {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
-  padding: 2px 6px;
-  font-size: 13px;
+  padding: var(--space-0-5) var(--space-1-5);
+  font-size: var(--type-note);
   color: var(--quiet);
   white-space: nowrap;
   overflow: hidden;
 }
 .tie b {
-  color: #eceae3;
+  color: var(--chalk);
 }
 .tie select {
   font: inherit;
-  color: #eceae3;
+  color: var(--chalk);
   background: rgb(var(--v-theme-surface));
   border: 1px solid var(--line);
 }

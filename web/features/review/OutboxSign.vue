@@ -34,13 +34,13 @@ const sign = computed(() => signs[outbox.state]);
 .sign {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
-  font-size: 14px;
+  gap: var(--space-1-5);
+  font-size: var(--type-small);
   white-space: nowrap;
 }
 .away,
 .refused {
   font-weight: 700;
-  color: #ffd27a;
+  color: var(--pinned);
 }
 </style>

@@ -84,11 +84,9 @@ function nudge(moment: Moment, frame: number): void {
 
 <style scoped>
 .phases {
-  list-style: none;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(5, 1fr);
-  gap: 6px;
+  gap: var(--space-1-5);
   flex: none;
   height: 110px;
 }
@@ -98,7 +96,7 @@ li {
   min-width: 0;
 }
 li.here {
-  border-bottom-color: #e9b44c;
+  border-bottom-color: var(--signal);
 }
 .still {
   position: relative;
@@ -111,15 +109,15 @@ li.here {
   position: absolute;
   right: 0;
   bottom: 0;
-  padding: 0 5px;
-  background: #000b;
-  font-size: 13px;
+  padding: 0 var(--space-1);
+  background: var(--shade);
+  font-size: var(--type-note);
 }
 .label {
   display: flex;
   align-items: center;
-  gap: 4px;
-  font-size: 13px;
+  gap: var(--space-1);
+  font-size: var(--type-note);
   height: 25px;
   white-space: nowrap;
 }
@@ -129,13 +127,13 @@ li.here {
 }
 .label > span:first-of-type {
   flex: 1;
-  padding-left: 4px;
+  padding-left: var(--space-1);
 }
 .empty {
   display: grid;
   place-items: center;
   height: 100%;
   color: var(--quiet);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -11,13 +11,13 @@ defineProps<{ label: string }>();
 section {
   display: flex;
   align-items: center;
-  gap: 4px 6px;
+  gap: var(--space-1) var(--space-1-5);
   min-height: 34px;
   white-space: nowrap;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 :slotted(p) {
-  margin: 0 6px 0 0;
+  margin: 0 var(--space-1-5) 0 0;
   flex: 0 1 auto;
   min-width: 118px;
   overflow: hidden;
@@ -25,8 +25,8 @@ section {
 }
 :slotted(button) {
   flex: none;
-  padding: 3px 8px;
-  border: 1px solid #8886;
+  padding: var(--space-1) var(--space-2);
+  border: 1px solid var(--sheen);
   border-radius: 4px;
 }
 :slotted(button:disabled) {

@@ -71,8 +71,8 @@ g {
   outline: none;
 }
 circle {
-  fill: #0006;
-  stroke: #fffb;
+  fill: var(--shade-light);
+  stroke: var(--chalk);
   stroke-width: 2;
 }
 .grip {
@@ -80,23 +80,23 @@ circle {
   stroke: none;
 }
 .here circle:not(.grip) {
-  fill: #1d5f57;
-  stroke: #7fe0d4;
+  fill: var(--placed-dark);
+  stroke: var(--placed);
 }
 .hidden circle:not(.grip) {
   stroke-dasharray: 3 3;
 }
 .about circle:not(.grip) {
-  stroke: #ffd27a;
+  stroke: var(--pinned);
 }
 .picked .grip,
 g:focus-visible .grip {
-  stroke: #ffd27a;
+  stroke: var(--pinned);
   stroke-width: 2;
 }
 path {
   fill: none;
-  stroke: #fff;
+  stroke: var(--white);
   stroke-width: 2;
 }
 </style>

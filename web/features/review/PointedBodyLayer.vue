@@ -61,11 +61,11 @@ svg {
   touch-action: none;
 }
 path {
-  fill: #000a;
+  fill: var(--shade);
 }
 rect {
   fill: none;
-  stroke: #ffd27a;
+  stroke: var(--pinned);
   stroke-width: 2;
   stroke-dasharray: 8 6;
   vector-effect: non-scaling-stroke;

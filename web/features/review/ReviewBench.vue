@@ -162,10 +162,10 @@ const shape = computed(() => ({
 .bench {
   display: grid;
   grid-template: 44px minmax(0, 1fr) / minmax(0, 1fr) 416px;
-  gap: 0 12px;
+  gap: 0 var(--space-3);
   height: 100vh;
   min-height: 560px;
-  padding: 0 12px 8px;
+  padding: 0 var(--space-3) var(--space-2);
   background: rgb(var(--v-theme-background));
 }
 .bench > :first-child {
@@ -174,7 +174,7 @@ const shape = computed(() => ({
 .film {
   display: flex;
   flex-direction: column;
-  gap: 6px;
+  gap: var(--space-1-5);
   min-width: 0;
 }
 .frame {
@@ -182,8 +182,8 @@ const shape = computed(() => ({
   min-height: 0;
   display: grid;
   grid-template: minmax(0, 1fr) / minmax(0, 1fr);
-  gap: 4px;
-  background: #0a0a0a;
+  gap: var(--space-1);
+  background: var(--picture);
 }
 .frame.beside {
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
@@ -206,7 +206,7 @@ const shape = computed(() => ({
   display: flex;
   flex-direction: column;
   min-height: 0;
-  gap: 6px;
+  gap: var(--space-1-5);
 }
 @media (max-width: 1023px) {
   .bench {

@@ -88,7 +88,7 @@ const placed = computed(() => {
   position: absolute;
   top: 0;
   bottom: 0;
-  border: 1.5px solid #d9d7d0;
+  border: 1.5px solid var(--chalk);
   border-radius: 2px;
   pointer-events: none;
 }
@@ -96,13 +96,13 @@ const placed = computed(() => {
   top: 1px;
 }
 .mark .number {
-  font-size: 13px;
-  margin: 2px 0 3px;
-  color: #d9d7d0;
+  font-size: var(--type-note);
+  margin: var(--space-0-5) 0 var(--space-1);
+  color: var(--chalk);
 }
 .mark.selected {
-  background: #e9b44c30;
-  box-shadow: inset 0 0 0 1px #e9b44c;
+  background: var(--signal-ground);
+  box-shadow: inset 0 0 0 1px var(--signal);
 }
 .mark.dim {
   opacity: 0.22;

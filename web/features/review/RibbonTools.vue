@@ -55,10 +55,10 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
 .tools {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--space-2);
   flex: none;
   height: 26px;
-  font-size: 14px;
+  font-size: var(--type-small);
   white-space: nowrap;
   overflow: hidden;
 }
@@ -66,11 +66,11 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
   flex: 0 1 190px;
   min-width: 110px;
   color: var(--quiet);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 .hint {
   color: var(--quiet);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 select {
   flex: 0 1 auto;

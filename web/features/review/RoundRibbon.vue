@@ -130,13 +130,13 @@ const inPiece = <One,>(list: readonly One[], { from, to }: Piece, timeOfOne: (on
   overflow-y: auto;
   display: flex;
   flex-direction: column;
-  gap: 2px;
+  gap: var(--space-0-5);
 }
 .hint {
   position: absolute;
   inset: 8px 0 auto;
   text-align: center;
   color: var(--quiet);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -52,6 +52,6 @@ const choose = (id: unknown): void => {
 <style scoped>
 .finder {
   flex: none;
-  margin-bottom: 6px;
+  margin-bottom: var(--space-1-5);
 }
 </style>

@@ -174,21 +174,21 @@ function keep(): void {
 header {
   display: flex;
   align-items: baseline;
-  gap: 10px;
-  padding: 2px 0 6px;
+  gap: var(--space-2);
+  padding: var(--space-0-5) 0 var(--space-1-5);
 }
 h2 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .series {
-  padding-bottom: 6px;
+  padding-bottom: var(--space-1-5);
 }
 .call {
   color: rgb(var(--v-theme-primary));
-  margin-right: 4px;
+  margin-right: var(--space-1);
 }
 .length {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .rows {
   flex: 1;
@@ -196,40 +196,38 @@ h2 {
   overflow-y: auto;
 }
 ul {
-  list-style: none;
-  padding: 0;
   border-top: 1px solid var(--line);
 }
 .none {
-  padding: 12px 4px;
+  padding: var(--space-3) var(--space-1);
 }
 .none p {
-  margin: 10px 0;
+  margin: var(--space-2) 0;
 }
 .note {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: end;
-  padding: 6px 0;
+  padding: var(--space-1-5) 0;
 }
 .note textarea {
   flex: 1;
   border: 1px solid var(--line);
-  padding: 6px 8px;
+  padding: var(--space-1-5) var(--space-2);
   background: rgb(var(--v-theme-surface));
   color: inherit;
   resize: none;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .hidden {
-  font-size: 14px;
-  padding: 8px 4px;
+  font-size: var(--type-small);
+  padding: var(--space-2) var(--space-1);
 }
 .anyway {
   color: rgb(var(--v-theme-secondary));
   text-decoration: underline;
 }
 .hidden p {
-  margin: 4px 0;
+  margin: var(--space-1) 0;
 }
 </style>

@@ -101,7 +101,7 @@ const pictures = computed(() => {
 .transport {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-1-5);
   height: 44px;
   flex: none;
 }
@@ -114,11 +114,11 @@ const pictures = computed(() => {
 .speeds button {
   width: 26px;
   height: 30px;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .speeds button[aria-pressed='true'] {
   background: rgb(var(--v-theme-primary));
-  color: #131415;
+  color: var(--bench);
   font-weight: 600;
 }
 .strip {
@@ -128,7 +128,7 @@ const pictures = computed(() => {
   display: flex;
   overflow: hidden;
   border-radius: 2px;
-  background: #222;
+  background: var(--bench);
 }
 .strip i {
   flex: 1;
@@ -149,23 +149,23 @@ const pictures = computed(() => {
   appearance: none;
   width: 4px;
   height: 44px;
-  background: #e9b44c;
-  box-shadow: 0 0 0 1px #000;
+  background: var(--signal);
+  box-shadow: 0 0 0 1px var(--picture);
 }
 .strip input::-moz-range-thumb {
   width: 4px;
   height: 44px;
   border: 0;
   border-radius: 0;
-  background: #e9b44c;
+  background: var(--signal);
 }
 .where {
   width: 78px;
   text-align: right;
   line-height: 1.15;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 .where .quiet {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -115,13 +115,13 @@ watch(
   display: grid;
   grid-template-columns: 82px 18px 1fr auto 20px;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   width: 100%;
   text-align: left;
   min-height: 36px;
-  font-size: 15px;
+  font-size: var(--type-text);
   line-height: 1.2;
-  padding: 2px 4px 2px 0;
+  padding: var(--space-0-5) var(--space-1) var(--space-0-5) 0;
 }
 .line > :last-child {
   grid-column: 5;
@@ -131,46 +131,46 @@ watch(
 }
 .dense .line {
   min-height: 23px;
-  font-size: 14px;
+  font-size: var(--type-small);
   padding-block: 0;
 }
 .stop {
   color: var(--quiet);
-  font-size: 13px;
-  padding-left: 6px;
+  font-size: var(--type-note);
+  padding-left: var(--space-1-5);
   font-weight: 400;
   white-space: nowrap;
 }
 .open {
   background: rgb(var(--v-theme-surface));
-  box-shadow: inset 4px 0 #e9b44c;
+  box-shadow: inset 4px 0 var(--signal);
 }
 .open .line {
   font-weight: 700;
   min-height: 38px;
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .more {
-  padding: 0 6px 8px 12px;
-  font-size: 14px;
+  padding: 0 var(--space-1-5) var(--space-2) var(--space-3);
+  font-size: var(--type-small);
   line-height: 1.3;
 }
 .verdicts {
   display: grid;
   grid-template-columns: repeat(4, auto);
-  gap: 4px;
-  margin: 8px 0;
+  gap: var(--space-1);
+  margin: var(--space-2) 0;
 }
 .verdicts button {
   display: flex;
   align-items: center;
   justify-content: center;
-  gap: 5px;
+  gap: var(--space-1);
   height: 34px;
   border: 1px solid var(--line);
   border-radius: 3px;
   white-space: nowrap;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .verdicts .given {
   border: 2px solid currentColor;
@@ -178,7 +178,7 @@ watch(
 }
 .foot {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
 }
 .foot q {
@@ -189,21 +189,21 @@ watch(
 .measured {
   display: grid;
   grid-template-columns: minmax(150px, 1fr) auto;
-  gap: 10px;
-  margin-top: 8px;
+  gap: var(--space-2);
+  margin-top: var(--space-2);
 }
 .measured.none {
   grid-template-columns: minmax(0, 1fr);
-  gap: 2px;
+  gap: var(--space-0-5);
 }
 .fixed {
-  margin-top: 4px;
-  font-size: 13px;
+  margin-top: var(--space-1);
+  font-size: var(--type-note);
 }
 .from {
   color: rgb(var(--v-theme-secondary));
 }
 .written {
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 </style>

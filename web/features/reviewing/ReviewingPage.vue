@@ -97,10 +97,10 @@ table {
 }
 th {
   text-align: left;
-  font-size: 14px;
+  font-size: var(--type-small);
   color: var(--quiet);
   font-weight: 400;
-  padding: 4px 12px 4px 0;
+  padding: var(--space-1) var(--space-3) var(--space-1) 0;
 }
 .figure {
   text-align: right;

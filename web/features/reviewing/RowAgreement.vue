@@ -82,7 +82,7 @@ function toggle(): void {
     </tr>
     <tr v-if="shown && quarrels" class="quarrels">
       <td colspan="5">
-        <ul>
+        <ul class="bulleted">
           <li v-for="one in quarrels" :key="one.strikeId">
             <RouterLink :to="{ name: 'bench', params: { filmId: one.filmId, strikeId: one.strikeId } }">{{
               `${one.traineeName}, ${shortDay(one.heldOn)}, ${techniqueName(catalogue.newest, one.technique).toLowerCase()}`
@@ -99,18 +99,18 @@ function toggle(): void {
 <style scoped>
 td {
   vertical-align: top;
-  padding: 8px 12px 8px 0;
+  padding: var(--space-2) var(--space-3) var(--space-2) 0;
   border-top: 1px solid var(--line);
 }
 .what {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
   font-weight: 700;
 }
 .question {
   display: block;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .figure {
   text-align: right;
@@ -120,7 +120,7 @@ td {
 }
 button {
   text-decoration: underline;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .quarrels td {
   border-top: 0;
@@ -130,11 +130,11 @@ button {
     display: grid;
     grid-template-columns: auto 1fr 1fr;
     border-top: 1px solid var(--line);
-    padding: 8px 0;
+    padding: var(--space-2) 0;
   }
   td {
     border: 0;
-    padding: 2px 12px 2px 0;
+    padding: var(--space-0-5) var(--space-3) var(--space-0-5) 0;
   }
   td:first-child,
   td:last-child {
@@ -146,7 +146,7 @@ button {
   td[data-label]::before {
     content: attr(data-label);
     display: block;
-    font-size: 13px;
+    font-size: var(--type-note);
     color: var(--quiet);
   }
   button {
@@ -154,7 +154,6 @@ button {
   }
 }
 ul {
-  padding-left: 26px;
   columns: 2 340px;
 }
 </style>

@@ -125,8 +125,8 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
 .track {
   position: relative;
   height: 104px;
-  background: #131415;
-  color: #eceae3;
+  background: var(--bench);
+  color: var(--chalk);
   cursor: crosshair;
   user-select: none;
   touch-action: none;
@@ -152,16 +152,16 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   position: absolute;
   top: 0;
   bottom: 0;
-  background: #ffffff14;
-  border: 1px solid #ffffff30;
+  background: var(--sheen);
+  border: 1px solid var(--sheen);
   pointer-events: none;
 }
 .round.proposed {
   border-style: dashed;
 }
 .round.hand {
-  background: #e9b44c24;
-  border-color: #e9b44c;
+  background: var(--signal-ground);
+  border-color: var(--signal);
 }
 .round > * {
   pointer-events: auto;
@@ -171,7 +171,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   left: 12px;
   right: 12px;
   top: 1px;
-  font-size: 13px;
+  font-size: var(--type-note);
   text-align: left;
   white-space: nowrap;
   overflow: hidden;
@@ -181,15 +181,15 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   position: absolute;
   top: 1px;
   height: 22px;
-  padding: 0 6px;
-  color: #b9bab3;
-  font-size: 13px;
+  padding: 0 var(--space-1-5);
+  color: var(--quiet);
+  font-size: var(--type-note);
   font-style: italic;
   text-align: center;
   white-space: nowrap;
   overflow: hidden;
   text-overflow: clip;
-  border-bottom: 1px dotted #ffffff50;
+  border-bottom: 1px dotted var(--sheen-strong);
 }
 .edge {
   position: absolute;
@@ -216,7 +216,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   bottom: 30px;
   width: 20px;
   margin-left: -10px;
-  color: #9fc9cc;
+  color: var(--steel);
 }
 .playhead {
   position: absolute;
@@ -224,7 +224,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
   bottom: 0;
   width: 2px;
   margin-left: -1px;
-  background: #e9b44c;
+  background: var(--signal);
   pointer-events: none;
 }
 </style>

@@ -96,16 +96,16 @@ function go(event: MouseEvent): void {
 }
 .hit.motion {
   background: none !important;
-  border: 1px dashed #b3b9ba;
+  border: 1px dashed var(--quiet);
 }
 .hit.coach {
-  border-top: 4px solid #9fc9cc;
+  border-top: 4px solid var(--steel);
 }
 .bracket {
   position: absolute;
   top: 34px;
   height: 4px;
-  border: 1.5px solid #b3b9ba;
+  border: 1.5px solid var(--quiet);
   border-top: 0;
 }
 .low .bracket {
@@ -117,18 +117,18 @@ function go(event: MouseEvent): void {
   bottom: 0;
   width: 2px;
   margin-left: -1px;
-  background: #e9b44c;
+  background: var(--signal);
   pointer-events: none;
 }
 .name {
   position: absolute;
   right: 4px;
   bottom: 1px;
-  font-size: 12px;
+  font-size: var(--type-tiny);
   line-height: 1.2;
   color: var(--quiet);
-  background: #1d1f20d0;
-  padding: 0 3px;
+  background: var(--shade);
+  padding: 0 var(--space-1);
   pointer-events: none;
 }
 </style>

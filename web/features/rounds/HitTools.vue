@@ -112,27 +112,27 @@ const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
 .tools {
   display: flex;
   flex-direction: column;
-  gap: 10px;
+  gap: var(--space-2);
   min-width: 0;
 }
 .count {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 .count b {
   font-size: 34px;
   line-height: 1;
-  margin-right: 4px;
+  margin-right: var(--space-1);
 }
 fieldset {
   border: 0;
   padding: 0;
   display: flex;
   flex-direction: column;
-  gap: 2px;
+  gap: var(--space-0-5);
 }
 legend {
   padding: 0;
-  font-size: 14px;
+  font-size: var(--type-small);
   color: var(--quiet);
 }
 input {
@@ -140,14 +140,14 @@ input {
 }
 .region {
   align-self: flex-start;
-  margin-left: 22px;
+  margin-left: var(--space-5);
   color: rgb(var(--v-theme-primary));
   text-decoration: underline dotted;
 }
 .slider {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
 }
 .slider input {
   flex: 1;
@@ -157,7 +157,7 @@ input {
   min-width: 46px;
 }
 .hint {
-  font-size: 14px;
+  font-size: var(--type-small);
   line-height: 1.6;
 }
 </style>

@@ -33,7 +33,7 @@ const path = computed(() => {
 
 <style scoped>
 path {
-  fill: #5c6668;
+  fill: var(--loudness);
   opacity: 0.6;
 }
 </style>

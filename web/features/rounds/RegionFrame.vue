@@ -57,11 +57,11 @@ const place = computed(() => {
   position: absolute;
   inset: 0;
   cursor: crosshair;
-  background: #0006;
+  background: var(--shade-light);
 }
 .part {
   position: absolute;
-  border: 2px dashed #e9b44c;
+  border: 2px dashed var(--signal);
   pointer-events: none;
 }
 </style>

@@ -111,22 +111,22 @@ function take(round: Round): void {
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
 th {
-  font-size: 14px;
+  font-size: var(--type-small);
   text-align: left;
   color: var(--quiet);
   font-weight: 400;
-  padding: 4px 8px;
+  padding: var(--space-1) var(--space-2);
 }
 td {
   border-top: 1px solid var(--line);
-  padding: 3px 8px;
+  padding: var(--space-1) var(--space-2);
   white-space: nowrap;
 }
 tr.hand td {
-  background: #e9b44c2e;
+  background: var(--signal-ground);
 }
 tr.hand td:first-child {
-  box-shadow: inset 4px 0 0 #b9790f;
+  box-shadow: inset 4px 0 0 var(--picked);
 }
 .right {
   text-align: right;
@@ -137,7 +137,7 @@ input {
   background: none;
   border: 0;
   border-bottom: 1px dotted var(--quiet);
-  padding: 4px 0;
+  padding: var(--space-1) 0;
   color: inherit;
 }
 select {
@@ -146,12 +146,12 @@ select {
   background: none;
   border: 0;
   border-bottom: 1px dotted var(--quiet);
-  padding: 4px 0;
+  padding: var(--space-1) 0;
 }
 .proposed {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--watch);
-  margin-left: 6px;
+  margin-left: var(--space-1-5);
 }
 td button.number {
   text-decoration: underline dotted;

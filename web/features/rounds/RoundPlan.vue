@@ -138,13 +138,13 @@ const timesOf = (count: number): string => (Number.isInteger(count) ? String(cou
 
 <style scoped>
 .plan {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .line {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: flex-start;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 .field {
   flex: 1;
@@ -152,19 +152,17 @@ const timesOf = (count: number): string => (Number.isInteger(count) ? String(cou
 select {
   height: 40px;
   border: 1px solid var(--line);
-  padding: 0 8px;
+  padding: 0 var(--space-2);
   font: inherit;
 }
 ol {
-  list-style: none;
-  padding: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 6px;
+  gap: var(--space-1) var(--space-1-5);
 }
 .set li {
   border: 1px solid var(--line);
-  padding: 2px 8px;
+  padding: var(--space-0-5) var(--space-2);
 }
 .lost {
   border-color: var(--fault);

@@ -169,24 +169,21 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
 dl > div {
   display: grid;
   grid-template-columns: 132px 1fr;
-  gap: 8px;
-  padding: 3px 0;
+  gap: var(--space-2);
+  padding: var(--space-1) 0;
   border-top: 1px solid var(--line);
 }
 dt {
   color: var(--quiet);
-  font-size: 15px;
-}
-dd {
-  margin: 0;
+  font-size: var(--type-text);
 }
 .length {
-  margin-right: 14px;
+  margin-right: var(--space-3);
 }
 .gap {
   text-decoration: underline dotted;
 }
 .note {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -236,33 +236,33 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 6px;
+  gap: var(--space-1-5);
 }
 .look {
   display: grid;
   grid-template-columns: auto minmax(300px, 1fr);
-  gap: 24px;
-  margin: 10px 0 8px;
+  gap: var(--space-6);
+  margin: var(--space-2) 0 var(--space-2);
 }
 .picture {
   width: 470px;
 }
 .where {
   display: flex;
-  gap: 10px;
+  gap: var(--space-2);
   align-items: center;
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 .close {
-  margin-top: 3px;
-  color: #eceae3;
-  background: #131415;
+  margin-top: var(--space-1);
+  color: var(--chalk);
+  background: var(--bench);
 }
 .below {
   display: grid;
   grid-template-columns: minmax(0, max-content) minmax(300px, 1fr);
-  gap: 28px;
-  margin-top: 18px;
+  gap: var(--space-6);
+  margin-top: var(--space-4);
 }
 @media (max-width: 1100px) {
   .below {

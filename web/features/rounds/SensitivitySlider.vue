@@ -27,7 +27,7 @@ const value = (event: Event): number => Number((event.target as HTMLInputElement
 .slider {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
 }
 input {
   flex: 1;

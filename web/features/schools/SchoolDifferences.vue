@@ -30,14 +30,12 @@ const where = (techniques: readonly string[]): string =>
 
 <style scoped>
 .differences {
-  list-style: none;
-  padding: 0;
   max-height: 340px;
   overflow-y: auto;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 li {
-  padding: 4px 0;
+  padding: var(--space-1) 0;
   border-top: 1px solid var(--line);
 }
 </style>

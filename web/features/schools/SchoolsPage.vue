@@ -172,7 +172,7 @@ const remove = () =>
           <SchoolDifferences :differences="differences" />
         </template>
         <h2>A fault in every school</h2>
-        <ul class="fixed">
+        <ul class="fixed bulleted">
           <li v-for="{ says } in fixedFaults" :key="says">{{ says }}</li>
         </ul>
       </aside>
@@ -189,7 +189,7 @@ const remove = () =>
 }
 .switch {
   border-top: 1px solid var(--line);
-  padding: 8px 0 10px;
+  padding: var(--space-2) 0 var(--space-2);
 }
 /* What a school has not chosen is there to be read, and steps back. */
 .switch :deep(.v-label) {
@@ -203,11 +203,11 @@ const remove = () =>
   color: var(--quiet);
 }
 .acts {
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 h2 {
-  font-size: 18px;
-  margin-top: 12px;
+  font-size: var(--type-lead);
+  margin-top: var(--space-3);
 }
 aside {
   position: sticky;
@@ -215,8 +215,7 @@ aside {
   align-self: start;
 }
 .fixed {
-  padding-left: 18px;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 @media screen and (max-width: 899px) {
   .switch :deep(.v-selection-control) {

@@ -8,7 +8,7 @@ const file = `data:text/plain;charset=utf-8,${encodeURIComponent(`Wax Fist: code
 <template>
   <div class="kept" role="region" aria-label="Codes for when the app is lost">
     <p><b>Keep these where your phone is not.</b> If the app is lost, each of them lets you in once. They are not shown again.</p>
-    <ol>
+    <ol class="numbered">
       <li v-for="code in codes" :key="code">
         <code>{{ code }}</code>
       </li>
@@ -23,14 +23,13 @@ const file = `data:text/plain;charset=utf-8,${encodeURIComponent(`Wax Fist: code
 <style scoped>
 .kept {
   border-left: 4px solid var(--watch);
-  padding: 4px 0 4px 16px;
+  padding: var(--space-1) 0 var(--space-1) var(--space-4);
 }
 ol {
-  margin: 12px 0;
-  padding-left: 24px;
+  margin: var(--space-3) 0;
 }
 code {
-  font-size: 15px;
+  font-size: var(--type-text);
   overflow-wrap: anywhere;
 }
 </style>

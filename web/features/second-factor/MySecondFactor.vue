@@ -64,6 +64,6 @@ const left = (many: number): string => (many === 1 ? 'one code' : `${many} codes
 
 <style scoped>
 p {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 </style>

@@ -38,9 +38,9 @@ const typed = computed(() => secret.secret.match(/.{1,4}/g)!.join(' '));
 .app {
   display: grid;
   grid-template-columns: 168px minmax(0, 1fr);
-  gap: 16px;
+  gap: var(--space-4);
   align-items: center;
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 code {
   font-weight: 700;

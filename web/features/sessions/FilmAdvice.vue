@@ -58,23 +58,19 @@ function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere
 
 <style scoped>
 h2 {
-  margin: 24px 0 6px;
-}
-ul {
-  list-style: none;
-  padding: 0;
+  margin: var(--space-6) 0 var(--space-1-5);
 }
 li {
   display: grid;
   grid-template-columns: minmax(200px, 320px) 1fr;
-  gap: 4px 16px;
-  padding: 8px 14px;
+  gap: var(--space-1) var(--space-4);
+  padding: var(--space-2) var(--space-3);
   background: rgb(var(--v-theme-surface));
   border-bottom: 1px solid rgba(var(--v-border-color), 0.12);
 }
 li p {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: baseline;
   margin: 0;
 }

@@ -81,6 +81,6 @@ async function save(): Promise<void> {
   text-decoration: underline;
 }
 h3 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 </style>

@@ -92,6 +92,6 @@ const save = (): Promise<void> =>
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
+  gap: var(--space-3);
 }
 </style>

@@ -176,6 +176,6 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
   border: 0;
   border-bottom: 1px dotted;
   background: none;
-  padding: 2px 0;
+  padding: var(--space-0-5) 0;
 }
 </style>

@@ -185,6 +185,6 @@ whileTrue(working, lookAtWork, 1000);
 <style scoped>
 .films {
   align-items: flex-end;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 </style>

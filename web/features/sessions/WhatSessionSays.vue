@@ -213,8 +213,8 @@ small {
   display: block;
 }
 h3 {
-  font-size: 17px;
-  margin: 22px 0 6px;
+  font-size: var(--type-body);
+  margin: var(--space-5) 0 var(--space-1-5);
 }
 td {
   height: 42px;
@@ -225,12 +225,12 @@ td {
 .what {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .rate {
   display: grid;
   grid-template-columns: minmax(120px, 1fr) 118px;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
 }
 .act {
@@ -249,8 +249,8 @@ td {
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto;
     border-top: 1px solid var(--line);
-    padding: 8px 14px;
-    gap: 4px 12px;
+    padding: var(--space-2) var(--space-3);
+    gap: var(--space-1) var(--space-3);
   }
   td {
     border: 0;

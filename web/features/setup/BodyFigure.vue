@@ -17,11 +17,11 @@ defineProps<{ stature: Centimetres; armOut?: Centimetres }>();
 
 <style scoped>
 .figure {
-  fill: #b9b3a2;
+  fill: var(--drawn);
 }
 .arm {
   fill: none;
-  stroke: #b9b3a2;
+  stroke: var(--drawn);
   stroke-width: 4.4;
   stroke-linecap: round;
 }

@@ -129,15 +129,15 @@ const x = 60;
 .tables {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px 28px;
+  gap: var(--space-3) var(--space-6);
   max-width: 860px;
 }
 .asked {
   max-width: 460px;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .cone {
-  fill: #e9b44c55;
+  fill: var(--signal-ground);
 }
 @media screen and (max-width: 699px) {
   .tables {

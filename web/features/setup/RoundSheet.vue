@@ -65,10 +65,10 @@ const fields = [
 .asked {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(150px, 100%), 1fr));
-  gap: 10px;
+  gap: var(--space-2);
 }
 .sum {
-  font-size: 21px;
-  margin: 16px 0;
+  font-size: var(--type-title);
+  margin: var(--space-4) 0;
 }
 </style>

@@ -98,7 +98,7 @@ const print = (): void => window.print();
 
 <style>
 .set-up figure {
-  margin: 14px 0;
+  margin: var(--space-3) 0;
 }
 .set-up svg {
   display: block;
@@ -107,7 +107,7 @@ const print = (): void => window.print();
   background: rgb(var(--v-theme-surface));
 }
 .set-up figcaption {
-  padding: 8px 0;
+  padding: var(--space-2) 0;
   max-width: 70ch;
 }
 .set-up text {
@@ -116,31 +116,31 @@ const print = (): void => window.print();
   fill: var(--ink);
 }
 .set-up .floor {
-  stroke: #8a8574;
+  stroke: var(--edge);
   stroke-width: 2;
 }
 .set-up .bag {
-  fill: #6b3a2a;
+  fill: var(--bag);
 }
 .set-up .forbidden {
-  fill: #00000055;
+  fill: var(--shade-light);
 }
 .set-up .board {
-  fill: #17393d;
+  fill: var(--drawn-dark);
 }
 .set-up .chain {
-  stroke: #8a8574;
+  stroke: var(--edge);
 }
 .set-up .measure {
-  stroke: #b03a1c;
+  stroke: var(--strike);
   stroke-width: 0.8;
 }
 .set-up .mark {
-  stroke: #b03a1c;
+  stroke: var(--strike);
   stroke-width: 1.6;
 }
 .set-up .foot {
-  fill: #17393d;
+  fill: var(--drawn-dark);
 }
 .set-up .told {
   border-collapse: collapse;
@@ -150,7 +150,7 @@ const print = (): void => window.print();
 .set-up .told :is(th, td) {
   text-align: left;
   vertical-align: top;
-  padding: 5px 14px 5px 10px;
+  padding: var(--space-1) var(--space-3) var(--space-1) var(--space-2);
   border-bottom: 1px solid var(--line);
 }
 </style>
@@ -159,7 +159,7 @@ const print = (): void => window.print();
 .sheets {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 22px;
+  gap: var(--space-1) var(--space-5);
 }
 .sheets a {
   display: inline-flex;
@@ -176,8 +176,8 @@ const print = (): void => window.print();
 .asked {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(190px, 100%), 1fr));
-  gap: 10px;
-  margin-top: 14px;
+  gap: var(--space-2);
+  margin-top: var(--space-3);
   align-items: start;
 }
 </style>

@@ -151,20 +151,19 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
   flex: none;
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px;
-  padding: 6px 0;
+  gap: var(--space-2);
+  padding: var(--space-1-5) 0;
   border-top: 1px solid var(--line);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 figure {
-  margin: 0;
   min-width: 0;
 }
 .still {
   width: 100%;
   aspect-ratio: 16 / 9;
   object-fit: cover;
-  background: #0a0a0a;
+  background: var(--picture);
 }
 .none {
   display: grid;
@@ -182,8 +181,8 @@ figcaption button {
   top: 4px;
   right: 2px;
   width: 24px;
-  font-size: 18px;
-  background: #0009;
-  color: #fff;
+  font-size: var(--type-lead);
+  background: var(--shade);
+  color: var(--white);
 }
 </style>

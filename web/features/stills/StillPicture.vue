@@ -32,7 +32,7 @@ const placed = computed(() => {
   width: 100%;
   aspect-ratio: 16 / 9;
   overflow: hidden;
-  background: #0a0a0a;
+  background: var(--picture);
 }
 button.still-picture {
   cursor: zoom-out;

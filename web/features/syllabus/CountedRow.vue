@@ -39,14 +39,14 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 16px;
-  padding: 10px 14px;
+  gap: var(--space-1-5) var(--space-4);
+  padding: var(--space-2) var(--space-3);
 }
 p {
   flex: 1 1 240px;
 }
 p span {
-  margin-left: 8px;
+  margin-left: var(--space-2);
 }
 .count {
   display: flex;
@@ -55,12 +55,12 @@ p span {
 .count button:not([class*='v-']) {
   min-height: 48px;
   min-width: 104px;
-  padding: 4px 14px;
+  padding: var(--space-1) var(--space-3);
   text-align: left;
 }
 .count b {
-  margin-left: 6px;
-  font-size: 22px;
+  margin-left: var(--space-1-5);
+  font-size: var(--type-title);
 }
 .clean {
   background: var(--clean-ground);

@@ -137,40 +137,38 @@ async function save(): Promise<void> {
 
 <style scoped>
 .form {
-  padding: 18px 22px;
+  padding: var(--space-4) var(--space-5);
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
 .row {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 10px;
-  margin-top: 10px;
+  gap: var(--space-2);
+  margin-top: var(--space-2);
 }
 h3 {
-  margin: 18px 0 6px;
-  font-size: 17px;
+  margin: var(--space-4) 0 var(--space-1-5);
+  font-size: var(--type-body);
 }
 ul,
 ol {
-  list-style: none;
-  padding: 0;
   display: grid;
-  gap: 10px;
+  gap: var(--space-2);
 }
 .set {
   display: grid;
   grid-template-columns: minmax(110px, 1fr) minmax(0, 2fr) 44px;
-  gap: 8px;
+  gap: var(--space-2);
 }
 .week {
   display: grid;
   grid-template-columns: 24px minmax(0, 1fr) minmax(0, 1fr) auto;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: start;
 }
 .week .number {
-  padding-top: 8px;
+  padding-top: var(--space-2);
 }
 .week .acts {
   flex-wrap: nowrap;
@@ -178,7 +176,7 @@ ol {
 }
 .ends {
   justify-content: flex-end;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 @media screen and (max-width: 599px) {
   .week {

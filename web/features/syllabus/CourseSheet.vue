@@ -65,50 +65,45 @@ const asks = computed(() => [
 
 <style scoped>
 article {
-  padding: 18px 22px;
+  padding: var(--space-4) var(--space-5);
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
 }
 h2 {
   margin: 0;
-  font-size: 24px;
+  font-size: var(--type-figure);
 }
 h3 {
-  margin: 18px 0 6px;
-  font-size: 17px;
+  margin: var(--space-4) 0 var(--space-1-5);
+  font-size: var(--type-body);
 }
 dl {
   display: grid;
   grid-template-columns: 110px minmax(0, 1fr);
-  gap: 4px 12px;
-  margin-top: 10px;
+  gap: var(--space-1) var(--space-3);
+  margin-top: var(--space-2);
 }
 dt {
   font-weight: 700;
 }
-.musts,
-ol {
-  list-style: none;
-  padding: 0;
-}
 .musts {
-  margin-top: 10px;
+  margin-top: var(--space-2);
 }
 .musts li {
   display: grid;
   grid-template-columns: 110px minmax(0, 1fr) auto;
-  gap: 2px 12px;
-  padding: 4px 0;
+  gap: var(--space-0-5) var(--space-3);
+  padding: var(--space-1) 0;
 }
 ol li {
   display: grid;
   grid-template-columns: 26px minmax(0, 1fr) auto;
-  gap: 10px;
-  padding: 6px 8px 6px 0;
+  gap: var(--space-2);
+  padding: var(--space-1-5) var(--space-2) var(--space-1-5) 0;
   border-bottom: 1px solid var(--line);
 }
 ol .number {
-  font-size: 18px;
+  font-size: var(--type-lead);
   color: var(--quiet);
 }
 .now {

@@ -45,15 +45,13 @@ function retake(one: SavedCourse['mustHaves'][number]): void {
 
 <style scoped>
 ul {
-  list-style: none;
-  padding: 0;
   display: grid;
-  gap: 10px;
+  gap: var(--space-2);
 }
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) minmax(0, 1.2fr) 44px;
-  gap: 8px;
+  gap: var(--space-2);
 }
 @media screen and (max-width: 599px) {
   li {

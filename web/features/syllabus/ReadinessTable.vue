@@ -53,13 +53,13 @@ const named = ({ what, lead }: Requirement): string => (lead === null ? what : `
 <style scoped>
 table {
   width: 100%;
-  margin-top: 14px;
+  margin-top: var(--space-3);
   border-collapse: collapse;
   background: rgb(var(--v-theme-surface));
 }
 th,
 td {
-  padding: 8px 12px;
+  padding: var(--space-2) var(--space-3);
   text-align: left;
   vertical-align: top;
   border-bottom: 1px solid var(--line);
@@ -75,7 +75,7 @@ tbody th {
 }
 small {
   display: block;
-  font-size: 14px;
+  font-size: var(--type-small);
   font-weight: 400;
 }
 .remark {
@@ -98,13 +98,13 @@ td.number {
   th,
   td {
     border: 0;
-    padding: 3px 12px;
+    padding: var(--space-1) var(--space-3);
   }
   tbody th {
     box-shadow: none;
   }
   tbody tr {
-    padding: 8px 0;
+    padding: var(--space-2) 0;
     box-shadow: inset 4px 0 var(--watch);
   }
   tbody .met {

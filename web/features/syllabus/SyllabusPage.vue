@@ -71,7 +71,7 @@ const print = (): void => window.print();
         <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="editing = empty()">A course</VBtn>
       </span>
     </div>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
     <PageState :failure="failure" :ready="courses !== undefined" @again="again">
       <div v-if="courses!.length === 0 && !editing" class="empty">
         <p>
@@ -119,16 +119,16 @@ const print = (): void => window.print();
 .columns {
   display: grid;
   grid-template-columns: 260px minmax(0, 1fr);
-  gap: 24px;
+  gap: var(--space-6);
   align-items: start;
 }
 nav {
   display: grid;
-  gap: 8px;
+  gap: var(--space-2);
 }
 nav a {
   display: grid;
-  padding: 10px 14px;
+  padding: var(--space-2) var(--space-3);
   background: rgb(var(--v-theme-surface));
   color: inherit;
   text-decoration: none;
@@ -137,10 +137,7 @@ nav a[aria-current] {
   box-shadow: inset 4px 0 rgb(var(--v-theme-primary));
 }
 .acts {
-  margin-top: 12px;
-}
-.trouble {
-  color: rgb(var(--v-theme-error));
+  margin-top: var(--space-3);
 }
 @media screen and (max-width: 899px) {
   .columns {

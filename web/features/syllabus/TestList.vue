@@ -23,8 +23,8 @@ defineProps<{ tests: readonly GradeTest[] }>();
 a {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
-  padding: 12px 14px;
+  gap: var(--space-0-5) var(--space-4);
+  padding: var(--space-3);
   color: inherit;
   text-decoration: none;
 }

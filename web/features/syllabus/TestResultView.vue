@@ -68,19 +68,17 @@ const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ ou
 
 <style scoped>
 ul {
-  list-style: none;
-  padding: 0;
-  margin: 10px 0 16px;
+  margin: var(--space-2) 0 var(--space-4);
 }
 li {
   display: grid;
   grid-template-columns: 24px minmax(0, 1fr);
-  gap: 8px;
-  padding: 5px 0;
+  gap: var(--space-2);
+  padding: var(--space-1) 0;
 }
 small {
   display: block;
-  font-size: 14px;
+  font-size: var(--type-small);
   color: var(--quiet);
 }
 .passed-true .v-icon {
@@ -93,6 +91,6 @@ small {
   color: var(--watch);
 }
 .acts {
-  margin: 12px 0 8px;
+  margin: var(--space-3) 0 var(--space-2);
 }
 </style>

@@ -89,7 +89,7 @@ const print = (): void => window.print();
 
 <style scoped>
 .trouble {
-  padding: 8px 12px;
+  padding: var(--space-2) var(--space-3);
   background: var(--watch-ground);
 }
 @media print {

@@ -145,26 +145,26 @@ const print = (): void => window.print();
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 2px 18px;
-  padding: 12px 18px;
+  gap: var(--space-0-5) var(--space-4);
+  padding: var(--space-3) var(--space-4);
   background: var(--watch-ground);
 }
 .verdict b {
-  font-size: 24px;
+  font-size: var(--type-figure);
 }
 .ready {
   background: var(--clean-ground);
 }
 .how {
-  margin-top: 8px;
-  font-size: 15px;
+  margin-top: var(--space-2);
+  font-size: var(--type-text);
 }
 .empty {
   display: grid;
-  gap: 12px;
+  gap: var(--space-3);
   justify-items: start;
 }
 .sheet {
-  margin-top: 28px;
+  margin-top: var(--space-6);
 }
 </style>

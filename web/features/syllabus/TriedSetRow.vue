@@ -80,19 +80,19 @@ const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
 
 <style scoped>
 li {
-  padding: 12px 14px;
+  padding: var(--space-3);
 }
 .head {
   display: flex;
-  gap: 12px;
-  font-size: 18px;
+  gap: var(--space-3);
+  font-size: var(--type-lead);
 }
 .untried {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
-  margin-top: 6px;
+  gap: var(--space-2) var(--space-3);
+  margin-top: var(--space-1-5);
 }
 .untried span {
   flex: 1 1 260px;
@@ -100,10 +100,8 @@ li {
 ol {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 0;
-  padding: 0;
-  margin: 8px 0 4px;
-  list-style: none;
+  gap: var(--space-1-5) 0;
+  margin: var(--space-2) 0 var(--space-1);
 }
 .call {
   display: flex;
@@ -112,12 +110,12 @@ ol {
 .call button {
   min-height: 44px;
   min-width: 44px;
-  padding: 4px 12px;
+  padding: var(--space-1) var(--space-3);
   background: var(--clean-ground);
 }
 .call small {
   display: block;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 .call .left-out {
   background: none;

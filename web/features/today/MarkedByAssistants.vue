@@ -48,8 +48,8 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
-  padding: 10px 14px;
+  gap: var(--space-2) var(--space-3);
+  padding: var(--space-2) var(--space-3);
 }
 li > :first-child {
   flex: 1 1 260px;

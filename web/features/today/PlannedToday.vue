@@ -31,8 +31,8 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 16px;
-  padding: 8px 14px;
+  gap: var(--space-1) var(--space-4);
+  padding: var(--space-2) var(--space-3);
 }
 .who {
   flex: 1 1 200px;

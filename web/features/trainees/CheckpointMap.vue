@@ -89,7 +89,7 @@ async function open({ technique, checkpointId }: MapRow, sessionId: string): Pro
 .map {
   background: rgb(var(--v-theme-surface));
   border-top: 2px solid rgb(var(--v-theme-primary));
-  padding: 10px 14px;
+  padding: var(--space-2) var(--space-3);
 }
 .scroll {
   overflow-x: auto;
@@ -100,17 +100,17 @@ table {
 th {
   font-weight: 400;
   text-align: left;
-  padding: 2px 14px 2px 0;
+  padding: var(--space-0-5) var(--space-3) var(--space-0-5) 0;
 }
 .day {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--quiet);
   text-align: center;
   white-space: nowrap;
-  padding: 0 6px;
+  padding: 0 var(--space-1-5);
 }
 td {
-  padding: 2px 4px;
+  padding: var(--space-0-5) var(--space-1);
 }
 .cell {
   position: relative;
@@ -119,7 +119,7 @@ td {
   height: 44px;
   border: 1px solid var(--line);
   overflow: hidden;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .cell i {
   position: absolute;
@@ -136,6 +136,6 @@ td {
   position: relative;
 }
 .strengths {
-  margin: 8px 0 0;
+  margin: var(--space-2) 0 0;
 }
 </style>

@@ -84,9 +84,9 @@ const save = (): Promise<void> =>
 .body {
   display: grid;
   grid-template-columns: 1fr 1fr 1fr;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: start;
-  margin-bottom: 14px;
+  margin-bottom: var(--space-3);
 }
 @media (max-width: 599px) {
   .body {

@@ -184,7 +184,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 <style scoped>
 .last {
   align-items: flex-end;
-  margin: 28px 0 8px;
+  margin: var(--space-6) 0 var(--space-2);
 }
 .last h2 {
   margin: 0;
@@ -192,8 +192,8 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 .session {
   display: grid;
   grid-template-columns: 150px 1fr auto;
-  gap: 16px;
-  padding: 12px 14px;
+  gap: var(--space-4);
+  padding: var(--space-3);
   text-decoration: none;
   color: inherit;
 }
@@ -201,12 +201,12 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
   color: rgb(var(--v-theme-primary));
 }
 .session:hover {
-  background: #f0eee6;
+  background: var(--aside);
 }
 @media screen and (max-width: 899px) {
   .session {
     grid-template-columns: minmax(0, 1fr);
-    gap: 2px;
+    gap: var(--space-0-5);
   }
 }
 </style>

@@ -134,7 +134,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 
 <style scoped>
 .removed {
-  margin-top: 24px;
+  margin-top: var(--space-6);
 }
 .page-head {
   align-items: center;
@@ -142,7 +142,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 .person {
   display: flex;
   flex-direction: column;
-  padding: 10px 14px;
+  padding: var(--space-2) var(--space-3);
   text-decoration: none;
   color: inherit !important;
 }
