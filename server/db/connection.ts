@@ -1,7 +1,7 @@
 import { drizzle, type NodePgDatabase, type NodePgQueryResultHKT } from 'drizzle-orm/node-postgres';
 import type { PgDatabase } from 'drizzle-orm/pg-core';
 import { Pool } from 'pg';
-import { nameStatements } from './named-statements.ts';
+import { nameStatements, StatementNames } from './named-statements.ts';
 import { keepsWhoWaits, namesWhoAsks } from './on-behalf.ts';
 import * as schema from './schema/index.ts';
 
@@ -16,13 +16,14 @@ export interface Connection {
 
 export function connect(databaseUrl: string, connections = 10): Connection {
   const pool = new Pool({ connectionString: databaseUrl, max: connections });
+  const names = new StatementNames();
   keepsWhoWaits(pool);
   // A server that restarts breaks idle connections; the pool replaces them, so this is news and not a crash.
   pool.on('error', () => undefined);
   // One that is at work when it breaks tells its query; without a listener it would take the process with it as well.
   pool.on('connect', (client) => {
     client.on('error', () => undefined);
-    nameStatements(client);
+    nameStatements(client, names);
     namesWhoAsks(client);
   });
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool, close: () => pool.end() };
