@@ -14,7 +14,7 @@ export const toJson = (columns: readonly NamedColumn[], row: Row): JsonRow =>
     }),
   );
 
-/** The way back. It has been checked against its schema. */
+/** The way back. It has been checked against its schema; what is missing stays so, and the database says what it begins with. */
 export const fromJson = (columns: readonly NamedColumn[], row: JsonRow): Row =>
   Object.fromEntries(
     columns.map(({ name, column }) => {
@@ -44,11 +44,11 @@ function orNull(schema: Schema): Schema {
   return { ...schema, type: [type, 'null'].flat(), ...(values && { enum: [...values, null] }) };
 }
 
-/** The JSON Schema of a line. */
+/** The JSON Schema of a line. What a row begins with by itself may be missing: an archive may be older than the column. */
 export const schemaOf = (title: string, columns: readonly NamedColumn[]): Schema => ({
   title,
   type: 'object',
-  required: columns.map(({ name }) => name),
+  required: columns.filter(({ column }) => column.notNull && !column.hasDefault).map(({ name }) => name),
   additionalProperties: false,
   properties: Object.fromEntries(
     columns.map((one) => [one.name, one.column.notNull ? typeOf(one) : orNull(typeOf(one))] as const),

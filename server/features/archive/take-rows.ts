@@ -55,7 +55,9 @@ async function referring(kind: RecordKind, rows: readonly JsonRow[], { db, refus
   for (const reference of referencesOf(kind.table)) {
     const { column, to } = reference;
     const { name } = column;
-    const wanted = [...new Set(left.map((row) => row[name] as string | number | null))].filter((value) => value !== null);
+    const wanted = [...new Set(left.map((row) => row[name] as string | number | null | undefined))].filter(
+      (value) => value !== null && value !== undefined,
+    );
     const there = await known(db, reference, wanted);
     const missing = wanted.filter((value) => !there.has(value));
     if (missing.length === 0) continue;
@@ -98,11 +100,11 @@ async function standing(db: Database, { table }: RecordKind, rows: readonly Json
   return new Map(found.map((row) => [keyText(toJson(keys, row), keys), toJson(columns, row)]));
 }
 
-/** In which fields a row of the archive differs from the one that is here. */
+/** In which fields a row of the archive differs from the one that is here; one that it does not have yet is none of them. */
 const differsIn = ({ table, anew }: RecordKind, row: JsonRow, here: JsonRow): string[] =>
   columnsOf(table)
     .map(({ name }) => name)
-    .filter((name) => !anew.includes(name) && settled(row[name]) !== settled(here[name]));
+    .filter((name) => name in row && !anew.includes(name) && settled(row[name]) !== settled(here[name]));
 
 const whereKey = (table: PgTable, row: JsonRow): SQL =>
   sql.join(
