@@ -10,9 +10,10 @@ export const isStaff = (role: Role): boolean => staffRoles.some((one) => one ===
 
 /**
  * How far somebody reaches: over all of the club, or over what is their own. Of those who work in the club that is what they
- * have added; of trainees and guardians what was released of whom they sign in for.
+ * have added; of trainees and guardians what was released of whom they sign in for, and of some of it also what is shown to
+ * everybody of the club.
  */
-export type Scope = 'club' | 'own';
+export type Scope = 'club' | 'own' | 'shown';
 /** Who may call and how far each role reaches. A role that is not named may not. */
 export type Allowed = 'anyone' | Readonly<Partial<Record<Role, Scope>>>;
 /** Whoever judges what comes of it: opens corrections, plans, releases. */
@@ -27,6 +28,9 @@ export const whoAddedIt: Allowed = { 'head-coach': 'club', coach: 'own', assista
 export const ownPages: Allowed = { trainee: 'own', guardian: 'own' };
 /** What a trainee may see as well, of their own. */
 export const staffAndOwn: Allowed = { ...staff, ...ownPages };
+/** The same, and what of others is shown to everybody of the club. */
+export const ownAndShown: Allowed = { trainee: 'shown', guardian: 'shown' };
+export const staffAndShown: Allowed = { ...staff, ...ownAndShown };
 /** Everybody who has signed in, about themselves. */
 export const signedIn: Allowed = { 'head-coach': 'own', coach: 'own', assistant: 'own', ...ownPages };
 /** Everybody who has signed in: knowledge of the club that is about nobody. */

@@ -1,7 +1,7 @@
 import { removalShape } from './removals.ts';
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { endpoint, filledPath, seen, staff, staffAndOwn, whoAddedIt } from './endpoint.ts';
+import { endpoint, filledPath, seen, staff, staffAndShown, whoAddedIt } from './endpoint.ts';
 import { count, id, line } from './shapes.ts';
 
 /**
@@ -148,7 +148,7 @@ export const footageEndpoints = {
   removeFilm: endpoint('DELETE', '/api/films/:filmId', whoAddedIt, { reply: removalShape }),
   sessionFilms: endpoint('GET', '/api/sessions/:sessionId/films', staff, { reply: array(filmShape.required()).required() }),
   /** Bytes of a derived file, by range. */
-  filmFile: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/files/:file', staffAndOwn)),
+  filmFile: seen('film', 'filmId', endpoint('GET', '/api/films/:filmId/files/:file', staffAndShown)),
   /** When every frame is shown, see `packTimeline`. */
   filmTimeline: endpoint('GET', '/api/films/:filmId/timeline', staff),
   /** See `loudnessOf`. */

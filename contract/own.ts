@@ -1,7 +1,7 @@
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances, views } from '@wax-fist/core/technique';
-import { array, object, string, type InferType } from 'yup';
-import { endpoint, ownPages, seen } from './endpoint.ts';
+import { array, boolean, object, string, type InferType } from 'yup';
+import { endpoint, ownAndShown, ownPages, seen } from './endpoint.ts';
 import { planRowShape } from './plan-lists.ts';
 import { count, day, id, milliseconds, rung } from './shapes.ts';
 
@@ -15,6 +15,15 @@ export const ownCorrectionShape = object({
   recheckOn: day().nullable().defined(),
 });
 
+/** A released session as a line of a list. */
+const releasedFields = {
+  id: id(),
+  heldOn: day().required(),
+  roundKind: string().oneOf(roundKinds).required(),
+  films: count(),
+  strikes: count(),
+};
+
 /** What was released to somebody of a trainee, and what is planned for them. */
 export const ownTraineeShape = object({
   id: id(),
@@ -26,15 +35,7 @@ export const ownTraineeShape = object({
   /** From today on, and those of the last days that were not done; the next first. */
   plans: array(planRowShape.required()).required(),
   /** Released ones, newest first. */
-  sessions: array(
-    object({
-      id: id(),
-      heldOn: day().required(),
-      roundKind: string().oneOf(roundKinds).required(),
-      films: count(),
-      strikes: count(),
-    }).required(),
-  ).required(),
+  sessions: array(object(releasedFields).required()).required(),
 });
 export type OwnTrainee = InferType<typeof ownTraineeShape>;
 
@@ -58,12 +59,18 @@ export const ownReviewShape = object({
   traineeName: string().required(),
   heldOn: day().required(),
   roundKind: string().oneOf(roundKinds).required(),
+  /** Whether it is of somebody for whom they sign in: then there is a report, too. */
+  own: boolean().required(),
   /** In the order in which they were filmed. */
   films: array(
     object({ id: id(), view: string().oneOf(views).required(), strikes: array(ownStrikeShape.required()).required() }).required(),
   ).required(),
 });
 export type OwnReview = InferType<typeof ownReviewShape>;
+
+/** A review that is shown to everybody of the club. */
+export const shownReviewShape = object({ traineeName: string().required(), ...releasedFields });
+export type ShownReview = InferType<typeof shownReviewShape>;
 
 /** What trainees and guardians see: what was released to them, and nothing else. */
 export const ownEndpoints = {
@@ -72,6 +79,8 @@ export const ownEndpoints = {
   ownReview: seen(
     'training_session',
     'sessionId',
-    endpoint('GET', '/api/own/sessions/:sessionId', ownPages, { reply: ownReviewShape }),
+    endpoint('GET', '/api/own/sessions/:sessionId', ownAndShown, { reply: ownReviewShape }),
   ),
+  /** What others have agreed to have shown to everybody of the club, the newest first. */
+  shownReviews: endpoint('GET', '/api/own/shown', ownPages, { reply: array(shownReviewShape.required()).required() }),
 };

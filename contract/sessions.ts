@@ -1,5 +1,6 @@
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
+import { releasedToWhom } from '@wax-fist/core/trainee';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { coaches, endpoint, seen, staff } from './endpoint.ts';
 import { pageOf, pageQuery } from './page.ts';
@@ -31,6 +32,8 @@ export const sessionShape = object({
   ...{ id: id(), traineeId: id(), ...sessionFields, ...standard },
   /** Since when whoever signs in for the trainee sees its review; null while they do not. */
   releasedAt: instant().nullable().defined(),
+  /** Whether everybody who signs in here sees its films, as long as those in them have agreed to it. */
+  shownToClub: boolean().required(),
 });
 export type Session = Omit<InferType<typeof sessionShape>, 'judgedBy'> & { judgedBy: JudgedBy };
 export type SessionDraft = InferType<typeof sessionDraftShape>;
@@ -59,9 +62,12 @@ export const sessionEndpoints = {
     body: object({ schoolId: id(), newest: boolean().required() }),
     reply: sessionShape,
   }),
-  /** Shows its review, and the cards of corrections that were opened in it, to whoever signs in for the trainee; or no longer. */
+  /**
+   * Shows its review, and the cards of corrections that were opened in it, to whoever signs in for the trainee; its films and what
+   * was said of their strikes also to everybody of the club, once those in them have agreed to that; or to coaches only.
+   */
   releaseSession: endpoint('PUT', '/api/sessions/:sessionId/release', coaches, {
-    body: object({ released: boolean().required() }),
+    body: object({ to: string().oneOf(releasedToWhom).required() }),
     reply: sessionShape,
   }),
   saveSession: endpoint('PUT', '/api/sessions/:sessionId', staff, { body: sessionDraftShape, reply: sessionShape }),

@@ -10,6 +10,10 @@ export const seenByNames: Record<SeenBy, string> = {
   anyone: 'Whoever has a link',
 };
 
+/** To whom a review is given: each to more than the one before. */
+export const releasedToWhom = ['coaches', 'themselves', 'club'] as const;
+export type ReleasedTo = (typeof releasedToWhom)[number];
+
 /** Somebody’s word that they may be filmed. */
 export interface Consent {
   id: string;

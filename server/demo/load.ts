@@ -130,7 +130,10 @@ async function addSession(services: DemoLoading, { session, traineeId, holderId,
   const standard = await standardFor(db, schoolId);
   const fields = { place, kit, roundKind, rung, holderId, holderStance, schoolNote };
   const releasedAt = films.every(({ done }) => done) ? said.at : null;
-  await db.insert(trainingSession).values({ id, traineeId, heldOn: clubDay(said.at), releasedAt, ...fields, ...standard });
+  const shownToClub = releasedAt !== null && session.shown === true;
+  await db
+    .insert(trainingSession)
+    .values({ id, traineeId, heldOn: clubDay(said.at), releasedAt, shownToClub, ...fields, ...standard });
   const withHolder = padKinds.includes(roundKind);
   for (const film of films)
     await addFilm(services, { sessionId: id, film, planned, said, judging: { school: standard.judgedBy, withHolder } });

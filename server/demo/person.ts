@@ -48,6 +48,8 @@ export interface DemoSession extends Omit<
   /** What the round is made of, in words. */
   planned?: string;
   films: readonly DemoFilm[];
+  /** Its review is shown to everybody of the club. */
+  shown?: boolean;
   corrections?: readonly DemoCorrection[];
   words?: readonly DemoWord[];
 }

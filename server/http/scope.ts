@@ -1,9 +1,10 @@
-import { isStaff, roles, scopeOf, type Allowed, type Role } from '@wax-fist/contract/endpoint';
+import { isStaff, roles, scopeOf, type Allowed, type Role, type Scope } from '@wax-fist/contract/endpoint';
 import { and, eq, isNotNull } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import type { Database } from '../db/connection.ts';
 import { correction, drill, film, gradeTest, ownTrainee, plan, pointCheck, trainingSession } from '../db/schema/index.ts';
 import { validate as isUuid } from 'uuid';
+import { seenByClub } from '../features/consents/queries.ts';
 import type { KeptAnswers } from './kept-answers.ts';
 import { notFound, Refusal } from './refusal.ts';
 import type { RequestLimits } from './request-limits.ts';
@@ -63,6 +64,27 @@ const aboutTrainee: WhoseById = {
   planId: async (db, id) => (await db.select({ of: plan.traineeId }).from(plan).where(eq(plan.id, id)))[0]?.of,
 };
 
+const involved = { traineeId: trainingSession.traineeId, holderId: trainingSession.holderId };
+const shown = eq(trainingSession.shownToClub, true);
+/** What is shown to everybody of the club: the session that it belongs to, while those in it agree. */
+const shownBy: Readonly<Record<string, (db: Database, id: string) => Promise<{ traineeId: string; holderId: string | null }[]>>> =
+  {
+    sessionId: (db, id) =>
+      db
+        .select(involved)
+        .from(trainingSession)
+        .where(and(shown, eq(trainingSession.id, id))),
+    filmId: (db, id) =>
+      db
+        .select(involved)
+        .from(film)
+        .innerJoin(trainingSession, and(shown, eq(trainingSession.id, film.sessionId)))
+        .where(eq(film.id, id)),
+  };
+/** Of a film everybody sees what is played, and nothing that could be taken away whole. */
+const isShown = async (db: Database, name: string, id: string, file = 'film.mp4'): Promise<boolean> =>
+  file === 'film.mp4' && (await seenByClub(db, (await shownBy[name]?.(db, id)) ?? [])).length > 0;
+
 const whoseFor = (role: Role): WhoseById => (isStaff(role) ? addedBy : aboutTrainee);
 
 /**
@@ -74,7 +96,7 @@ export function requireScope(allowed: Allowed, path = ''): RequestHandler {
   const ids = [...path.matchAll(/:(\w+Id)\b/g)].map(([, name]) => name!);
   for (const role of roles)
     for (const id of ids)
-      if (allowed !== 'anyone' && allowed[role] === 'own' && !whoseFor(role)[id])
+      if (allowed !== 'anyone' && ['own', 'shown'].includes(allowed[role] ?? '') && !whoseFor(role)[id])
         throw new Error(`Nobody can tell whose ${id} is for a ${role}, at ${path}.`);
   return async (request, _response, next) => {
     if (allowed === 'anyone') return next();
@@ -82,7 +104,7 @@ export function requireScope(allowed: Allowed, path = ''): RequestHandler {
     if (!account) throw new Refusal(401, 'Please sign in.');
     const scope = scopeOf(allowed, account.role);
     if (!scope) throw new Refusal(403, isStaff(account.role) ? notForAll(allowed) : 'This is for those who work in the club.');
-    if (scope === 'own') for (const id of ids) await requireOwn(request, id, account);
+    if (scope !== 'club') for (const id of ids) await requireOwn(request, id, account, scope);
     next();
   };
 }
@@ -93,7 +115,7 @@ const notForAll = (allowed: Exclude<Allowed, 'anyone'>): string =>
     : 'This is for the head coach: it holds for the whole club.';
 
 /** @throws Refusal when it is not theirs; to whom it was not released it is not there, so that nobody learns by asking what is */
-async function requireOwn(request: Request, id: string, { id: accountId, role }: SignedIn): Promise<void> {
+async function requireOwn(request: Request, id: string, { id: accountId, role }: SignedIn, scope: Scope): Promise<void> {
   const { db } = request.app.locals;
   const value = String(request.params[id]);
   const gone = notFound(id.replace(/Id$/, ''));
@@ -108,5 +130,6 @@ async function requireOwn(request: Request, id: string, { id: accountId, role }:
     .select({ of: ownTrainee.traineeId })
     .from(ownTrainee)
     .where(and(eq(ownTrainee.accountId, accountId), eq(ownTrainee.traineeId, whose!)));
-  if (theirs.length === 0) throw gone;
+  if (theirs.length > 0) return;
+  if (scope !== 'shown' || !(await isShown(db, id, value, request.params.file as string | undefined))) throw gone;
 }

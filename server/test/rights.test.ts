@@ -6,6 +6,7 @@ import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import {
   correction,
+  consent,
   correctionEvent,
   drill,
   film,
@@ -40,16 +41,18 @@ const knowledge: readonly Name[] = [
 /** Of those for whom they sign in, once it is released; a plan is theirs from the beginning. */
 const released: readonly Name[] = ['ownReview', 'sessionReport', 'filmFile', 'showCard', 'cardStill'];
 const theirPlan: readonly Name[] = ['showPlan', 'logPlan'];
+/** Of others, too, what is shown to everybody of the club. */
+const shownToClub: readonly Name[] = ['ownReview', 'filmFile'];
 const forTrainees: ReadonlySet<Name> = new Set<Name>([
   ...anyone,
   ...oneself,
   ...knowledge,
   ...released,
   ...theirPlan,
-  'ownTrainees',
+  ...(['ownTrainees', 'shownReviews'] as const),
 ]);
 
-const ownPagesOnly: readonly Name[] = ['ownTrainees', 'ownReview'];
+const ownPagesOnly: readonly Name[] = ['ownTrainees', 'ownReview', 'shownReviews'];
 const onlyHeadCoach: readonly Name[] = [
   ...(['listPeople', 'changePerson', 'removePerson', 'helpBackIn', 'listInvites', 'invite', 'removeInvite'] as const),
   ...(['takeOffSecondFactor'] as const),
@@ -93,7 +96,7 @@ describe('rights', function () {
   let server: ServerUnderTest;
   const visitors = {} as Record<Role, Visitor>;
   /** Of the trainee for whom trainee and guardian sign in, released and not; of another trainee, released. */
-  const world = {} as Record<'own' | 'kept' | 'other', Rows>;
+  const world = {} as Record<'own' | 'kept' | 'other' | 'shown', Rows>;
 
   async function rowsOf(addedBy: string, releasedAt: Date | null, about?: string): Promise<Rows> {
     const { db } = server.services;
@@ -133,6 +136,13 @@ describe('rights', function () {
     world.own = await rowsOf(by, new Date());
     world.kept = await rowsOf(by, null, world.own.traineeId);
     world.other = await rowsOf(server.accountId('head-coach'), new Date());
+    world.shown = await rowsOf(server.accountId('head-coach'), new Date());
+    const { traineeId, sessionId } = world.shown as { traineeId: string; sessionId: string };
+    await server.services.db.insert(consent).values({
+      ...{ id: uuid(), traineeId, givenBy: 'Themselves', asGuardian: false, seenBy: 'club', asReference: false, until: null },
+      ...{ givenOn: '2026-01-01', note: '' },
+    });
+    await server.services.db.update(trainingSession).set({ shownToClub: true }).where(eq(trainingSession.id, sessionId));
     for (const role of ['trainee', 'guardian'] as const)
       await server.services.db.insert(ownTrainee).values({ accountId: server.accountId(role), traineeId: world.own.traineeId! });
   });
@@ -140,7 +150,7 @@ describe('rights', function () {
 
   const ask = async (role: Role, name: Name, rows: Rows): Promise<number> => {
     const endpoint: Endpoint = endpoints[name];
-    const all: Rows = { ...rows, file: 'film.mp4', role: 'fault' };
+    const all: Rows = { file: 'film.mp4', role: 'fault', ...rows };
     const params = Object.fromEntries([...endpoint.path.matchAll(/:(\w+)/g)].map(([, id]) => [id!, all[id!] ?? uuid()]));
     return (await visitors[role].ask(endpoint, params, endpoint.body && {})).status;
   };
@@ -173,8 +183,15 @@ describe('rights', function () {
         expect(await reached(world.own)).to.equal(staffSees);
         expect(await reached(world.kept)).to.equal(404);
         expect(await reached(world.other)).to.equal(404);
+        if (shownToClub.includes(name)) expect(await reached(world.shown)).to.equal(staffSees);
+        else expect(await reached(world.shown)).to.equal(404);
       });
     }
+    it(`${role} gets of a film that is shown to the club what is played, and nothing else`, async () => {
+      for (const file of ['original', 'strip.jpg']) {
+        expect(await ask(role, 'filmFile', { ...world.shown, file })).to.equal(404);
+      }
+    });
     for (const name of theirPlan)
       it(`${role} has ${name} of their own, and never that of others`, async () => {
         expect(await ask(role, name, world.own)).to.be.oneOf([200, 422]);

@@ -4,6 +4,7 @@ import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { roundKinds } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import {
+  boolean,
   check,
   date,
   index,
@@ -48,12 +49,18 @@ export const trainingSession = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     /** Since when whoever signs in for the trainee sees its review. */
     releasedAt: timestamp({ withTimezone: true }),
+    /** Whether everybody who signs in here sees its films, as long as those in them have agreed to it. */
+    shownToClub: boolean().notNull().default(false),
   },
   (table) => [
     index('training_session_of_trainee').on(table.traineeId, table.heldOn, table.id),
     index('training_session_of_holder').on(table.holderId, table.heldOn, table.id),
     index('training_session_of_version').on(table.checklistVersion),
     check('nobody_holds_for_themselves', sql`${table.holderId} <> ${table.traineeId}`),
+    check('shown_once_released', sql`not ${table.shownToClub} or ${table.releasedAt} is not null`),
+    index('training_session_shown')
+      .on(table.heldOn, table.id)
+      .where(sql`${table.shownToClub}`),
     check('rung_on_ladder', onLadder(table.rung)),
     isListed('round_kind_is_known', table.roundKind, roundKinds),
     isListed('holder_stance_is_known', table.holderStance, stances),

@@ -38,6 +38,7 @@ export const juno: DemoTrainee = {
     },
     {
       daysAgo: 2,
+      shown: true,
       place: padFloor,
       kit: '14 oz gloves, wraps',
       roundKind: 'focus mitts',

@@ -299,11 +299,28 @@ describe('an archive', function () {
       if (one) Object.assign(one, { bytes: bytes.length, sha256: hash(bytes) });
       else manifest.files.push({ path: name, bytes: bytes.length, sha256: hash(bytes) });
     };
-    const withRecord = async (text: string): Promise<Buffer> => {
+    const withRecord = async (text: string, kind = 'trainee'): Promise<Buffer> => {
       const bytes = Buffer.from(text);
-      return zipped((all) => all.set(recordsPath('trainee'), bytes), truthful(recordsPath('trainee'), bytes));
+      return zipped((all) => all.set(recordsPath(kind), bytes), truthful(recordsPath(kind), bytes));
     };
-    const someone = (): Record<string, unknown> => JSON.parse(entries.get(recordsPath('trainee'))!.toString());
+    const onlyOne = (kind: string): Record<string, unknown> => JSON.parse(entries.get(recordsPath(kind))!.toString());
+    const someone = () => onlyOne('trainee');
+
+    it('of an earlier version is one: what it could not say yet is as it begins', async () => {
+      const { shownToClub, releasedAt, ...earlier } = onlyOne('training_session');
+      expect([shownToClub, releasedAt]).to.deep.equal([false, null]);
+      const older = await withRecord(JSON.stringify(earlier), 'training_session');
+      const third = await club();
+      try {
+        expect((await read(third, older)).state).to.equal('ready');
+        const [session] = await third.server.services.db.select().from(trainingSession);
+        expect([session!.id, session!.shownToClub, session!.releasedAt]).to.deep.equal([earlier.id, false, null]);
+        const { added, changed, refused } = totals((await read(third, older)).reading!);
+        expect([added, changed, refused]).to.deep.equal([0, 0, 0]);
+      } finally {
+        await third.server.stop();
+      }
+    });
     /** A name that leads out is put in where an allowed one of the same length was. */
     const renamed = (bytes: Buffer, from: string, to: string): Buffer => {
       const text = bytes.toString('latin1');

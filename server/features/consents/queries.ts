@@ -1,6 +1,6 @@
 import type { Consent, ConsentDraft } from '@wax-fist/contract/consents';
 import { consentOn, maySee, needsGuardian } from '@wax-fist/core/trainee';
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { consent, film, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
@@ -52,6 +52,36 @@ export async function mayBeFilmed(db: Database, sessionId: string): Promise<void
 async function wordToday(db: Database, traineeId: string): Promise<{ consent: Consent | undefined } | null> {
   const words = await consentsOf(db, traineeId);
   return words.length === 0 ? null : { consent: consentOn(words, clubDay()) };
+}
+
+/** Of some people, those whom everybody of the club may see today. Of whom nobody has asked, nobody may. */
+async function agreedToClub(db: Database, people: readonly string[]): Promise<ReadonlySet<string>> {
+  const words = await db
+    .select()
+    .from(consent)
+    .where(inArray(consent.traineeId, [...people]));
+  const ofOne = (id: string): Consent[] => words.filter(({ traineeId }) => traineeId === id).map(asConsent);
+  return new Set(people.filter((id) => maySee(consentOn(ofOne(id), clubDay()), 'club')));
+}
+
+/** Who is in the films of a session. */
+type InIt = Pick<typeof trainingSession.$inferSelect, 'traineeId' | 'holderId'>;
+const everybodyIn = ({ traineeId, holderId }: InIt): string[] => (holderId ? [traineeId, holderId] : [traineeId]);
+
+/** Of some sessions, those that everybody of the club may see today: all who are in them have agreed to it. */
+export async function seenByClub<One extends InIt>(db: Database, sessions: readonly One[]): Promise<One[]> {
+  const agreed = await agreedToClub(db, [...new Set(sessions.flatMap(everybodyIn))]);
+  return sessions.filter((one) => everybodyIn(one).every((id) => agreed.has(id)));
+}
+
+/** Whether a session may be shown to everybody of the club. @throws Refusal with whom to ask */
+export async function mayBeShownToClub(db: Database, sessionId: string): Promise<void> {
+  const session = found(await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId)), 'session');
+  const agreed = await agreedToClub(db, everybodyIn(session));
+  const missing = everybodyIn(session).find((id) => !agreed.has(id));
+  if (!missing) return;
+  const [person] = await db.select({ name: trainee.name }).from(trainee).where(eq(trainee.id, missing));
+  throw new Refusal(409, `${person!.name} has not agreed to be seen by everybody of the club. Ask on their page, then show it.`);
 }
 
 /** Whether a film may be shown to others as how it is done. @throws Refusal where they have not agreed to it */

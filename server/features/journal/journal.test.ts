@@ -90,7 +90,7 @@ describe('the journal', () => {
     expect(changed!.values).to.deep.equal({ grade: ['beginner', 'improver'] });
     expect(JSON.stringify(await db().select().from(journal)), 'neither names nor what was said').to.not.match(/Ada|Sore wrist/);
 
-    await coach.ask(sessionEndpoints.releaseSession, { sessionId: scene.sessionId }, { released: true });
+    await coach.ask(sessionEndpoints.releaseSession, { sessionId: scene.sessionId }, { to: 'themselves' });
     expect((await read())[0]).to.deep.include({ act: 'changed', kind: 'training_session', fields: ['released_at'] });
     await head.ask(footageEndpoints.removeFilm, { filmId: scene.filmId });
     const [removed] = await read();

@@ -1,17 +1,28 @@
 import { accountEndpoints } from '@wax-fist/contract/accounts';
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
-import { ownEndpoints, type OwnReview, type OwnTrainee } from '@wax-fist/contract/own';
+import { filmFileUrl } from '@wax-fist/contract/footage';
+import { ownEndpoints, type OwnReview, type OwnTrainee, type ShownReview } from '@wax-fist/contract/own';
 import { peopleEndpoints, type Invite, type Person } from '@wax-fist/contract/people';
 import { planEndpoints } from '@wax-fist/contract/plans';
 import { reviewEndpoints } from '@wax-fist/contract/review';
+import { reportEndpoints } from '@wax-fist/contract/reports';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
+import type { ReleasedTo, SeenBy } from '@wax-fist/core/trainee';
 import { expect } from 'chai';
 import { eq } from 'drizzle-orm';
+import { writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { plan, planSession, trainee } from '../../db/schema/index.ts';
+import { consent, plan, planSession, trainee, trainingSession } from '../../db/schema/index.ts';
 import { clubDay, clubDayAfter } from '../sessions/club-day.ts';
 import { roundOfMarks } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
+
+async function someBytes({ services }: ServerUnderTest): Promise<string> {
+  const path = join(services.settings.home, `${uuid()}.bytes`);
+  await writeFile(path, 'bytes');
+  return path;
+}
 
 describe('own pages', () => {
   let server: ServerUnderTest;
@@ -39,8 +50,12 @@ describe('own pages', () => {
     return visitor;
   };
   const own = async (who: Visitor): Promise<OwnTrainee[]> => (await who.ask<OwnTrainee[]>(ownEndpoints.ownTrainees)).body;
-  const release = (released: boolean) =>
-    coach.ask<{ releasedAt: string | null }>(sessionEndpoints.releaseSession, { sessionId: scene.sessionId }, { released });
+  const release = (to: ReleasedTo) =>
+    coach.ask<{ releasedAt: string | null; shownToClub: boolean; message?: string }>(
+      sessionEndpoints.releaseSession,
+      { sessionId: scene.sessionId },
+      { to },
+    );
   const review = (who: Visitor) => who.ask<OwnReview>(ownEndpoints.ownReview, { sessionId: scene.sessionId });
 
   it('open by an invitation that names the trainee, and show nothing before it is released', async () => {
@@ -57,9 +72,9 @@ describe('own pages', () => {
   it('show a review strike by strike once it is released, with the cue of what is to change, and no longer when it is taken back', async () => {
     const ada = await joined();
     await coach.ask(reviewEndpoints.writeMarks, { filmId: scene.filmId }, { marks: roundOfMarks(['fault', 'clean', 'watch']) });
-    const first = (await release(true)).body.releasedAt;
+    const first = (await release('themselves')).body.releasedAt;
     expect(first).to.be.a('string');
-    expect((await release(true)).body.releasedAt, 'released again it keeps its day').to.equal(first);
+    expect((await release('themselves')).body.releasedAt, 'released again it keeps its day').to.equal(first);
 
     const [film] = (await review(ada)).body.films;
     expect(film!.strikes.map(({ faults, clean }) => [faults.map(({ name }) => name), clean])).to.deep.equal([
@@ -73,7 +88,7 @@ describe('own pages', () => {
     expect((await own(ada))[0]!.sessions).to.deep.equal([
       { id: scene.sessionId, heldOn: '2026-03-01', roundKind: 'heavy bag', films: 1, strikes: 3 },
     ]);
-    await release(false);
+    await release('coaches');
     expect((await review(ada)).status).to.equal(404);
     expect((await own(ada))[0]!.sessions).to.deep.equal([]);
   });
@@ -90,7 +105,7 @@ describe('own pages', () => {
       },
     );
     expect((await own(ada))[0]!.corrections).to.deep.equal([]);
-    await release(true);
+    await release('themselves');
     expect((await own(ada))[0]!.corrections).to.deep.equal([
       { id, technique: 'Jab', name: 'Return line', cue: 'Touch home', rung: 3, recheckOn: '2026-05-04' },
     ]);
@@ -120,6 +135,44 @@ describe('own pages', () => {
     expect((await ada.ask(planEndpoints.logPlan, { planId: today.id }, log)).status).to.equal(200);
     expect(await server.services.db.$count(planSession)).to.equal(0);
     expect((await own(ada))[0]!.plans).to.deep.equal([]);
+  });
+
+  it('show what others let everybody of the club see, as long as all who are in it agree', async () => {
+    const holder = await addScene(server);
+    const { db } = server.services;
+    await db.update(trainingSession).set({ holderId: holder.traineeId }).where(eq(trainingSession.id, scene.sessionId));
+    const ada = await joined({ traineeIds: [(await addScene(server)).traineeId] });
+    const shown = async () => (await ada.ask<ShownReview[]>(ownEndpoints.shownReviews)).body;
+    const agrees = (traineeId: string, seenBy: SeenBy, until: string | null = null) =>
+      db.insert(consent).values({
+        ...{ id: uuid(), traineeId, givenBy: 'Themselves', asGuardian: false, seenBy, asReference: false, until },
+        ...{ givenOn: '2026-03-01', note: '' },
+      });
+    const filmSent = async () => (await ada.fetch(filmFileUrl(scene.filmId, 'film.mp4'))).status;
+    await server.services.storage.keep(await someBytes(server), scene.filmId, 'film.mp4');
+
+    expect((await release('club')).body.message, 'whom nobody has asked').to.contain('Somebody has not agreed');
+    await agrees(scene.traineeId, 'anyone');
+    expect((await release('club')).status, 'who holds is in it, too').to.equal(409);
+    await agrees(holder.traineeId, 'club');
+    await release('themselves');
+    expect([await shown(), (await review(ada)).status, await filmSent()]).to.deep.equal([[], 404, 404]);
+
+    expect((await release('club')).body.shownToClub).to.equal(true);
+    expect(await shown()).to.deep.equal([
+      { id: scene.sessionId, traineeName: 'Somebody', heldOn: '2026-03-01', roundKind: 'heavy bag', films: 1, strikes: 0 },
+    ]);
+    expect((await review(ada)).body).to.include({ id: scene.sessionId, own: false });
+    expect(await filmSent()).to.equal(200);
+    expect((await ada.ask(reportEndpoints.sessionReport, { sessionId: scene.sessionId })).status, 'figures are theirs').to.equal(
+      404,
+    );
+
+    await db.update(consent).set({ until: '2026-03-02' }).where(eq(consent.traineeId, holder.traineeId));
+    expect([await shown(), (await review(ada)).status, await filmSent()], 'it ended').to.deep.equal([[], 404, 404]);
+    await db.update(consent).set({ until: null });
+    await release('coaches');
+    expect([await shown(), (await review(ada)).status, await filmSent()]).to.deep.equal([[], 404, 404]);
   });
 
   it('of a guardian are those of all their children, and change with what the head coach says', async () => {

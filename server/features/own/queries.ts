@@ -1,12 +1,13 @@
-import type { OwnReview, OwnStrike, OwnTrainee } from '@wax-fist/contract/own';
+import type { OwnReview, OwnStrike, OwnTrainee, ShownReview } from '@wax-fist/contract/own';
 import { timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { checkpointName, shippedCatalogue, techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { dayAfter } from '@wax-fist/core/days';
-import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { correction, film, observation, ownTrainee, plan, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { found } from '../../http/refusal.ts';
 import { catalogueAt, newestCatalogue } from '../checklists/versions.ts';
+import { seenByClub } from '../consents/queries.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
 import { planRowColumns } from '../plans/queries.ts';
 import { clubDay } from '../sessions/club-day.ts';
@@ -21,15 +22,16 @@ const standing = sql`not ${strike.removed}`;
 const itsFilms = sql`from ${film} as taken
   cross join lateral (select count(*) from ${strike} as one where one.film_id = taken.id and not one.removed) as thrown
   where taken.session_id = ${trainingSession}.id`;
+const releasedColumns = {
+  id: trainingSession.id,
+  heldOn: trainingSession.heldOn,
+  roundKind: trainingSession.roundKind,
+  films: sql<number>`(select count(*)::int ${itsFilms})`,
+  strikes: sql<number>`(select coalesce(sum(thrown.count), 0)::int ${itsFilms})`,
+};
 const releasedSessions = (db: Database, traineeId: string) =>
   db
-    .select({
-      id: trainingSession.id,
-      heldOn: trainingSession.heldOn,
-      roundKind: trainingSession.roundKind,
-      films: sql<number>`(select count(*)::int ${itsFilms})`,
-      strikes: sql<number>`(select coalesce(sum(thrown.count), 0)::int ${itsFilms})`,
-    })
+    .select(releasedColumns)
     .from(trainingSession)
     .where(and(eq(trainingSession.traineeId, traineeId), isNotNull(trainingSession.releasedAt)))
     .orderBy(desc(trainingSession.heldOn), desc(trainingSession.id))
@@ -75,6 +77,22 @@ export async function ownTraineesOf(db: Database, accountId: string): Promise<Ow
   );
 }
 
+/** What others have agreed to have shown to everybody of the club, the newest first. */
+export async function shownReviewsTo(db: Database, accountId: string): Promise<ShownReview[]> {
+  const own = db.select({ id: ownTrainee.traineeId }).from(ownTrainee).where(eq(ownTrainee.accountId, accountId));
+  const rows = await db
+    .select({
+      ...releasedColumns,
+      ...{ traineeName: trainee.name, traineeId: trainingSession.traineeId, holderId: trainingSession.holderId },
+    })
+    .from(trainingSession)
+    .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+    .where(and(trainingSession.shownToClub, notInArray(trainingSession.traineeId, own)))
+    .orderBy(desc(trainingSession.heldOn), desc(trainingSession.id))
+    .limit(sessionsShown);
+  return (await seenByClub(db, rows)).map(({ traineeId: _, holderId: _holder, ...row }) => row);
+}
+
 interface Said {
   checkpointId: string;
   verdict: string | null;
@@ -107,8 +125,12 @@ function inWords(catalogue: Catalogue, said: readonly Said[]): Pick<OwnStrike, '
   return { faults, clean: of('clean').length };
 }
 
-/** The review of a session strike by strike. @throws Refusal when there is no such session */
-export async function ownReviewOf(db: Database, sessionId: string): Promise<OwnReview> {
+/** Whether an account signs in for a trainee. */
+const signsInFor = async (db: Database, accountId: string, traineeId: string): Promise<boolean> =>
+  (await db.$count(ownTrainee, and(eq(ownTrainee.accountId, accountId), eq(ownTrainee.traineeId, traineeId)))) > 0;
+
+/** The review of a session strike by strike, as an account sees it. @throws Refusal when there is no such session */
+export async function ownReviewOf(db: Database, accountId: string, sessionId: string): Promise<OwnReview> {
   const rows = await db
     .select({ session: trainingSession, traineeName: trainee.name })
     .from(trainingSession)
@@ -121,7 +143,8 @@ export async function ownReviewOf(db: Database, sessionId: string): Promise<OwnR
     .where(and(eq(film.sessionId, sessionId), eq(film.state, 'ready'), isNotNull(film.timeline)))
     .orderBy(asc(film.addedAt), asc(film.id));
   const ids = films.map(({ id }) => id);
-  const [strikes, said, catalogue = shippedCatalogue] = await Promise.all([
+  const [own, strikes, said, catalogue = shippedCatalogue] = await Promise.all([
+    signsInFor(db, accountId, session.traineeId),
     db
       .select({ id: strike.id, filmId: strike.filmId, technique: strike.technique, contactFrame: strike.contactFrame })
       .from(strike)
@@ -132,6 +155,7 @@ export async function ownReviewOf(db: Database, sessionId: string): Promise<OwnR
   ]);
   return {
     ...{ id: sessionId, traineeId: session.traineeId, traineeName, heldOn: session.heldOn, roundKind: session.roundKind },
+    own,
     films: films.map(({ id, view, timeline, firstFrameAt }) => {
       const frames = unpackTimeline(timeline!);
       return {

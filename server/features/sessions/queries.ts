@@ -18,6 +18,7 @@ export const sessionColumns = {
   holderStance: trainingSession.holderStance,
   checklistVersion: trainingSession.checklistVersion,
   judgedBy: trainingSession.judgedBy,
+  shownToClub: trainingSession.shownToClub,
   releasedAt: sql<string | null>`${trainingSession.releasedAt}`.mapWith((at: string) => new Date(at).toISOString()),
 };
 

@@ -8,6 +8,7 @@ import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { newestVersion } from '../checklists/versions.ts';
 import { filmsOf } from '../footage/queries.ts';
+import { mayBeShownToClub } from '../consents/queries.ts';
 import { standardFor, schoolNow } from './standard.ts';
 import { clubDay } from './club-day.ts';
 import { sessionColumns, sessionRows } from './queries.ts';
@@ -51,12 +52,13 @@ export function sessionRoutes(router: Router, { db }: Services): void {
     return found(saved, 'session');
   });
 
-  serve(router, sessionEndpoints.releaseSession, async ({ params: { sessionId }, body: { released } }) => {
+  serve(router, sessionEndpoints.releaseSession, async ({ params: { sessionId }, body: { to } }) => {
+    if (to === 'club') await mayBeShownToClub(db, sessionId);
     // Released again it keeps its day.
-    const releasedAt = released ? sql`coalesce(${trainingSession.releasedAt}, now())` : null;
+    const releasedAt = to === 'coaches' ? null : sql`coalesce(${trainingSession.releasedAt}, now())`;
     const saved = await db
       .update(trainingSession)
-      .set({ releasedAt })
+      .set({ releasedAt, shownToClub: to === 'club' })
       .where(eq(trainingSession.id, sessionId))
       .returning(sessionColumns);
     return found(saved, 'session');

@@ -29,6 +29,6 @@ const srcOf = ({ role, strikeId, frame }: CardStillOfFilm): string =>
 <style scoped>
 .back {
   max-width: 980px;
-  margin: 0 auto 8px;
+  margin: 0 auto var(--space-2);
 }
 </style>

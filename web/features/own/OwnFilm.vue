@@ -67,35 +67,31 @@ const says = ({ faults, clean }: OwnStrike): string =>
 section {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 360px;
-  gap: 20px;
-  margin-top: 24px;
+  gap: var(--space-5);
+  margin-top: var(--space-6);
 }
 video {
   width: 100%;
   max-height: 70vh;
-  background: #0a0a0a;
+  background: var(--picture);
   position: sticky;
   top: 64px;
 }
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 20px;
+  gap: 0 var(--space-5);
 }
 .head h2 {
   flex: 1 1 100%;
   margin: 0;
 }
-ol {
-  list-style: none;
-  padding: 0;
-}
 button {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   width: 100%;
   min-height: 48px;
-  padding: 8px 10px;
+  padding: var(--space-2);
   text-align: left;
   border-bottom: 1px solid var(--line);
   border-left: 5px solid var(--clean);
@@ -119,7 +115,7 @@ button[aria-pressed='true'] {
 @media screen and (max-width: 899px) {
   section {
     grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
+    gap: var(--space-2);
   }
   video {
     max-height: 42vh;

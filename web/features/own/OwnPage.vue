@@ -5,26 +5,32 @@ import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useFloorLogs } from '../floor/floor-log-store.ts';
 import OwnTrainee from './OwnTrainee.vue';
+import ReviewRows from './ReviewRows.vue';
 
 /** Where trainees and guardians begin: what to think of, what to do next, and what the coach has said. */
 const logs = useFloorLogs();
 const {
-  value: people,
+  value: page,
   failure,
   again,
 } = useAnswer(async () => {
   await logs.send();
-  return request(ownEndpoints.ownTrainees);
+  const [people, shown] = await Promise.all([request(ownEndpoints.ownTrainees), request(ownEndpoints.shownReviews)]);
+  return { people, shown };
 });
 </script>
 
 <template>
   <div class="page">
-    <PageState :failure="failure" :ready="people !== undefined" @again="again">
-      <OwnTrainee v-for="one in people" :key="one.id" :person="one" />
-      <div v-if="people!.length === 0" class="empty">
+    <PageState :failure="failure" :ready="page !== undefined" @again="again">
+      <OwnTrainee v-for="one in page!.people" :key="one.id" :person="one" />
+      <div v-if="page!.people.length === 0" class="empty">
         Nobody is assigned to you any more. The head coach can do it, under “People and sign-ins”.
       </div>
+      <section v-if="page!.shown.length > 0" aria-label="Shown to the club">
+        <h2>Shown to the club</h2>
+        <ReviewRows :reviews="page!.shown" />
+      </section>
     </PageState>
   </div>
 </template>

@@ -19,17 +19,22 @@ const { value: review, failure, again } = useAnswer(() => request(ownEndpoints.o
         <div class="page-head">
           <div>
             <p class="quiet">
-              <RouterLink :to="{ name: 'own' }">{{ review.traineeName }}</RouterLink>
+              <RouterLink :to="{ name: 'own' }">{{ review.own ? review.traineeName : 'Home' }}</RouterLink>
+              <template v-if="!review.own"> · {{ review.traineeName }} shows this to everybody of the club</template>
             </p>
             <h1>{{ shortDay(review.heldOn) }}, {{ review.roundKind }}</h1>
           </div>
-          <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'own-report', params: { sessionId } }"
+          <VBtn
+            v-if="review.own"
+            variant="outlined"
+            :prepend-icon="mdiFileDocumentOutline"
+            :to="{ name: 'own-report', params: { sessionId } }"
             >Report</VBtn
           >
         </div>
         <OwnFilm v-for="film in review.films" :key="film.id" :film="film" />
         <p v-if="review.films.length === 0" class="empty">
-          Its films are not kept any more. What was counted stands in the report.
+          Its films are not kept any more. {{ review.own ? 'What was counted stands in the report.' : '' }}
         </p>
       </template>
     </PageState>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { mdiCardTextOutline, mdiPlayCircleOutline, mdiTimerPlay } from '@mdi/js';
+import { mdiCardTextOutline, mdiTimerPlay } from '@mdi/js';
 import type { OwnTrainee } from '@wax-fist/contract/own';
 import { clockTime, counted, localDay, shortDay } from '@wax-fist/core/words';
+import ReviewRows from './ReviewRows.vue';
 
 /** What was released of one trainee, and what is planned for them. */
 defineProps<{ person: OwnTrainee }>();
@@ -47,19 +48,7 @@ const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day
     <p v-else class="empty">No session is planned. It stands here once the coach has planned one.</p>
 
     <h2>Reviews</h2>
-    <ul v-if="person.sessions.length > 0" class="list">
-      <li v-for="one in person.sessions" :key="one.id">
-        <div>
-          <p>
-            <b>{{ shortDay(one.heldOn) }}</b>, {{ one.roundKind }}
-          </p>
-          <p class="quiet">{{ counted(one.films, 'film') }}, {{ counted(one.strikes, 'strike') }}</p>
-        </div>
-        <VBtn variant="outlined" :prepend-icon="mdiPlayCircleOutline" :to="{ name: 'own-review', params: { sessionId: one.id } }"
-          >Look at it</VBtn
-        >
-      </li>
-    </ul>
+    <ReviewRows v-if="person.sessions.length > 0" :reviews="person.sessions" />
     <p v-else class="empty">No review was handed over yet.</p>
   </section>
 </template>
@@ -72,14 +61,14 @@ li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 16px;
-  padding: 12px 14px;
+  gap: var(--space-2) var(--space-4);
+  padding: var(--space-3);
 }
 li > div {
   flex: 1 1 220px;
 }
 .cue {
-  font-size: 24px;
+  font-size: var(--type-figure);
   font-weight: 700;
   line-height: 1.2;
 }

@@ -1,25 +1,45 @@
 <script setup lang="ts">
-import { mdiSendCheckOutline, mdiSendOutline } from '@mdi/js';
+import { mdiAccountGroupOutline, mdiSendCheckOutline, mdiSendOutline } from '@mdi/js';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import { messageOf } from '@wax-fist/core/message-of';
-import { ref } from 'vue';
+import { releasedToWhom, type ReleasedTo } from '@wax-fist/core/trainee';
+import { computed, ref } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 
-/** Shows a review to whoever signs in for the trainee, or takes it back from them. */
+/** To whom a review is given: coaches only, whoever signs in for the trainee, everybody of the club. */
 const { session, changed } = defineProps<{ session: SessionDetail; changed: () => Promise<unknown> }>();
 const notice = useNotice();
 const account = useAccount();
 const trouble = ref<string>();
+const now = computed<ReleasedTo>(() => (session.shownToClub ? 'club' : session.releasedAt ? 'themselves' : 'coaches'));
 
-async function release(released: boolean): Promise<void> {
+const name = session.trainee.name;
+const choices: Record<ReleasedTo, { says: string; what: string; button: string; icon: string; done: string }> = {
+  coaches: {
+    ...{ says: 'Coaches only', what: 'Nobody else sees it.', button: 'Release', icon: mdiSendOutline },
+    done: 'Only coaches see this review now.',
+  },
+  themselves: {
+    ...{ says: name, what: 'Films, strikes, report, and the cards opened in it.', button: 'Released', icon: mdiSendCheckOutline },
+    done: `${name} sees this review now.`,
+  },
+  club: {
+    says: 'Everybody of the club',
+    what: 'Others see films and strikes too, as long as those in them agree.',
+    ...{ button: 'Shown to the club', icon: mdiAccountGroupOutline, done: 'Everybody of the club sees this review now.' },
+  },
+};
+
+async function release(to: ReleasedTo): Promise<void> {
   trouble.value = undefined;
+  const before = now.value;
+  if (to === before) return;
   try {
-    await request(sessionEndpoints.releaseSession, { params: { sessionId: session.id }, body: { released } });
+    await request(sessionEndpoints.releaseSession, { params: { sessionId: session.id }, body: { to } });
     await changed();
-    const says = released ? `${session.trainee.name} sees this review now.` : 'Only coaches see this review now.';
-    notice.say(says, () => release(!released));
+    notice.say(choices[to].done, () => release(before));
   } catch (error) {
     trouble.value = messageOf(error);
   }
@@ -27,17 +47,24 @@ async function release(released: boolean): Promise<void> {
 </script>
 
 <template>
-  <VBtn
-    v-if="account.may(sessionEndpoints.releaseSession)"
-    variant="outlined"
-    :prepend-icon="session.releasedAt ? mdiSendCheckOutline : mdiSendOutline"
-    :title="
-      session.releasedAt
-        ? 'Takes it back from them'
-        : 'Whoever signs in for them sees its films, strikes and report, and the cards opened in it'
-    "
-    @click="release(!session.releasedAt)"
-    >{{ session.releasedAt ? 'Released' : 'Release' }}</VBtn
-  >
-  <span v-if="trouble" role="alert">{{ trouble }}</span>
+  <VMenu v-if="account.may(sessionEndpoints.releaseSession)">
+    <template #activator="{ props }">
+      <VBtn v-bind="props" variant="outlined" :prepend-icon="choices[now].icon">{{ choices[now].button }}</VBtn>
+    </template>
+    <VList role="menu" aria-label="Who sees this review" max-width="360">
+      <VListItem
+        v-for="to in releasedToWhom"
+        :key="to"
+        role="menuitemradio"
+        :aria-checked="to === now"
+        :active="to === now"
+        :prepend-icon="choices[to].icon"
+        :title="choices[to].says"
+        @click="release(to)"
+      >
+        <p class="quiet">{{ choices[to].what }}</p>
+      </VListItem>
+    </VList>
+  </VMenu>
+  <span v-if="trouble" role="alert" class="text-error">{{ trouble }}</span>
 </template>
