@@ -1,5 +1,5 @@
 import { clocks, dayOrders, decimalSigns, unitSystems } from '@wax-fist/core/words';
-import { object, string, type InferType } from 'yup';
+import { boolean, object, string, type InferType } from 'yup';
 import { endpoint, roles, signedIn } from './endpoint.ts';
 import { typedCode } from './second-factor.ts';
 import { id, text } from './shapes.ts';
@@ -19,6 +19,8 @@ export const accountShape = object({
   name: string().required(),
   role: string().oneOf(roles).required(),
   manner: mannerShape.required(),
+  /** The club demands a second factor of this role, and there is none yet: until then nothing else is answered. */
+  secondFactorDue: boolean().required(),
 });
 export type Account = InferType<typeof accountShape>;
 

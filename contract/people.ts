@@ -40,7 +40,7 @@ export const newPassword = () =>
     .max(500, 'At most 500 letters.');
 
 /** Somebody who signs in, as the head coach sees them. */
-export const personShape = accountShape.omit(['manner']).shape({
+export const personShape = accountShape.omit(['manner', 'secondFactorDue']).shape({
   /** When they last signed in; null when they never did, or signed out everywhere. */
   lastSignIn: instant().nullable().defined(),
   /** Whether they need a code besides. */

@@ -59,6 +59,7 @@ describe('own pages of a trainee, on a phone', function () {
     const before = await reviews().count();
     await coach.goto(`/sessions/${sessionId}`);
     await coach.getByRole('button', { name: 'Release', exact: true }).click();
+    await coach.getByRole('menuitemradio', { name: 'Maren Lysvik' }).click();
     await coach.getByText('Maren Lysvik sees this review now.').waitFor();
     await maren.reload();
     await soon(async () => expect(await reviews().count()).to.equal(before + 1));
@@ -103,6 +104,17 @@ describe('own pages of a trainee, on a phone', function () {
     await maren.getByText(/Done on/).waitFor();
   });
 
+  it('show what others let everybody of the club see, without their figures', async () => {
+    await maren.goto('/own');
+    const shown = maren.getByRole('region', { name: 'Shown to the club' });
+    await shown.getByText('Juno Perrault').waitFor();
+    await shown.getByRole('link', { name: 'Look at it' }).click();
+    await maren.getByText('Juno Perrault shows this to everybody of the club').waitFor();
+    await maren.locator('video').first().waitFor();
+    expect(await maren.getByRole('link', { name: 'Report' }).count()).to.equal(0);
+    await fits('a review of somebody else');
+  });
+
   it('lead nowhere else: pages of the club are home, or the same in their own', async () => {
     for (const path of ['/', '/trainees', `/trainees/${traineeId}`, '/checklists', '/floor', '/archives']) {
       await maren.goto(path);
@@ -114,6 +126,7 @@ describe('own pages of a trainee, on a phone', function () {
 
   it('no longer show what the coach takes back', async () => {
     await coach.getByRole('button', { name: 'Released' }).click();
+    await coach.getByRole('menuitemradio', { name: 'Coaches only' }).click();
     await coach.getByText('Only coaches see this review now.').waitFor();
     await maren.reload();
     await maren.getByText('This session is not here. It may have been removed.').waitFor();

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { v7 as uuid } from 'uuid';
-import { account } from '../server/db/schema/index.ts';
+import { account, secondFactorDemand } from '../server/db/schema/index.ts';
 import { hashedPassword } from '../server/features/accounts/passwords.ts';
 import { codeAt } from '../server/features/second-factor/codes.ts';
-import { signedInAs, throughTheDoor } from './coach.ts';
+import { signedIn, signedInAs, throughTheDoor } from './coach.ts';
 import { accessible, looked } from './looked.ts';
 import { expectNoProblems, password, runningClub } from './running-club.ts';
 import { soon } from './soon.ts';
@@ -23,7 +23,10 @@ describe('a second factor', function () {
     await db.insert(account).values({ ...somebody, passwordHash: await hashedPassword(password) });
     page = await signedInAs(email);
   });
-  after(() => page.context().close());
+  after(async () => {
+    await (await runningClub()).db.delete(secondFactorDemand);
+    await page.context().close();
+  });
   expectNoProblems();
 
   const fits = async (what: string): Promise<void> => {
@@ -81,5 +84,35 @@ describe('a second factor', function () {
     await page.getByLabel('Your password').fill(password);
     await page.getByRole('button', { name: 'Leave it' }).click();
     await page.getByRole('button', { name: 'Set it up' }).waitFor();
+  });
+
+  it('is demanded by the head coach, and from then on comes before everything else', async () => {
+    const head = await signedIn();
+    await head.goto('/people');
+    const demand = head.getByRole('region', { name: 'Second factor: demanded of' });
+    await demand.getByLabel('Head coach').click();
+    await demand.getByText('Set up your own second factor first').waitFor();
+    await demand.getByLabel('Coach', { exact: true }).click();
+    await head.getByText('Who has none yet is asked at once.').waitFor();
+    await page.reload();
+    await page.goto('/trainees');
+    await page.waitForURL('**/people');
+    await page.getByText('Your club asks for a second factor. Set it up here, then go on.').waitFor();
+    await fits('a second factor that is due');
+
+    await page.getByRole('button', { name: 'Set it up' }).click();
+    await page.getByLabel('Your password').fill(password);
+    await page.keyboard.press('Enter');
+    await page.getByAltText(/square code/).waitFor();
+    const next = (await page.locator('form code').innerText()).replaceAll(' ', '');
+    await page.getByLabel('The code that it shows now').fill(codeAt(next, Date.now()));
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'I have them' }).click();
+    await page.getByText('Your club asks for it.').waitFor();
+    await page.getByRole('link', { name: 'Trainees' }).first().click();
+    await page.waitForURL('**/trainees');
+    await head.getByRole('button', { name: 'Undo' }).click();
+    await head.getByText('demanded of nobody').waitFor();
+    await head.context().close();
   });
 });

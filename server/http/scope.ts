@@ -1,4 +1,4 @@
-import { isStaff, roles, scopeOf, type Allowed, type Role, type Scope } from '@wax-fist/contract/endpoint';
+import { isStaff, roles, scopeOf, signedIn, type Allowed, type Role, type Scope } from '@wax-fist/contract/endpoint';
 import { and, eq, isNotNull } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import type { Database } from '../db/connection.ts';
@@ -102,6 +102,9 @@ export function requireScope(allowed: Allowed, path = ''): RequestHandler {
     if (allowed === 'anyone') return next();
     const { account } = request.session;
     if (!account) throw new Refusal(401, 'Please sign in.');
+    // What somebody does about themselves is how they come to have one.
+    if (account.secondFactorDue && allowed !== signedIn)
+      throw new Refusal(403, 'Your club asks for a second factor: set it up under your name, then go on.');
     const scope = scopeOf(allowed, account.role);
     if (!scope) throw new Refusal(403, isStaff(account.role) ? notForAll(allowed) : 'This is for those who work in the club.');
     if (scope !== 'club') for (const id of ids) await requireOwn(request, id, account, scope);

@@ -30,7 +30,9 @@ const twoWeeks = 14 * 24 * 3600 * 1000;
 const asItIs = `
   select sess::jsonb || jsonb_build_object('asOf', pg_current_snapshot(), 'account', (
     select jsonb_build_object('id', id, 'email', email, 'name', name, 'role', role,
-      'manner', jsonb_build_object('units', units, 'days', days, 'clock', clock, 'decimals', decimals))
+      'manner', jsonb_build_object('units', units, 'days', days, 'clock', clock, 'decimals', decimals),
+      'secondFactorDue', exists (select from second_factor_demand as demand where demand.role = account.role)
+        and not exists (select from second_factor where account_id = account.id))
     from account where id = (sess -> 'account' ->> 'id')::uuid)) as sess
   from sign_in where sid = $1 and expire >= now()`;
 

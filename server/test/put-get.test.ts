@@ -495,6 +495,7 @@ describe('what is put is what is got', function () {
   /** These have no thing for a body: what is sent says what to do. A film needs the upload that it ends. */
   const wishes = [
     'makeClubDefault',
+    'saveSecondFactorDemand',
     'changePerson',
     'changePassword',
     'judgeSessionBy',

@@ -55,7 +55,7 @@ const forTrainees: ReadonlySet<Name> = new Set<Name>([
 const ownPagesOnly: readonly Name[] = ['ownTrainees', 'ownReview', 'shownReviews'];
 const onlyHeadCoach: readonly Name[] = [
   ...(['listPeople', 'changePerson', 'removePerson', 'helpBackIn', 'listInvites', 'invite', 'removeInvite'] as const),
-  ...(['takeOffSecondFactor'] as const),
+  ...(['takeOffSecondFactor', 'showSecondFactorDemand', 'saveSecondFactorDemand'] as const),
   ...(['listArchives', 'showArchive', 'makeArchive', 'readArchive', 'archiveFile', 'removeArchive'] as const),
   ...(['showJournal', 'journalFile', 'listBackups', 'removeTrainee', 'endRemoval'] as const),
   ...(['saveCourse', 'removeCourse', 'countMeasure', 'saveChecklists'] as const),

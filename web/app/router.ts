@@ -349,6 +349,7 @@ router.beforeEach(async (to) => {
   if (to.meta.open) return true;
   const account = useAccount();
   if (!(await account.known())) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
+  if (account.me?.secondFactorDue && to.name !== 'people') return { name: 'people' };
   if (account.worksHere) {
     if (to.path === '/own') return { name: 'today' };
     return to.meta.judges && !account.judges ? { name: 'floor' } : true;

@@ -43,6 +43,11 @@ export const secondFactor = pgTable('second_factor', {
   codeHashes: text().array().notNull(),
 });
 
+/** Of which roles the club demands a second factor. */
+export const secondFactorDemand = pgTable('second_factor_demand', { role: listed(roles).primaryKey() }, (table) => [
+  isListed('demanded_role_is_known', table.role, roles),
+]);
+
 /** For whom a trainee or a guardian signs in: whose own pages they see. */
 export const ownTrainee = pgTable(
   'own_trainee',

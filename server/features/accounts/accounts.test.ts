@@ -19,7 +19,7 @@ describe('sign-in', () => {
     const [row] = await server.services.db.select().from(account).where(eq(account.email, 'coach@club.example'));
     expect(row!.passwordHash).to.match(/^\$argon2id\$/);
     const { body } = await signIn('coach@club.example', password);
-    expect(body).to.have.all.keys('id', 'email', 'name', 'role', 'manner');
+    expect(body).to.have.all.keys('id', 'email', 'name', 'role', 'manner', 'secondFactorDue');
   });
 
   it('knows a returning browser by a cookie that scripts cannot read', async () => {

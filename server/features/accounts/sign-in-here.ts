@@ -3,6 +3,7 @@ import type { Request } from 'express';
 import type { Database } from '../../db/connection.ts';
 import type { account } from '../../db/schema/index.ts';
 import type { SignedIn } from '../../http/sign-in.ts';
+import { isDue } from '../second-factor/demand.ts';
 import { writeAtDoor } from '../journal/queries.ts';
 
 type AccountRow = Pick<typeof account.$inferSelect, 'id' | 'email' | 'name' | 'role' | keyof Manner>;
@@ -19,7 +20,7 @@ export async function signInHere(db: Database, request: Request, row: AccountRow
   await new Promise<void>((resolve, reject) =>
     request.session.regenerate((error: Error | null) => (error ? reject(error) : resolve())),
   );
-  request.session.account = { id, email, name, role, manner: mannerOf(row) };
+  request.session.account = { id, email, name, role, manner: mannerOf(row), secondFactorDue: await isDue(db, row) };
   request.session.since = new Date().toISOString();
   request.session.browser = (request.get('user-agent') ?? '').slice(0, mostLetters);
   await writeAtDoor(db, id, 'signed-in');

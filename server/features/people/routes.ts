@@ -9,6 +9,7 @@ import { takingTurns } from '../../db/take-turns.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import type { Services } from '../../services.ts';
 import { serve } from '../../http/serve.ts';
+import { requireUnguessable } from '../accounts/guessable.ts';
 import { hashedPassword } from '../accounts/passwords.ts';
 import { signInHere } from '../accounts/sign-in-here.ts';
 import { requireOwnPassword } from '../accounts/own-password.ts';
@@ -110,6 +111,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
 
   serve(router, peopleEndpoints.behindLink, ({ params }) => behindLink(db, params.code));
   serve(router, peopleEndpoints.join, async ({ params, body: { email, name, password }, request }) => {
+    requireUnguessable(password, [name, email]);
     // Before the link is used up: hashing takes a moment.
     const passwordHash = await hashedPassword(password);
     const id = uuid();
@@ -124,7 +126,8 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
     return signInHere(db, request, await onBehalfOf(id, () => db.transaction(comeIn)));
   });
   serve(router, peopleEndpoints.reset, async ({ params, body: { password, code }, request }) => {
-    const { email } = await behindLink(db, params.code);
+    const { email, name } = await behindLink(db, params.code);
+    requireUnguessable(password, [name, email ?? '']);
     const passwordHash = await hashedPassword(password);
     const comeBack = async (tx: Database) => {
       const { accountId } = await useLink(tx, params.code, 'reset');
@@ -140,6 +143,7 @@ export function peopleRoutes(router: Router, { db, pool }: Services): void {
 
   serve(router, peopleEndpoints.changePassword, async ({ body: { current, password }, account: me, request }) => {
     await requireOwnPassword(db, guesses, me, request, current);
+    requireUnguessable(password, [me.name, me.email]);
     const passwordHash = await hashedPassword(password);
     await db.update(account).set({ passwordHash }).where(eq(account.id, me.id));
     await endSignIns(db, me.id, { but: request.sessionID });

@@ -7,6 +7,7 @@ import { requireOwnPassword } from '../accounts/own-password.ts';
 import { counting, slowDownIn } from '../accounts/slow-down.ts';
 import { endSignIns } from '../people/sign-ins.ts';
 import { newSecret } from './codes.ts';
+import { demandOf, isDemanded, saveDemand } from './demand.ts';
 import { removeSecondFactor, secondFactorOf, takeSecret } from './second-factor.ts';
 
 declare module 'express-session' {
@@ -18,7 +19,12 @@ declare module 'express-session' {
 
 export function secondFactorRoutes(router: Router, { db, pool }: Services): void {
   const guesses = slowDownIn(pool);
-  serve(router, secondFactorEndpoints.mySecondFactor, ({ account: me }) => secondFactorOf(db, me.id));
+  serve(router, secondFactorEndpoints.mySecondFactor, async ({ account: me }) => ({
+    ...(await secondFactorOf(db, me.id)),
+    demanded: await isDemanded(db, me.role),
+  }));
+  serve(router, secondFactorEndpoints.showSecondFactorDemand, () => demandOf(db));
+  serve(router, secondFactorEndpoints.saveSecondFactorDemand, ({ body, account: me }) => saveDemand(db, body, me));
   serve(router, secondFactorEndpoints.offerSecondFactor, async ({ body: { current }, account: me, request }) => {
     await requireOwnPassword(db, guesses, me, request, current);
     const offered = await newSecret(me.email);
@@ -35,6 +41,7 @@ export function secondFactorRoutes(router: Router, { db, pool }: Services): void
   });
   serve(router, secondFactorEndpoints.leaveSecondFactor, async ({ body: { current }, account: me, request }) => {
     await requireOwnPassword(db, guesses, me, request, current);
+    if (await isDemanded(db, me.role)) throw new Refusal(409, 'Your club asks for a second factor: it cannot be left.');
     await removeSecondFactor(db, me.id);
   });
   serve(router, secondFactorEndpoints.takeOffSecondFactor, async ({ params: { personId } }) => {

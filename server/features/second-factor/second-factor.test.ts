@@ -4,6 +4,8 @@ import { journalEndpoints, type JournalLine } from '@wax-fist/contract/journal';
 import type { Page } from '@wax-fist/contract/page';
 import { peopleEndpoints, type Person } from '@wax-fist/contract/people';
 import { secondFactorEndpoints, type OfferedSecret, type SecondFactor } from '@wax-fist/contract/second-factor';
+import { traineeEndpoints } from '@wax-fist/contract/trainees';
+import { uploadPath } from '@wax-fist/contract/footage';
 import { expect } from 'chai';
 import { secondFactor } from '../../db/schema/index.ts';
 import { password, startServer, type Answer, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
@@ -43,7 +45,7 @@ describe('a second factor', () => {
     const { body } = await offer();
     expect(body.address).to.include(`secret=${body.secret}`).and.to.include('Wax%20Fist').and.to.include('coach');
     expect(body.picture).to.match(/^<svg /);
-    expect(await own()).to.deep.equal({ since: null, codesLeft: 0 });
+    expect(await own()).to.deep.equal({ since: null, codesLeft: 0, demanded: false });
     expect((await signIn()).status).to.equal(200);
     const nearly = codeAt(body.secret, Date.now() - 20 * halfMinute);
     expect((await take(nearly)).status).to.equal(422);
@@ -97,6 +99,40 @@ describe('a second factor', () => {
     expect((await reset('000000')).status).to.equal(422);
     expect((await reset(codeAt(secret, Date.now()))).status).to.equal(200);
     expect((await reset(codeAt(secret, Date.now() + halfMinute))).status).to.equal(404);
+  });
+
+  it('is demanded of the roles that the head coach names: who has none can do nothing else, and who has one cannot leave it', async () => {
+    const demand = (...roles: string[]) => head.ask<RefusalAnswer>(secondFactorEndpoints.saveSecondFactorDemand, {}, { roles });
+    const locked = await demand('head-coach', 'coach');
+    expect([locked.status, locked.body.message]).to.deep.equal([
+      409,
+      'Set up your own second factor first: you would be locked out of your own club.',
+    ]);
+    expect((await demand('coach', 'janitor')).status).to.equal(422);
+    expect((await demand('coach', 'assistant', 'coach')).body).to.deep.equal({ roles: ['assistant', 'coach'] });
+
+    const lists = () => coach.ask<RefusalAnswer>(traineeEndpoints.listTrainees);
+    expect((await lists()).status).to.equal(403);
+    expect((await lists()).body.message).to.include('second factor');
+    expect((await head.ask(traineeEndpoints.listTrainees)).status, 'of nobody else').to.equal(200);
+    const upload = await coach.fetch(uploadPath, {
+      method: 'POST',
+      headers: { 'Tus-Resumable': '1.0.0', 'Upload-Length': '10' },
+    });
+    expect(upload.status, 'nor is anything uploaded').to.equal(403);
+    const freshly = await signIn();
+    expect(freshly.body).to.include({ secondFactorDue: true });
+    expect((await coach.ask(accountEndpoints.me)).body).to.include({ secondFactorDue: true });
+
+    await taken();
+    expect((await coach.ask(accountEndpoints.me)).body).to.include({ secondFactorDue: false });
+    expect((await lists()).status).to.equal(200);
+    expect((await own()).demanded).to.equal(true);
+    expect((await coach.ask(secondFactorEndpoints.leaveSecondFactor, {}, { current: password })).status).to.equal(409);
+
+    expect((await demand()).body).to.deep.equal({ roles: [] });
+    expect((await coach.ask(secondFactorEndpoints.leaveSecondFactor, {}, { current: password })).status).to.equal(204);
+    expect((await lists()).status).to.equal(200);
   });
 
   it('is left by the password, or taken off by the head coach, and both are written down', async () => {

@@ -8,7 +8,7 @@ import { hashOf, isOfApp, newCodes, stepOf } from './codes.ts';
 
 const wrong = (): WrongGuess => new WrongGuess(422, 'This code is wrong, out of time, or was taken already.', 'code');
 
-export async function secondFactorOf(db: Database, accountId: string): Promise<SecondFactor> {
+export async function secondFactorOf(db: Database, accountId: string): Promise<Omit<SecondFactor, 'demanded'>> {
   const [row] = await db.select().from(secondFactor).where(eq(secondFactor.accountId, accountId));
   return { since: row?.since.toISOString() ?? null, codesLeft: row?.codeHashes.length ?? 0 };
 }

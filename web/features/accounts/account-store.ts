@@ -58,6 +58,9 @@ export const useAccount = defineStore('account', () => {
     if (me.value) remember({ ...me.value, manner: saved });
   }
 
+  /** Something about oneself is otherwise now: the server says what. */
+  const readAnew = async (): Promise<void> => remember(await request(accountEndpoints.me));
+
   /** The server has forgotten this browser: the next page asks again. What waits to be sent stays kept for this account. */
   function forget(): void {
     asked = undefined;
@@ -69,5 +72,5 @@ export const useAccount = defineStore('account', () => {
     forget();
   }
 
-  return { me, readIn, may, worksHere, judges, known, enter, signIn, signOut, forget };
+  return { me, readAnew, readIn, may, worksHere, judges, known, enter, signIn, signOut, forget };
 });

@@ -40,6 +40,7 @@ const kindNames: Readonly<Record<string, string>> = {
   reference_still: 'a reference still',
   school: 'a school',
   second_factor: 'a second factor',
+  second_factor_demand: 'of whom a second factor is demanded',
   second_marking: 'who marks a second time',
   trainee: 'a trainee',
   training_session: 'a session',

@@ -4,6 +4,7 @@ import { peopleEndpoints } from '@wax-fist/contract/people';
 import { computed } from 'vue';
 import { useAccount } from '../accounts/account-store.ts';
 import MySecondFactor from '../second-factor/MySecondFactor.vue';
+import SecondFactorDemand from '../second-factor/SecondFactorDemand.vue';
 import ChangePassword from './ChangePassword.vue';
 import ClubPeople from './ClubPeople.vue';
 import MyManner from './MyManner.vue';
@@ -12,7 +13,9 @@ import { roleNames } from './role-names.ts';
 
 /** Oneself: how one reads, password, second factor and where one is signed in; for a head coach everybody who signs in, too. */
 const account = useAccount();
-const leads = computed(() => account.may(peopleEndpoints.listPeople));
+/** Until a second factor that is due is there, nothing else is answered. */
+const due = computed(() => account.me?.secondFactorDue ?? false);
+const leads = computed(() => !due.value && account.may(peopleEndpoints.listPeople));
 </script>
 
 <template>
@@ -25,12 +28,16 @@ const leads = computed(() => account.may(peopleEndpoints.listPeople));
       <VBtn v-if="leads" variant="outlined" :prepend-icon="mdiBookClockOutline" :to="{ name: 'journal' }">Journal</VBtn>
     </div>
     <div class="page-columns">
-      <ClubPeople v-if="leads" />
+      <div v-if="leads">
+        <ClubPeople />
+        <SecondFactorDemand />
+      </div>
+      <MySecondFactor v-if="due" />
       <div>
         <MyManner />
         <MySignIns />
         <ChangePassword />
-        <MySecondFactor />
+        <MySecondFactor v-if="!due" />
       </div>
     </div>
   </div>

@@ -18,7 +18,7 @@ describe('how one reads', () => {
       return answers(sent.at(-1));
     }) as unknown as typeof fetch;
     const account = useAccount();
-    account.me = { id: 'me', name: 'Me', role: 'coach', email: 'me@club.example', manner: usualManner };
+    account.me = { id: 'me', name: 'Me', role: 'coach', email: 'me@club.example', manner: usualManner, secondFactorDue: false };
     const wrapper = mounted(MyManner);
     const press = async (says: string): Promise<void> => {
       await wrapper

@@ -6,12 +6,14 @@ import { useNotice } from '../../app/notice-store.ts';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { useAccount } from '../accounts/account-store.ts';
 import KeptCodes from './KeptCodes.vue';
 import PasswordAsked from './PasswordAsked.vue';
 import TakeSecret from './TakeSecret.vue';
 
 /** A code besides the password: begun, in use, left. */
 const notice = useNotice();
+const account = useAccount();
 const { value: mine, failure, again } = useAnswer(() => request(secondFactorEndpoints.mySecondFactor));
 /** What is asked before it begins, or before it ends. */
 const asked = ref<'offer' | 'leave'>();
@@ -25,7 +27,7 @@ async function offer(current: string): Promise<void> {
 async function take(code: string): Promise<void> {
   ({ codes: codes.value } = await request(secondFactorEndpoints.takeSecondFactor, { body: { code } }));
   secret.value = undefined;
-  await again();
+  await Promise.all([again(), account.readAnew()]);
 }
 async function leave(current: string): Promise<void> {
   await request(secondFactorEndpoints.leaveSecondFactor, { body: { current } });
@@ -47,9 +49,11 @@ const left = (many: number): string => (many === 1 ? 'one code' : `${many} codes
         </p>
         <KeptCodes v-if="codes" :codes="codes" @done="codes = undefined" />
         <PasswordAsked v-if="asked" act="Leave it" :send="leave" @cancel="asked = undefined" />
+        <p v-else-if="mine!.demanded" class="quiet">Your club asks for it.</p>
         <VBtn v-else-if="!codes" variant="outlined" @click="asked = 'leave'">Leave the second factor</VBtn>
       </template>
       <template v-else>
+        <p v-if="mine!.demanded" class="sums-up">Your club asks for a second factor. Set it up here, then go on.</p>
         <p class="quiet">
           Whoever learns your password gets in. With a second factor they would need your phone as well: an app on it shows a code
           that is another one every half minute.
