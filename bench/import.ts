@@ -73,7 +73,7 @@ export async function benchImport(rounds = 3): Promise<Line[]> {
         '1',
         '-vf',
         reviewFilters(picture),
-        ...reviewEncoding,
+        ...reviewEncoding(),
         '-f',
         'mp4',
         join(folder, 'bare.mp4'),

@@ -31,6 +31,7 @@ describe('settings', () => {
     [{ WAX_METRICS_PORT: 'many' }, 'WAX_METRICS_PORT'],
     [{ WAX_HOST: 'everywhere' }, 'WAX_HOST'],
     [{ WAX_CLUBS: 'several' }, 'WAX_CLUBS'],
+    [{ WAX_ENCODING: 'slowly' }, 'WAX_ENCODING'],
     [{ WAX_DATABASE_URL: '' }, 'WAX_DATABASE_URL'],
   ];
   for (const [change, message] of wrong) {

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
+import { encodings, type Encoding } from './media/review-copy.ts';
 import { poseSizes, type PoseSize } from './pose/pose-size.ts';
 import type { S3Settings } from './storage/s3.ts';
 
@@ -27,6 +28,8 @@ export interface Settings {
   logLevel: string;
   /** How thoroughly bodies are followed through films; absent, they are not. */
   pose: PoseSize | undefined;
+  /** How much work goes into making review copies small. */
+  encoding: Encoding;
   /** Bytes of the disk that films never fill. */
   spare: number;
   /** So many days the journal is kept. */
@@ -79,6 +82,13 @@ function poseFrom(told = 'full'): PoseSize | undefined {
   return size;
 }
 
+/** @throws Error for what is none */
+function encodingFrom(told = 'veryfast'): Encoding {
+  const encoding = encodings.find((one) => one === told);
+  if (!encoding) throw new Error(`WAX_ENCODING is one of ${encodings.join(', ')}.`);
+  return encoding;
+}
+
 /** @throws Error for what is no port */
 function portFrom(environment: NodeJS.ProcessEnv, name: string): number | undefined {
   if (!environment[name]) return undefined;
@@ -121,6 +131,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     secureCookie: environment.WAX_SECURE_COOKIE === '1',
     trustProxy: trustedFrom(environment.WAX_TRUST_PROXY),
     pose: poseFrom(environment.WAX_POSE),
+    encoding: encodingFrom(environment.WAX_ENCODING),
     limits: environment.WAX_LIMITS !== 'off',
     logLevel: environment.WAX_LOG ?? 'info',
     spare: spareGigabytes * 1e9,

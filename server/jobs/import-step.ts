@@ -2,6 +2,7 @@ import type { Database } from '../db/connection.ts';
 import { film } from '../db/schema/index.ts';
 import type { FilmFile, Storage } from '../storage/storage.ts';
 import { found } from '../http/refusal.ts';
+import type { Encoding } from '../media/review-copy.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
 import { eq } from 'drizzle-orm';
 
@@ -12,6 +13,7 @@ export interface StepWork {
   film: typeof film.$inferSelect;
   /** How thoroughly bodies are followed; absent, they are not. */
   pose?: PoseSize;
+  encoding?: Encoding;
   /** A path of this machine for a file that is being made. */
   draft: (file: FilmFile) => string;
   /** Tells how far the step is, 0 to 1. */

@@ -8,6 +8,7 @@ import { canComeBack } from '../features/removals/removals.ts';
 import type { watchSteps } from '../metrics/watch-worker.ts';
 import { NotFootage } from '../media/probe.ts';
 import { Stopped } from '../media/program.ts';
+import type { Encoding } from '../media/review-copy.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
 import type { Storage } from '../storage/storage.ts';
 import { importRules, stepsFrom } from './import-steps.ts';
@@ -25,6 +26,7 @@ export interface ImportServices {
   home: string;
   /** How thoroughly bodies are followed; absent, they are not. */
   pose?: PoseSize;
+  encoding?: Encoding;
   /** Name of this worker. */
   worker: string;
   /** Fires when the worker has to stop; what it does goes back to waiting. */
@@ -134,7 +136,7 @@ async function claim({ db, worker }: ImportServices, filmId: string, step: Impor
 }
 
 async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
-  const { db, storage, worker, ending, ended, pose } = services;
+  const { db, storage, worker, ending, ended, pose, encoding } = services;
   const begun = performance.now();
   const tell = (how: Parameters<NonNullable<typeof ended>>[1]): void => ended?.(step, how, (performance.now() - begun) / 1000);
   const rule = importRules[step];
@@ -158,7 +160,7 @@ async function doStep(services: ImportServices, filmId: string, step: ImportStep
       db,
       storage,
       film: row,
-      pose,
+      ...{ pose, encoding },
       draft: (file) => join(draftsOf(services, filmId), file),
       progress: (value) => (share = Math.max(share, Math.min(1, value))),
       signal: stop.signal,

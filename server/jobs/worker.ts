@@ -33,9 +33,9 @@ const registry = registryOf('worker');
 const metrics = workerMetricsPort === undefined ? undefined : serveMetrics(registry, { port: workerMetricsPort, host }, log);
 
 const ended = watchSteps(registry);
-const clubs = await openClubs(house, settings, log, async ({ db, storage, settings: { home, pose } }) => {
+const clubs = await openClubs(house, settings, log, async ({ db, storage, settings: { home, pose, encoding } }) => {
   await tidyDrafts(house.db, home);
-  return { db, storage, home, pose, worker, ending: ending.signal, ended };
+  return { db, storage, home, pose, encoding, worker, ending: ending.signal, ended };
 });
 await takeJobs(clubs.open, jobs, log, ending.signal);
 await jobs.everyNight(async () => {

@@ -134,6 +134,7 @@ export async function startServer({
     WAX_DATABASE_URL: databaseUrl,
     WAX_PORT: '0',
     WAX_POSE: 'off',
+    WAX_ENCODING: 'ultrafast',
     WAX_LIMITS: 'off',
     ...environment,
   });
@@ -142,7 +143,7 @@ export async function startServer({
   const jobs = await openJobs(databaseUrl, connection.pool, () => undefined);
   const ending = new AbortController();
   const { db } = connection;
-  const worked = { db, storage, home, pose: settings.pose, worker: 'test', ending: ending.signal };
+  const worked = { db, storage, home, pose: settings.pose, encoding: settings.encoding, worker: 'test', ending: ending.signal };
   if (works) await takeJobs(new Map([[onlyClubId, worked]]), jobs, log, ending.signal);
   const queue = jobs.queueOf(onlyClubId);
   const services: Services = { ...connection, settings, storage, queue, workersAlive: () => workersAlive(db), log };

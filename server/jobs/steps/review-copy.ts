@@ -21,13 +21,21 @@ const madeUp = /error while decoding|conceal|corrupt|invalid nal|missing picture
 
 /** Makes the copy that the player plays, and looks whether it can be played. A damaged original gives a copy of what could be read. */
 export async function reviewCopyStep(work: StepWork): Promise<void> {
-  const { storage, film, signal } = work;
+  const { storage, film, encoding, signal } = work;
   const copy = work.draft('film.mp4');
   await mkdir(dirname(copy), { recursive: true });
   const source = await storage.bring(film.id, 'original');
   const found = await probe(source);
   const stored = await timesOf(source, signal);
-  const order = { source, film: copy, found, pictureEnd: stored.at(-1) ?? film.duration ?? 0, onProgress: work.progress, signal };
+  const order = {
+    source,
+    film: copy,
+    found,
+    pictureEnd: stored.at(-1) ?? film.duration ?? 0,
+    encoding,
+    onProgress: work.progress,
+    signal,
+  };
   const heard = found.channels > 0;
   const whole = await madeFrom(order, false);
   // A sound that breaks the copy off must not take the picture with it.

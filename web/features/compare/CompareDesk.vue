@@ -98,12 +98,21 @@ watchDebounced(
   { debounce: 300 },
 );
 
+/** Asked for before it was known with what this can be compared: it is held against that as soon as it is. */
+const asked = ref<Counterpart['kind']>();
 const against = (kind: Counterpart['kind']): void => {
+  asked.value = counterparts ? undefined : kind;
   const one = counterparts?.find((counterpart) => counterpart.kind === kind);
   if (one) holdAgainst(one.strikeId);
 };
-const holdAgainst = (secondId: string): void =>
+watch(
+  () => counterparts,
+  () => asked.value && against(asked.value),
+);
+const holdAgainst = (secondId: string): void => {
+  asked.value = undefined;
   void router.replace({ name: 'compare', params: { firstId: first.strike.strikeId, secondId }, query: standing() });
+};
 const back = () => ({ name: 'bench', params: { filmId: first.strike.film.id, strikeId: first.strike.strikeId } });
 const doing: Record<CompareKey, () => void> = {
   'frame-back': () => comparison.step(-1),

@@ -32,12 +32,14 @@ const leads = computed(() => !due.value && account.may(peopleEndpoints.listPeopl
         <ClubPeople />
         <SecondFactorDemand />
       </div>
-      <MySecondFactor v-if="due" />
       <div>
-        <MyManner />
-        <MySignIns />
-        <ChangePassword />
-        <MySecondFactor v-if="!due" />
+        <template v-if="!due">
+          <MyManner />
+          <MySignIns />
+          <ChangePassword />
+        </template>
+        <!-- One and the same before and after: the codes that it shows once must not go with what was due. -->
+        <MySecondFactor />
       </div>
     </div>
   </div>
