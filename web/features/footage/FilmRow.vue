@@ -51,7 +51,7 @@ const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : fi
         <slot name="view">{{ viewNames[film.view] }}</slot><template v-if="film.duration">
           · <span class="number">{{ minutes(film.duration) }}</span></template
         >
-        · {{ fileSize(film.bytes) }}
+        · <span class="text-no-wrap">{{ fileSize(film.bytes) }}</span>
       </span>
     </span>
     <span v-if="film.state === 'ready'" class="how">

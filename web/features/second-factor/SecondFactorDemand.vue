@@ -33,7 +33,7 @@ async function demandOf(chosen: readonly Role[]): Promise<void> {
   <section aria-labelledby="second-factor-demand">
     <h2 id="second-factor-demand">Second factor: demanded of</h2>
     <PageState :failure="failure" :ready="demand !== undefined" @again="again">
-      <p class="quiet">They can do nothing else here until they have set one up. Of the others it is offered.</p>
+      <p class="quiet">They can do nothing else here until they have set one up. To everybody else it is offered.</p>
       <p v-if="trouble" role="alert" class="text-error">{{ trouble }}</p>
       <div class="acts">
         <VCheckbox

@@ -42,12 +42,12 @@ describe('a set-up', () => {
     expect(problems.value).to.deep.equal({});
   });
 
-  it('goes from one system of units to the other and back, and remembers it', async () => {
+  it('goes from one system of units to the other and back, and begins again in that of whoever looks at it', async () => {
     const setUp = await begun('m');
     setUp.units.value = 'imperial';
     await flushPromises();
     expect(setUp.typed.stature).to.equal('5′ 6″');
-    expect((await begun()).units.value).to.equal('imperial');
+    expect((await begun()).units.value).to.equal('metric');
     setUp.units.value = 'metric';
     await flushPromises();
     expect(setUp.typed.stature).to.equal('168 cm');

@@ -1,14 +1,12 @@
 import { traineeEndpoints, type Trainee } from '@wax-fist/contract/trainees';
 import { everyRow } from '@wax-fist/contract/page';
 import { lengthInWords, readLength, type KnownBody } from '@wax-fist/core/setup';
-import { manner, unitSystems, type UnitSystem } from '@wax-fist/core/words';
+import { manner, type UnitSystem } from '@wax-fist/core/words';
 import type { Centimetres } from '@wax-fist/core/units';
 import { computed, reactive, ref, watch } from 'vue';
-import { remember, remembered } from '../../app/remembered.ts';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 
-const isUnits = (kept: unknown): kept is UnitSystem => unitSystems.some((one) => one === kept);
 /** What is possible at all, in centimetres. */
 const possible = {
   stature: { what: 'Stature', least: 90, most: 230 },
@@ -22,7 +20,8 @@ const usual: Record<SetUpField, Centimetres | null> = { stature: 175, opponent: 
 
 /** Lengths as they are typed, for a trainee or for anybody, and what is wrong with them. */
 export function useSetUp(traineeId?: string) {
-  const units = ref<UnitSystem>(remembered('wax.units', isUnits) ?? manner().units);
+  /** As whoever looks at it reads lengths; a tape in the hand may have the others. */
+  const units = ref<UnitSystem>(manner().units);
   const inWords = (value: Centimetres | null): string => (value === null ? '' : lengthInWords(value, units.value));
   const typed = reactive({ ...mapped(inWords) });
   const whom = ref<string | null>(traineeId ?? null);
@@ -60,8 +59,7 @@ export function useSetUp(traineeId?: string) {
     typed.stature = inWords(now.stature ?? usual.stature);
     typed.reach = inWords(now.reach);
   });
-  watch(units, (now) => {
-    remember('wax.units', now);
+  watch(units, () => {
     Object.assign(
       typed,
       mapped((_, field) => inWords(values.value[field])),
