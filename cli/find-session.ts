@@ -2,7 +2,7 @@ import { everyRow } from '@wax-fist/contract/page';
 import { sessionEndpoints, type SessionRow } from '@wax-fist/contract/sessions';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
 import type { RoundKind } from '@wax-fist/core/rounds';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { v7 as uuid } from 'uuid';
 import { askClub, type Club } from './club.ts';
 

@@ -112,7 +112,7 @@ describe('a second factor', function () {
     await page.getByRole('link', { name: 'Trainees' }).first().click();
     await page.waitForURL('**/trainees');
     await head.getByRole('button', { name: 'Undo' }).click();
-    await head.getByText('demanded of nobody').waitFor();
+    await head.getByText('It is back.').waitFor();
     await head.context().close();
   });
 });

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Family } from '@wax-fist/core/technique';
-import { addDays, format, parseISO } from 'date-fns';
+import { addDays } from 'date-fns/addDays';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, MarkLineComponent, TitleComponent, TooltipComponent } from 'echarts/components';
 import { use, type EChartsCoreOption } from 'echarts/core';

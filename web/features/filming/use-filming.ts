@@ -1,6 +1,6 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import type { ClockReading } from '@wax-fist/core/rounds';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { ref, type ShallowRef } from 'vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { ring } from './bell.ts';
