@@ -59,6 +59,14 @@ export const worked = (club: MortalClub, filmId: string): Promise<Film | undefin
 export const whole = (film: Film | undefined): boolean =>
   film?.state === 'ready' && film.remark === null && film.steps.every(({ state }) => state === 'done');
 
+/** Asks how far an upload is. @returns bytes that are there */
+async function goOn(club: MortalClub, sent: Sent): Promise<number> {
+  const asked = await alive(club.coach.fetch(sent.location, { method: 'HEAD', headers: tus }));
+  const there = Number(asked?.headers.get('upload-offset') ?? NaN);
+  if (!Number.isNaN(there)) sent.acknowledged = there;
+  return sent.acknowledged;
+}
+
 /** Half of a film is sent, somebody dies, and the rest is sent. */
 export async function duringUpload(club: MortalClub, victim: Victim, bytes: Uint8Array): Promise<Line> {
   const sent = await begin(club, bytes);
@@ -72,11 +80,12 @@ export async function duringUpload(club: MortalClub, victim: Victim, bytes: Uint
   await sending;
   await club.back();
   const { acknowledged } = sent;
-  const asked = await club.coach.fetch(sent.location, { method: 'HEAD', headers: tus });
-  sent.acknowledged = Number(asked.headers.get('upload-offset'));
-  const there = sent.acknowledged;
+  const there = await goOn(club, sent);
   const filmId = uuid();
-  const arrived = (await send(club, bytes, sent)) && (await enter(club, sent, filmId));
+  // As every client does: what was refused meanwhile is tried again, from where the server says that it is.
+  const arrive = async (): Promise<boolean> =>
+    ((await send(club, bytes, sent)) && (await enter(club, sent, filmId))) || (await goOn(club, sent), false);
+  const arrived = await eventually('the rest of the film', arrive, Boolean);
   await worked(club, filmId);
   const kept = await club.connection.pool.query<{ sha256: string }>('select sha256 from film where id = $1', [filmId]);
   const same = kept.rows[0]?.sha256 === createHash('sha256').update(bytes).digest('hex');

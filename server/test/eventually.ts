@@ -1,3 +1,5 @@
+import { inspect } from 'node:util';
+
 const often = 50;
 
 /**
@@ -16,7 +18,7 @@ export async function eventually<T>(
     const seen = await look();
     if (holds(seen)) return seen;
     if (Date.now() > end)
-      throw new Error(`${what}: not within ${within / 1000} s; last seen: ${JSON.stringify(seen).slice(0, 2000)}`);
+      throw new Error(`${what}: not within ${within / 1000} s; last seen: ${inspect(seen, { depth: 6 }).slice(0, 2000)}`);
     await new Promise((resolve) => setTimeout(resolve, often));
   }
 }

@@ -123,6 +123,10 @@ watch(
   line-height: 1.2;
   padding: var(--space-0-5) var(--space-1) var(--space-0-5) 0;
 }
+/* Rows stand close: drawn outside, it would lie over the words of the next. */
+.line:focus-visible {
+  outline-offset: -3px;
+}
 .line > :last-child {
   grid-column: 5;
 }
