@@ -28,7 +28,7 @@ export const whoAddedIt: Allowed = { 'head-coach': 'club', coach: 'own', assista
 export const ownPages: Allowed = { trainee: 'own', guardian: 'own' };
 /** What a trainee may see as well, of their own. */
 export const staffAndOwn: Allowed = { ...staff, ...ownPages };
-/** The same, and what of others is shown to everybody of the club. */
+/** What is theirs, and what of others is shown to everybody of the club. */
 export const ownAndShown: Allowed = { trainee: 'shown', guardian: 'shown' };
 export const staffAndShown: Allowed = { ...staff, ...ownAndShown };
 /** Everybody who has signed in, about themselves. */

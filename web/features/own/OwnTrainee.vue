@@ -16,7 +16,7 @@ const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day
 
     <h2>Think of</h2>
     <ul v-if="person.corrections.length > 0" class="list">
-      <li v-for="one in person.corrections" :key="one.id">
+      <li v-for="one in person.corrections" :key="one.id" class="entry">
         <div>
           <p class="cue">{{ one.cue }}</p>
           <p>
@@ -33,7 +33,7 @@ const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day
 
     <h2>Do next</h2>
     <ul v-if="person.plans.length > 0" class="list">
-      <li v-for="plan in person.plans" :key="plan.id">
+      <li v-for="plan in person.plans" :key="plan.id" class="entry">
         <div>
           <p>
             <b>{{ dayWord(plan.plannedOn) }}</b>
@@ -56,16 +56,6 @@ const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day
 <style scoped>
 section + section {
   margin-top: 48px;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-2) var(--space-4);
-  padding: var(--space-3);
-}
-li > div {
-  flex: 1 1 220px;
 }
 .cue {
   font-size: var(--type-figure);

@@ -9,7 +9,7 @@ defineProps<{ reviews: readonly (OwnTrainee['sessions'][number] & Partial<Pick<S
 
 <template>
   <ul class="list">
-    <li v-for="one in reviews" :key="one.id">
+    <li v-for="one in reviews" :key="one.id" class="entry">
       <div>
         <p>
           <b>{{ one.traineeName ?? shortDay(one.heldOn) }}</b>,
@@ -23,16 +23,3 @@ defineProps<{ reviews: readonly (OwnTrainee['sessions'][number] & Partial<Pick<S
     </li>
   </ul>
 </template>
-
-<style scoped>
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-2) var(--space-4);
-  padding: var(--space-3);
-}
-li > div {
-  flex: 1 1 220px;
-}
-</style>

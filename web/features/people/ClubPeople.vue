@@ -92,7 +92,7 @@ function made(name: string, code: { code: string; endsAt: string }): void {
     <EntryLink v-if="link" :key="link.code" :link="link" @done="link = undefined" />
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <ul class="list">
-        <li v-for="one in page!.people" :key="one.id">
+        <li v-for="one in page!.people" :key="one.id" class="entry">
           <span
             ><b>{{ one.name }}</b>
             <small class="quiet"
@@ -119,7 +119,7 @@ function made(name: string, code: { code: string; endsAt: string }): void {
             </span>
           </template>
         </li>
-        <li v-for="one in page!.invites" :key="one.id" class="open">
+        <li v-for="one in page!.invites" :key="one.id" class="entry open">
           <span
             ><b>{{ one.name }}</b>
             <small class="quiet"
@@ -153,16 +153,6 @@ function made(name: string, code: { code: string; endsAt: string }): void {
 </template>
 
 <style scoped>
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-1) var(--space-3);
-  padding: var(--space-2) var(--space-3);
-}
-li > :first-child {
-  flex: 1 1 220px;
-}
 small {
   display: block;
 }

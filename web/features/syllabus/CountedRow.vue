@@ -14,7 +14,7 @@ const kinds = [
 </script>
 
 <template>
-  <li>
+  <li class="entry">
     <p>
       <b>{{ sheet.nameOf(mustHave) }}</b> <span v-if="stands" class="quiet">{{ stands }}</span>
     </p>
@@ -35,16 +35,6 @@ const kinds = [
 </template>
 
 <style scoped>
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-1-5) var(--space-4);
-  padding: var(--space-2) var(--space-3);
-}
-p {
-  flex: 1 1 240px;
-}
 p span {
   margin-left: var(--space-2);
 }

@@ -31,7 +31,7 @@ async function mark(filmId: string): Promise<void> {
     <p class="quiet">Judge the same strikes without seeing what was said. It shows which rows the assistant reads as you do.</p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <ul class="list">
-      <li v-for="{ film, traineeId, traineeName, heldOn } in films" :key="film.id">
+      <li v-for="{ film, traineeId, traineeName, heldOn } in films" :key="film.id" class="entry">
         <span
           ><RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink
           >, {{ shortDay(heldOn) }} <span class="quiet">· {{ film.fileName }}, {{ counted(film.strikes, 'strike') }}</span></span
@@ -42,16 +42,3 @@ async function mark(filmId: string): Promise<void> {
     </ul>
   </section>
 </template>
-
-<style scoped>
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-2) var(--space-3);
-  padding: var(--space-2) var(--space-3);
-}
-li > :first-child {
-  flex: 1 1 260px;
-}
-</style>

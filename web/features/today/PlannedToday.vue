@@ -14,7 +14,7 @@ const { value: plans } = useAnswer(() => request(planListEndpoints.plansBetween,
   <section v-if="plans && plans.length > 0" aria-labelledby="on-the-floor">
     <h2 id="on-the-floor">On the floor today</h2>
     <ul class="list">
-      <li v-for="one in plans" :key="one.id">
+      <li v-for="one in plans" :key="one.id" class="entry">
         <RouterLink :to="{ name: 'plan', params: { planId: one.id } }" class="who">{{ one.traineeName }}</RouterLink>
         <span class="quiet number">{{ clockTime(one.length) }}, {{ counted(one.parts, 'part') }}</span>
         <span v-if="one.doneOn" class="quiet">done</span>
@@ -27,15 +27,7 @@ const { value: plans } = useAnswer(() => request(planListEndpoints.plansBetween,
 </template>
 
 <style scoped>
-li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--space-1) var(--space-4);
-  padding: var(--space-2) var(--space-3);
-}
 .who {
-  flex: 1 1 200px;
   font-weight: 700;
 }
 </style>
