@@ -18,6 +18,9 @@ export function otherHandDrop(sight: Sight): Ratio {
   return (mostOf(launch, home, underChin) - Math.max(underChin(ready), guard[idle])) / size.head;
 }
 
+/** The same of the hand on the side that kicks. */
+export const kickHandDrop = (sight: Sight): Ratio => otherHandDrop({ ...sight, idle: sight.striking });
+
 /** Largest fall of the striking hand under the straight line from where it landed to where it is home, in forearms. */
 export function returnDrop(sight: Sight): Ratio {
   const { striking, contact, home, size } = sight;

@@ -13,7 +13,7 @@ import {
   wristBend,
 } from './arm.ts';
 import { timeToBase } from './leaving.ts';
-import { elbowFlare, fistElbow, guardHeight, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
+import { elbowFlare, fistElbow, guardHeight, kickHandDrop, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
 import {
   chamber,
   kneeAngle,
@@ -70,6 +70,7 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'gd.height': row(notAcross, ['launch'], guardHeight),
   'gd.elbows': row(across, ['launch'], elbowFlare),
   'gd.other-hand': row(views, ['launch', 'home'], otherHandDrop, 'idle'),
+  'gd.kick-hand': row(views, ['launch', 'home'], kickHandDrop, 'striking'),
   'gd.return-line': row(sides, ['contact', 'home'], returnDrop, 'striking'),
   'gd.cover': row(views, ['contact'], shoulderChin, 'striking'),
   'gd.fist-elbow-level': row(views, ['contact'], fistElbow, 'striking'),

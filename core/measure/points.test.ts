@@ -81,6 +81,23 @@ describe('measures from points', () => {
     expect(read('gd.other-hand', sunk, 'cross')).to.be.closeTo(0, 0.1);
   });
 
+  it('of a kick each hand is told by itself: the one on the side that kicks, and the other', () => {
+    const drops =
+      (side: 'left' | 'right'): Moving =>
+      (name, frame) => {
+        const [ahead, up] = still(name);
+        return name === `${side}Wrist` ? [ahead, up - 0.6 * (between(frame, 62, 70) - between(frame, 100, 110))] : [ahead, up];
+      };
+    // The rear leg of somebody who stands with the left one in front.
+    for (const [side, kicking, other] of [
+      ['right', 1.3, 0],
+      ['left', 0, 1.3],
+    ] as const) {
+      expect(read('gd.kick-hand', drops(side), 'rear-round'), `${side} falls`).to.be.closeTo(kicking, 0.25);
+      expect(read('gd.other-hand', drops(side), 'rear-round'), `${side} falls`).to.be.closeTo(other, 0.25);
+    }
+  });
+
   it('an idle hand that is still out from the strike before falls from where it usually is, not from out there', () => {
     const stillOut: Moving = (name, frame) => {
       const [ahead, up] = jab(name, frame);

@@ -151,6 +151,7 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'st.balance': [plumb, base],
   'gd.height': [guard],
   'gd.other-hand': [guard],
+  'gd.kick-hand': [guard],
   'gd.cover': [guard],
   'gd.fist-elbow-level': [level],
   'gd.return-line': [straight],

@@ -14,6 +14,7 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
   'gd.cover': { near: [0.175, 0.0868, 0.028, 250, 9] },
   'gd.elbows': { 'leg along': [19.4, 2.57, 1.55, 76, 4] },
   'gd.height': { along: [-0.0988, 0.115, 0.123, 170, 11] },
+  'gd.kick-hand': { 'leg near': [0.0389, 0.134, 0.224, 37, 5] },
   'gd.other-hand': {
     along: [0.243, 0.143, 0.217, 89, 7],
     far: [0.147, 0.207, 0.226, 185, 12],

@@ -25,11 +25,21 @@ import { judgedParts, ofTheWhole, trueMeasures, type TrueValues } from './measur
 const needsPartner: readonly string[] = ['pv.outside-foot', 'df.distance'];
 const holder = { stance: 'orthodox' as const, stature: 1.76, look: baseScene.look, faults: [] };
 
+/**
+ * Whoever is simulated lets the arm on that side go down with a round kick, as one school has it and the usual one does not, and pulls
+ * it along with a knee: there it is no fault of theirs, and no more of one when both hands drop.
+ */
+const armGoesAlong: readonly Thrown[] = [
+  ...(['rear-round', 'lead-round', 'switch-round', 'step-off-round', 'alternating-round', 'low-kick'] as const),
+  ...(['rear-knee', 'switch-knee'] as const),
+];
+const isHabit = (technique: Thrown, id: string): boolean => id === 'gd.kick-hand' && armGoesAlong.includes(technique);
+
 function rowsOf(technique: Thrown): ChecklistRow[] {
   const rows = checklistFor(shippedCatalogue, technique, { school: usualSchool, view: 'quarter' });
   return rows.filter(
     ({ checkpoint: { id, measure }, band }) =>
-      isMeasureId(measure) && band && (isHeld(usualStation(technique)) || !needsPartner.includes(id)),
+      isMeasureId(measure) && band && !isHabit(technique, id) && (isHeld(usualStation(technique)) || !needsPartner.includes(id)),
   );
 }
 

@@ -69,7 +69,7 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
   'gd.height': ({ ready }) => guardHeight(ready),
   'gd.elbows': ({ ready }) => elbowFlare(ready),
   'gd.other-hand': handsDrop,
-  'gd.kick-hand': handsDrop,
+  'gd.kick-hand': (one) => striking.otherHandDrop({ ...one, idle: one.striking }),
   'gd.return-line': striking.returnDrop,
   'gd.cover': striking.shoulderChin,
   'gd.fist-elbow-level': striking.fistElbow,
