@@ -1,4 +1,4 @@
-import { unpackTrack } from '@wax-fist/core/body';
+import { unpackTrack, type Track } from '@wax-fist/core/body';
 import { frameNearest, timelineOf, type FrameTimeline } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
 import type { StrikeMoments } from '@wax-fist/core/strikes';
@@ -37,8 +37,12 @@ export const trueMoments = (
 export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
   const truth = read(`${film}.truth.json.gz`) as Truth;
   const track = unpackTrack(0, Buffer.from((read(`${film}.points.gz`) as { packed: string }).packed, 'base64'));
-  const timeline = timelineOf(truth.frameTimes);
-  const { view, pictureWidth: width, pictureHeight: height } = truth.camera;
-  const scene = followedFilm({ timeline, track, picture: { width, height }, view, stance: truth.scene.stance });
+  const scene = followedAs(truth, track);
   return scene && { scene, truth };
+}
+
+/** A film with these points; undefined when nobody was found. */
+export function followedAs({ camera, frameTimes, scene: { stance } }: Truth, track: Track): FollowedFilm | undefined {
+  const { view, pictureWidth: width, pictureHeight: height } = camera;
+  return followedFilm({ timeline: timelineOf(frameTimes), track, picture: { width, height }, view, stance });
 }

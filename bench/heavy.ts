@@ -1,12 +1,12 @@
 import { hasBody, joinedTrack, numbersOfFrame, pointAt, pointIn, unpackTrack, type Track } from '@wax-fist/core/body';
-import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
+import type { FollowedFilm } from '@wax-fist/core/measure';
 import { frameNearest, timeOf } from '@wax-fist/core/film';
 import { deviation, group, mean, rollups } from 'd3-array';
 import { existsSync } from 'node:fs';
 import { basename } from 'node:path';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { followBody } from '../server/pose/pose-work.ts';
-import { films, followed, personOf } from './followed-films.ts';
+import { films, followed, followedAs, personOf } from './followed-films.ts';
 import { toldOf } from './measures.ts';
 import { number, printTable } from './table.ts';
 
@@ -52,14 +52,7 @@ async function lookedAgain(
 function withPoints(scene: FollowedFilm, truth: Truth, pieces: readonly Track[]): FollowedFilm {
   const track: Track = { ...scene.track, values: scene.track.values.slice() };
   for (const piece of pieces) track.values.set(piece.values, (piece.from - track.from) * numbersOfFrame);
-  const { view, pictureWidth, pictureHeight } = truth.camera;
-  return followedFilm({
-    timeline: scene.timeline,
-    track,
-    picture: { width: pictureWidth, height: pictureHeight },
-    view,
-    stance: truth.scene.stance,
-  })!;
+  return followedAs(truth, track)!;
 }
 
 /** Films of five people from their lead side, some of them tired: what is looked at where nobody says of which. */

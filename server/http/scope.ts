@@ -2,9 +2,10 @@ import { isStaff, roles, scopeOf, signedIn, type Allowed, type Role, type Scope 
 import { and, eq, isNotNull } from 'drizzle-orm';
 import type { Request, RequestHandler } from 'express';
 import type { Database } from '../db/connection.ts';
-import { correction, drill, film, gradeTest, ownTrainee, plan, pointCheck, trainingSession } from '../db/schema/index.ts';
+import { correction, drill, film, gradeTest, plan, pointCheck, trainingSession } from '../db/schema/index.ts';
 import { validate as isUuid } from 'uuid';
 import { seenByClub } from '../features/consents/queries.ts';
+import { signsInFor } from '../features/own/signs-in-for.ts';
 import type { KeptAnswers } from './kept-answers.ts';
 import { notFound, Refusal } from './refusal.ts';
 import type { RequestLimits } from './request-limits.ts';
@@ -33,57 +34,56 @@ const addedBy: WhoseById = {
   planId: async (db, id) => (await db.select({ by: plan.madeBy }).from(plan).where(eq(plan.id, id)))[0]?.by,
 };
 
+const { traineeId, holderId, shownToClub } = trainingSession;
+const behind = { traineeId, holderId, shownToClub };
 const released = isNotNull(trainingSession.releasedAt);
-const about = { of: trainingSession.traineeId };
+/** The session to which something belongs, if it was released. */
+const releasedSession = {
+  sessionId: (db: Database, id: string) =>
+    db
+      .select(behind)
+      .from(trainingSession)
+      .where(and(released, eq(trainingSession.id, id))),
+  filmId: (db: Database, id: string) =>
+    db
+      .select(behind)
+      .from(film)
+      .innerJoin(trainingSession, and(released, eq(trainingSession.id, film.sessionId)))
+      .where(eq(film.id, id)),
+  // A correction is told with the review in which it was opened.
+  correctionId: (db: Database, id: string) =>
+    db
+      .select(behind)
+      .from(correction)
+      .innerJoin(trainingSession, and(released, eq(trainingSession.id, correction.openedIn)))
+      .where(eq(correction.id, id)),
+};
+type OfSession = keyof typeof releasedSession;
+const traineeOf =
+  (name: OfSession): Whose =>
+  async (db, id) =>
+    (await releasedSession[name](db, id))[0]?.traineeId;
 /** About which trainee it is, of what trainees and guardians may ask for. What was not released to them is not there. */
 const aboutTrainee: WhoseById = {
-  sessionId: async (db, id) =>
-    (
-      await db
-        .select(about)
-        .from(trainingSession)
-        .where(and(released, eq(trainingSession.id, id)))
-    )[0]?.of,
-  filmId: async (db, id) =>
-    (
-      await db
-        .select(about)
-        .from(film)
-        .innerJoin(trainingSession, and(released, eq(trainingSession.id, film.sessionId)))
-        .where(eq(film.id, id))
-    )[0]?.of,
-  // A correction is told with the review in which it was opened.
-  correctionId: async (db, id) =>
-    (
-      await db
-        .select(about)
-        .from(correction)
-        .innerJoin(trainingSession, and(released, eq(trainingSession.id, correction.openedIn)))
-        .where(eq(correction.id, id))
-    )[0]?.of,
+  sessionId: traineeOf('sessionId'),
+  filmId: traineeOf('filmId'),
+  correctionId: traineeOf('correctionId'),
   planId: async (db, id) => (await db.select({ of: plan.traineeId }).from(plan).where(eq(plan.id, id)))[0]?.of,
 };
 
-const involved = { traineeId: trainingSession.traineeId, holderId: trainingSession.holderId };
-const shown = eq(trainingSession.shownToClub, true);
-/** What is shown to everybody of the club: the session that it belongs to, while those in it agree. */
-const shownBy: Readonly<Record<string, (db: Database, id: string) => Promise<{ traineeId: string; holderId: string | null }[]>>> =
-  {
-    sessionId: (db, id) =>
-      db
-        .select(involved)
-        .from(trainingSession)
-        .where(and(shown, eq(trainingSession.id, id))),
-    filmId: (db, id) =>
-      db
-        .select(involved)
-        .from(film)
-        .innerJoin(trainingSession, and(shown, eq(trainingSession.id, film.sessionId)))
-        .where(eq(film.id, id)),
-  };
 /** Of a film everybody sees what is played, and nothing that could be taken away whole. */
-const isShown = async (db: Database, name: string, id: string, file = 'film.mp4'): Promise<boolean> =>
-  file === 'film.mp4' && (await seenByClub(db, (await shownBy[name]?.(db, id)) ?? [])).length > 0;
+async function isShown(db: Database, name: string, id: string, file = 'film.mp4'): Promise<boolean> {
+  if ((name !== 'sessionId' && name !== 'filmId') || file !== 'film.mp4') return false;
+  const sessions = await releasedSession[name](db, id);
+  return (
+    (
+      await seenByClub(
+        db,
+        sessions.filter(({ shownToClub }) => shownToClub),
+      )
+    ).length > 0
+  );
+}
 
 const whoseFor = (role: Role): WhoseById => (isStaff(role) ? addedBy : aboutTrainee);
 
@@ -96,7 +96,7 @@ export function requireScope(allowed: Allowed, path = ''): RequestHandler {
   const ids = [...path.matchAll(/:(\w+Id)\b/g)].map(([, name]) => name!);
   for (const role of roles)
     for (const id of ids)
-      if (allowed !== 'anyone' && ['own', 'shown'].includes(allowed[role] ?? '') && !whoseFor(role)[id])
+      if (allowed !== 'anyone' && (allowed[role] ?? 'club') !== 'club' && !whoseFor(role)[id])
         throw new Error(`Nobody can tell whose ${id} is for a ${role}, at ${path}.`);
   return async (request, _response, next) => {
     if (allowed === 'anyone') return next();
@@ -129,10 +129,6 @@ async function requireOwn(request: Request, id: string, { id: accountId, role }:
     if (whose !== accountId) throw new Refusal(403, 'Somebody else added this. They can do it, or the head coach.');
     return;
   }
-  const theirs = await db
-    .select({ of: ownTrainee.traineeId })
-    .from(ownTrainee)
-    .where(and(eq(ownTrainee.accountId, accountId), eq(ownTrainee.traineeId, whose!)));
-  if (theirs.length > 0) return;
+  if (await signsInFor(db, accountId, whose!)) return;
   if (scope !== 'shown' || !(await isShown(db, id, value, request.params.file as string | undefined))) throw gone;
 }

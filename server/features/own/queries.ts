@@ -11,6 +11,7 @@ import { seenByClub } from '../consents/queries.ts';
 import { correctionsOf, isOpen } from '../corrections/queries.ts';
 import { planRowColumns } from '../plans/queries.ts';
 import { clubDay } from '../sessions/club-day.ts';
+import { signsInFor } from './signs-in-for.ts';
 
 /** So many sessions, the newest ones. */
 const sessionsShown = 100;
@@ -124,10 +125,6 @@ function inWords(catalogue: Catalogue, said: readonly Said[]): Pick<OwnStrike, '
   }));
   return { faults, clean: of('clean').length };
 }
-
-/** Whether an account signs in for a trainee. */
-const signsInFor = async (db: Database, accountId: string, traineeId: string): Promise<boolean> =>
-  (await db.$count(ownTrainee, and(eq(ownTrainee.accountId, accountId), eq(ownTrainee.traineeId, traineeId)))) > 0;
 
 /** The review of a session strike by strike, as an account sees it. @throws Refusal when there is no such session */
 export async function ownReviewOf(db: Database, accountId: string, sessionId: string): Promise<OwnReview> {
