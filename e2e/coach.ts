@@ -61,8 +61,12 @@ export async function filmOnBench(page: Page, path: string): Promise<void> {
 export const shownFrame = (page: Page, frame: number): Promise<void> =>
   page.locator(`.stage canvas[data-frame="${frame}"]`).waitFor({ state: 'attached', timeout: 15_000 });
 
+/** Goes to a frame. @throws Error when the film has no such frame: the slider would stop at its last one without a word */
 export async function goTo(page: Page, frame: number): Promise<void> {
-  await page.getByLabel('Place in the film').fill(String(frame));
+  const place = page.getByLabel('Place in the film');
+  await place.fill(String(frame));
+  const last = await place.getAttribute('max');
+  if (Number(last) < frame) throw new Error(`Frame ${frame} was asked for, and the last one is ${last}.`);
   await shownFrame(page, frame);
 }
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { addSession, addTrainee, shownFrame, signedIn } from './coach.ts';
+import { addSession, addTrainee, goTo, shownFrame, signedIn } from './coach.ts';
 import { expectNoProblems } from './running-club.ts';
 import { soon } from './soon.ts';
 
@@ -54,11 +54,13 @@ describe('filming', function () {
     const films = page.locator('.film[data-state="ready"]');
     await films.nth(1).waitFor({ timeout: 60_000 });
     await soon(async () => expect(await films.getByText(/Round [12], /).count()).to.equal(2));
-    for (const length of await films.locator('.number').allInnerTexts()) expect(length).to.match(/0:0[56]/);
+    for (const length of await films.locator('.number').allInnerTexts()) expect(length).to.match(/0:0[4-7]/);
     await films.first().getByRole('link', { name: 'Review', exact: true }).click();
     await shownFrame(page, 0);
-    await page.getByLabel('Place in the film').fill('60');
-    await shownFrame(page, 60);
+    // How many pictures a busy machine filmed is not known; it went on filming to the end.
+    const last = Number(await page.getByLabel('Place in the film').getAttribute('max'));
+    expect(last).to.be.greaterThan(12);
+    await goTo(page, last);
   });
 
   it('stopped before the end, what was filmed is kept', async () => {
