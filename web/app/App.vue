@@ -16,24 +16,25 @@ import { useAccount } from '../features/accounts/account-store.ts';
 import MainPlaces from './MainPlaces.vue';
 import NoticeBar from './NoticeBar.vue';
 import OutboxSign from '../features/review/OutboxSign.vue';
+import { appWords as words } from './words.ts';
 
 const route = useRoute();
 const router = useRouter();
 const account = useAccount();
 const ownPlaces = [{ to: '/own', name: 'Home', icon: mdiHomeOutline }];
 const clubPlaces = [
-  { to: '/', name: 'Today', icon: mdiCalendarToday },
-  { to: '/trainees', name: 'Trainees', icon: mdiAccountGroup },
-  { to: '/corrections', name: 'Corrections', icon: mdiStairs },
+  { to: '/', name: words.today, icon: mdiCalendarToday },
+  { to: '/trainees', name: words.trainees, icon: mdiAccountGroup },
+  { to: '/corrections', name: words.corrections, icon: mdiStairs },
   {
     to: '/floor',
-    name: 'Floor',
+    name: words.floor,
     icon: mdiTimerOutline,
     also: ['/drills', '/plans', '/set-up', '/stations', '/syllabus', '/tests', '/week-plan', '/pair'],
   },
   {
     to: '/checklists',
-    name: 'Checklists',
+    name: words.checklists,
     icon: mdiFormatListChecks,
     also: ['/schools', '/call-books', '/measures', '/reviewing'],
   },
@@ -53,19 +54,19 @@ async function leave(): Promise<void> {
 <template>
   <VApp :theme="route.meta.bench ? 'bench' : 'daylight'">
     <VAppBar v-if="shell && account.me" flat height="56" color="primary" class="no-print">
-      <a class="skip" href="#main">Skip to the page</a>
-      <RouterLink to="/" class="name" aria-label="Wax Fist"
+      <a class="skip" href="#main">{{ words.skipToThePage }}</a>
+      <RouterLink to="/" class="name" :aria-label="words.waxFist"
         ><img src="/icon.svg" alt="" width="28" height="28" /> <span class="words">Wax Fist</span></RouterLink
       >
       <MainPlaces v-if="wide || !account.worksHere" :places="places" />
       <VSpacer />
       <OutboxSign v-if="account.worksHere" class="mr-4" />
-      <RouterLink :to="{ name: 'people' }" class="me" title="People and sign-ins"
+      <RouterLink :to="{ name: 'people' }" class="me" :title="words.peopleAndSignIns"
         ><VIcon v-if="!wide" :icon="mdiAccountCircleOutline" /><span :class="{ unseen: !wide }">{{
           account.me.name
         }}</span></RouterLink
       >
-      <VBtn :icon="mdiLogout" aria-label="Sign out" title="Sign out" variant="text" @click="leave" />
+      <VBtn :icon="mdiLogout" :aria-label="words.signOut" :title="words.signOut" variant="text" @click="leave" />
     </VAppBar>
     <VFooter v-if="shell && !wide && account.worksHere" app height="60" color="primary" class="thumb no-print">
       <MainPlaces :places="places" below />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { vTakeFocus } from './take-focus.ts';
+import { appWords as words } from './words.ts';
 
 const open = defineModel<boolean>({ required: true });
 defineProps<{ title: string; failure: string | undefined; busy: boolean; saveName?: string }>();
@@ -14,8 +15,8 @@ defineEmits<{ save: [] }>();
         <slot />
         <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
         <div class="ends">
-          <VBtn variant="text" @click="open = false">Leave it</VBtn>
-          <VBtn type="submit" color="primary" :loading="busy">{{ saveName ?? 'Save' }}</VBtn>
+          <VBtn variant="text" @click="open = false">{{ words.leaveIt }}</VBtn>
+          <VBtn type="submit" color="primary" :loading="busy">{{ saveName ?? words.save }}</VBtn>
         </div>
       </form>
     </VCard>

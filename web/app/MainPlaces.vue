@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router';
+import { appWords as words } from './words.ts';
 
 interface Place {
   to: string;
@@ -16,7 +17,7 @@ const isHere = ({ to, also = [] }: Place): boolean =>
 </script>
 
 <template>
-  <nav aria-label="Main" :class="{ below }">
+  <nav :aria-label="words.main" :class="{ below }">
     <RouterLink
       v-for="place in places"
       :key="place.to"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { appWords as words } from './words.ts';
 /** Below a list of which only the beginning is here. */
 defineProps<{ hasMore: boolean; loading: boolean; shown: number }>();
 defineEmits<{ more: [] }>();
@@ -6,8 +7,8 @@ defineEmits<{ more: [] }>();
 
 <template>
   <p v-if="hasMore" class="more">
-    <span class="quiet number">the first {{ shown }} are shown</span>
-    <VBtn variant="outlined" :loading="loading" @click="$emit('more')">Show more</VBtn>
+    <span class="quiet number">{{ words.theFirstAreShown(shown) }}</span>
+    <VBtn variant="outlined" :loading="loading" @click="$emit('more')">{{ words.showMore }}</VBtn>
   </p>
 </template>
 

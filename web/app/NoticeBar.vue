@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { useNotice } from './notice-store.ts';
+import { appWords as words } from './words.ts';
 
 const told = useNotice();
 const route = useRoute();
@@ -20,8 +21,8 @@ const stays = computed(() => (told.notice?.undo ? 20_000 : 7000));
   >
     <span role="status">{{ told.notice?.says }}</span>
     <template #actions>
-      <VBtn v-if="told.notice?.undo" variant="text" @click="told.takeBack()">Undo</VBtn>
-      <VBtn variant="text" @click="told.open = false">Close</VBtn>
+      <VBtn v-if="told.notice?.undo" variant="text" @click="told.takeBack()">{{ words.undo }}</VBtn>
+      <VBtn variant="text" @click="told.open = false">{{ words.close }}</VBtn>
     </template>
   </VSnackbar>
 </template>

@@ -1,6 +1,17 @@
+<script setup lang="ts">
+import { appWords as words } from './words.ts';
+import TextWith from './TextWith.vue';
+</script>
+
 <template>
   <div class="page">
-    <h1>There is nothing at this address</h1>
-    <p>The link may be old, or what it led to was removed. <RouterLink to="/">Go to Today</RouterLink>.</p>
+    <h1>{{ words.thereIsNothingAtThis }}</h1>
+    <p>
+      <TextWith :text="words.theLinkMayBeOld">
+        <template #link>
+          <RouterLink to="/">{{ words.goToToday }}</RouterLink>
+        </template>
+      </TextWith>
+    </p>
   </div>
 </template>

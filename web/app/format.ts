@@ -1,5 +1,6 @@
 import { dateOf, dayAndMonth, decimal, timeOfDay } from '@wax-fist/core/words';
 import type { Ms } from '@wax-fist/core/units';
+import { appWords as words } from './words.ts';
 
 export function dayAndTime(instant: string): string {
   const date = dateOf(instant);
@@ -17,8 +18,8 @@ export function clock(time: Ms): string {
 export function timeLeft(time: Ms): string {
   const seconds = time / 1000;
   if (!Number.isFinite(seconds) || seconds > 86_400) return '';
-  if (seconds < 10) return 'a few seconds left';
-  return seconds < 90 ? `about ${Math.round(seconds / 5) * 5} s left` : `about ${Math.round(seconds / 60)} min left`;
+  if (seconds < 10) return words.aFewSecondsLeft;
+  return seconds < 90 ? words.aboutSLeft(Math.round(seconds / 5) * 5) : words.aboutMinLeft(Math.round(seconds / 60));
 }
 
 const units = ['B', 'kB', 'MB', 'GB'];

@@ -1,6 +1,7 @@
 import { messageOf } from '@wax-fist/core/message-of';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import { appWords as words } from './words.ts';
 
 interface Notice {
   says: string;
@@ -28,9 +29,9 @@ export const useNotice = defineStore('notice', () => {
     await undo?.().then(
       () => {
         undone.value++;
-        say('It is back.');
+        say(words.itIsBack);
       },
-      (error: unknown) => say(`It could not be taken back: ${messageOf(error)}`),
+      (error: unknown) => say(words.itCouldNotBeTaken(messageOf(error))),
     );
   }
   return { notice, open, said, undone, say, takeBack };

@@ -1,5 +1,6 @@
 import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type QueryOf, type ReplyOf } from '@wax-fist/contract/endpoint';
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
+import { appWords as words } from './words.ts';
 
 /** The server refused, and says why in words for the person. */
 export class Refused extends Error {
@@ -14,7 +15,7 @@ export class Refused extends Error {
 /** The server could not be reached. */
 export class Unreachable extends Error {
   constructor() {
-    super('The server cannot be reached just now. What you marked is kept here and is sent later.');
+    super(words.theServerCannotBeReached);
   }
 }
 

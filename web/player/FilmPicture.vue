@@ -3,6 +3,7 @@ import { decimal } from '@wax-fist/core/words';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { PlayableFilm, Picture } from './frame-source.ts';
 import { usePlayer, type Player } from './use-player.ts';
+import { playerWords as words } from './words.ts';
 
 const {
   film,
@@ -75,7 +76,14 @@ defineExpose({ player, canvas, zoomBy: (factor: number) => zoomTo(view.zoom * fa
     @dblclick="zoomTo(view.zoom > 1 ? 1 : 2.5, $event.offsetX, $event.offsetY)"
   >
     <div class="moved" :style="transform">
-      <canvas ref="canvas" :width="width" :height="height" :data-frame="shown" role="img" :aria-label="`Frame ${shown + 1}`" />
+      <canvas
+        ref="canvas"
+        :width="width"
+        :height="height"
+        :data-frame="shown"
+        role="img"
+        :aria-label="words.frameShown(shown + 1)"
+      />
       <video v-if="plays" v-show="playing" ref="video" :src="film.url" preload="auto" playsinline />
       <slot />
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Px } from '@wax-fist/core/units';
 import { computed, ref, watch } from 'vue';
+import { playerWords as words } from './words.ts';
 
 /** A place of a picture, magnified; over the picture it lies in the corner that is further from that place. */
 const { place, picture, over, frame } = defineProps<{
@@ -31,7 +32,7 @@ watch([() => place, glass, () => frame, () => picture], () => requestAnimationFr
 
 <template>
   <figure class="loupe" :class="corner">
-    <canvas ref="glass" :width="side" :height="side" role="img" :aria-label="`The ${place.name}, ${times} times as large`" />
+    <canvas ref="glass" :width="side" :height="side" role="img" :aria-label="words.theTimesAsLarge(place.name, times)" />
     <figcaption>{{ place.name }}</figcaption>
   </figure>
 </template>

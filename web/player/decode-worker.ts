@@ -5,6 +5,7 @@ import type { FrameIndex } from '@wax-fist/core/units';
 import type { FromDecoder, ToDecoder, WantedStill } from './decode-messages.ts';
 import { askTime, WrongFrame, type PlayableFilm } from './frame-source.ts';
 import type { FrameRun } from './window-plan.ts';
+import { playerWords as words } from './words.ts';
 
 /** Room for rounding when a frame is asked for by its time, in milliseconds. */
 const grace = 0.5;
@@ -23,7 +24,7 @@ let busy = false;
 async function openSink({ url }: PlayableFilm): Promise<VideoSampleSink> {
   const input = new Input({ source: new UrlSource(url), formats: ALL_FORMATS });
   const track = await input.getPrimaryVideoTrack();
-  if (!track) throw new Error('This film has no picture.');
+  if (!track) throw new Error(words.thisFilmHasNoPicture);
   return new VideoSampleSink(track, { hardwareAcceleration: 'prefer-software' });
 }
 
@@ -31,7 +32,7 @@ async function openSink({ url }: PlayableFilm): Promise<VideoSampleSink> {
 function indexOf(sample: VideoSample): FrameIndex {
   const time = sample.timestamp * 1000 - film.firstFrameAt;
   const index = frameAt(film.timeline, time + grace);
-  if (Math.abs(film.timeline[index]! - time) > tolerance) throw new WrongFrame(`No frame is shown at ${time} ms.`);
+  if (Math.abs(film.timeline[index]! - time) > tolerance) throw new WrongFrame(words.noFrameIsShownAt(time));
   return index;
 }
 
@@ -39,10 +40,10 @@ const secondsOf = (index: FrameIndex): number => askTime(film, index, grace) / 1
 
 async function oneSample(index: FrameIndex): Promise<VideoSample> {
   const sample = await (await sink).getSample(secondsOf(index));
-  if (!sample) throw new WrongFrame(`Frame ${index} cannot be found.`);
+  if (!sample) throw new WrongFrame(words.frameCannotBeFound(index));
   if (indexOf(sample) === index) return sample;
   sample.close();
-  throw new WrongFrame(`Another frame came instead of ${index}.`);
+  throw new WrongFrame(words.anotherFrameCameInsteadOf(index));
 }
 
 function handOver(sample: VideoSample, index: FrameIndex): void {

@@ -1,6 +1,7 @@
 import { frameAt } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
 import { askTime, WrongFrame, type PlayableFilm, type FrameSource, type Picture } from './frame-source.ts';
+import { playerWords as words } from './words.ts';
 
 /** Milliseconds beyond a frame's own time: the exact time gives the frame before now and then, the middle misses long gaps. */
 const grace = 4;
@@ -16,7 +17,7 @@ export function elementFrames(film: PlayableFilm): FrameSource {
   video.src = film.url;
   const loaded = new Promise<void>((resolve, reject) => {
     video.addEventListener('loadeddata', () => resolve(), { once: true });
-    video.addEventListener('error', () => reject(new Error('The film cannot be played.')), { once: true });
+    video.addEventListener('error', () => reject(new Error(words.theFilmCannotBePlayed)), { once: true });
   });
   loaded.catch(() => undefined);
   let turn = 0;
@@ -25,7 +26,7 @@ export function elementFrames(film: PlayableFilm): FrameSource {
   /** Seeks, waits for both signs that the picture is there, and tells which frame it is. */
   async function seek(index: FrameIndex): Promise<FrameIndex> {
     const shown = new Promise<number>((resolve, reject) => {
-      const late = setTimeout(() => reject(new WrongFrame(`Frame ${index} did not come.`)), patience);
+      const late = setTimeout(() => reject(new WrongFrame(words.frameDidNotCome(index))), patience);
       video.requestVideoFrameCallback((_now, { mediaTime }) => {
         clearTimeout(late);
         resolve(mediaTime * 1000);
@@ -41,7 +42,7 @@ export function elementFrames(film: PlayableFilm): FrameSource {
 
   async function bring(index: FrameIndex): Promise<void> {
     for (let attempt = 0; attempt < tries; attempt++) if ((await seek(index)) === index) return;
-    throw new WrongFrame(`Another frame came instead of ${index}.`);
+    throw new WrongFrame(words.anotherFrameCameInsteadOf(index));
   }
 
   return {

@@ -5,6 +5,7 @@ import { onScopeDispose, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Direction, PlayableFilm, FrameSource, Picture } from './frame-source.ts';
 import { openFrames } from './open-frames.ts';
 import { playbackOf, speeds, type Playback, type Speed } from './playback.ts';
+import { playerWords as words } from './words.ts';
 
 export interface Player {
   film: PlayableFilm;
@@ -45,7 +46,7 @@ export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void,
       if (picture?.index === at.value) paint(picture);
       failure.value = undefined;
     } catch (error) {
-      failure.value = `The picture could not be shown: ${messageOf(error)}`;
+      failure.value = words.thePictureCouldNotBe(messageOf(error));
     }
   };
 
@@ -67,7 +68,7 @@ export function usePlayer(film: PlayableFilm, paint: (picture: Picture) => void,
       ?.play(from, speed.value)
       .then(
         () => (playing.value = true),
-        () => (failure.value = 'The browser did not let the film play.'),
+        () => (failure.value = words.theBrowserDidNotLet),
       );
   };
 

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { drawnKey, keyName } from './key-name.ts';
 import type { Keys } from './use-keys.ts';
+import { appWords as words } from '../words.ts';
 
 const open = defineModel<boolean>({ required: true });
 const { keys } = defineProps<{ keys: Keys<Id> }>();
@@ -22,14 +23,14 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <VDialog v-model="open" max-width="1180" scrollable aria-label="Keys" @keydown.capture="onKey">
+  <VDialog v-model="open" max-width="1180" scrollable :aria-label="words.keys" @keydown.capture="onKey">
     <VCard class="pa-5 keys">
       <div class="d-flex align-center mb-2">
-        <h2>Keys</h2>
-        <span class="quiet ml-4">{{ asking ? 'Press the new key; Esc leaves it as it is.' : 'Click a key to change it.' }}</span>
+        <h2>{{ words.keys }}</h2>
+        <span class="quiet ml-4">{{ asking ? words.pressTheNewKeyEsc : words.clickAKeyToChange }}</span>
         <VSpacer />
-        <VBtn variant="text" @click="keys.reset()">All as they came</VBtn>
-        <VBtn color="primary" class="ml-2" @click="open = false">Back to work</VBtn>
+        <VBtn variant="text" @click="keys.reset()">{{ words.allAsTheyCame }}</VBtn>
+        <VBtn color="primary" class="ml-2" @click="open = false">{{ words.backToWork }}</VBtn>
       </div>
       <div class="groups">
         <section v-for="group in groups" :key="group.name">
@@ -40,8 +41,8 @@ function onKey(event: KeyboardEvent): void {
                 <button type="button" @click="asking = action.id">
                   <kbd v-if="asking === action.id">…</kbd>
                   <kbd v-for="key in asking === action.id ? [] : action.keys" :key="key">{{ drawnKey(key) }}</kbd>
-                  <kbd v-if="asking !== action.id && action.keys.length === 0">none</kbd>
-                  <span class="unseen"> change the key for {{ action.name }}</span>
+                  <kbd v-if="asking !== action.id && action.keys.length === 0">{{ words.none }}</kbd>
+                  <span class="unseen">{{ words.changeTheKeyFor(action.name) }}</span>
                 </button>
               </dt>
               <dd>{{ action.name }}</dd>

@@ -7,6 +7,7 @@ import { useAccount } from './account-store.ts';
 import CodeField from '../second-factor/CodeField.vue';
 import DoorSheet from './DoorSheet.vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
+import { accountsWords as words } from './words.ts';
 
 const route = useRoute();
 const router = useRouter();
@@ -26,25 +27,25 @@ const enter = (): Promise<void> =>
 <template>
   <DoorSheet @enter="enter">
     <h1>Wax Fist</h1>
-    <p class="quiet">Film, mark, correct, look again.</p>
+    <p class="quiet">{{ words.filmMarkCorrectLookAgain }}</p>
     <VTextField
       v-model="draft.email"
       v-take-focus
-      label="E-mail"
+      :label="words.eMail"
       type="email"
       autocomplete="username"
       :error-messages="problems.email"
     />
     <VTextField
       v-model="draft.password"
-      label="Password"
+      :label="words.password"
       :type="shown ? 'text' : 'password'"
       autocomplete="current-password"
       :error-messages="problems.password"
     />
-    <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
+    <VCheckbox v-model="shown" :label="words.showThePassword" density="compact" hide-details class="mb-3" />
     <CodeField v-model="draft.code" once-asked :problem="problems.code" class="mb-2" />
     <VAlert v-if="failure" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ failure }}</VAlert>
-    <VBtn type="submit" color="primary" size="large" block :loading="busy">Sign in</VBtn>
+    <VBtn type="submit" color="primary" size="large" block :loading="busy">{{ words.signIn }}</VBtn>
   </DoorSheet>
 </template>

@@ -5,6 +5,7 @@ import { filledPath } from '@wax-fist/contract/endpoint';
 import { percent } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { dayAndTime, fileSize } from '../../app/format.ts';
+import { archivesWords as words } from './words.ts';
 
 /** An archive that was made, or is being made. */
 const { archive } = defineProps<{ archive: Archive }>();
@@ -14,25 +15,27 @@ const url = computed(() => filledPath(archiveEndpoints.archiveFile.path, { archi
 
 <template>
   <li class="row">
-    <b>{{ archive.name || 'The whole club' }}</b>
+    <b>{{ archive.name || words.theWholeClub }}</b>
     <span class="quiet">{{ dayAndTime(archive.askedAt) }}</span>
     <span v-if="archive.state === 'working'" class="grow">
       <VProgressLinear
         :model-value="100 * archive.progress"
         color="primary"
         height="8"
-        :aria-label="`Made: ${percent(archive.progress)}`"
+        :aria-label="words.madeProgress(percent(archive.progress))"
       />
     </span>
     <span v-else-if="archive.state === 'failed'" class="grow text-error">{{ archive.reason }}</span>
     <span v-else class="grow number">{{ fileSize(archive.bytes ?? 0) }}</span>
-    <VBtn v-if="archive.state === 'ready'" variant="outlined" :prepend-icon="mdiDownload" :href="url" download>Download</VBtn>
+    <VBtn v-if="archive.state === 'ready'" variant="outlined" :prepend-icon="mdiDownload" :href="url" download>{{
+      words.download
+    }}</VBtn>
     <VBtn
       v-if="archive.state !== 'working'"
       :icon="mdiDelete"
       variant="text"
       size="small"
-      :aria-label="`Remove the archive of ${archive.name || 'the whole club'}`"
+      :aria-label="words.removeTheArchiveOf(archive.name || words.wholeClubInASentence)"
       @click="$emit('remove')"
     />
   </li>

@@ -11,6 +11,7 @@ import BackupState from '../backups/BackupState.vue';
 import ArchiveRow from './ArchiveRow.vue';
 import ReadArchive from './ReadArchive.vue';
 import { useArchives } from './use-archives.ts';
+import { archivesWords as words } from './words.ts';
 
 /** Everything of a trainee, or of the whole club, as one file: made, taken along, and read in again, here or in another club. */
 const route = useRoute();
@@ -22,26 +23,27 @@ const { value: trainees } = useAnswer(() => everyRow((query) => request(traineeE
 
 <template>
   <div class="page">
-    <div class="page-head"><h1>Archives and backups</h1></div>
+    <div class="page-head">
+      <h1>{{ words.archivesAndBackups }}</h1>
+    </div>
     <PageState :failure="failure" :ready="made !== undefined" @again="again">
       <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <section>
-        <h2>Make one</h2>
+        <h2>{{ words.makeOne }}</h2>
         <p class="quiet">
-          One zip with films, marks, corrections, checklists, schools and call books, in open formats. It holds films of people:
-          give it only to whom they have agreed to.
+          {{ words.oneZipWithFilmsMarks }}
         </p>
         <form class="make" @submit.prevent="archives.make(traineeId)">
           <VAutocomplete
             v-model="traineeId"
-            :items="[{ id: null, name: 'The whole club' }, ...(trainees ?? [])]"
+            :items="[{ id: null, name: words.theWholeClub }, ...(trainees ?? [])]"
             item-value="id"
             item-title="name"
-            label="Of whom"
+            :label="words.ofWhom"
             density="comfortable"
             hide-details
           />
-          <VBtn type="submit" color="primary" :prepend-icon="mdiArchiveArrowDownOutline">Make it</VBtn>
+          <VBtn type="submit" color="primary" :prepend-icon="mdiArchiveArrowDownOutline">{{ words.makeIt }}</VBtn>
         </form>
         <ul v-if="made!.length > 0" class="list">
           <ArchiveRow v-for="one in made" :key="one.id" :archive="one" @remove="archives.remove(one.id)" />

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue';
 import OneFile from '../../app/OneFile.vue';
 import ReadingTable from './ReadingTable.vue';
 import type { useArchives } from './use-archives.ts';
+import { archivesWords as words } from './words.ts';
 
 /** An archive is sent, looked through, and then read in: nothing is written before somebody has seen what that comes to. */
 const { archives } = defineProps<{ archives: ReturnType<typeof useArchives> }>();
@@ -17,35 +18,34 @@ watch(archiveWins, (now) => void (inHand.value && !reading.value && archives.loo
 
 <template>
   <section>
-    <h2>Read one in</h2>
-    <p class="quiet">It is looked through first. Nothing is written before you say so; then all of it is, or nothing.</p>
+    <h2>{{ words.readOneIn }}</h2>
+    <p class="quiet">{{ words.itIsLookedThroughFirst }}</p>
     <OneFile
-      label="Archive (zip)"
+      :label="words.archiveZip"
       accept=".zip,application/zip"
       :disabled="sent !== undefined || working"
       @choose="archives.lookThrough($event, archiveWins)"
     />
     <VProgressLinear v-if="sent !== undefined" :model-value="100 * sent" color="primary" height="8" class="my-2" />
-    <p v-if="sent !== undefined">Sending: {{ percent(sent) }}</p>
+    <p v-if="sent !== undefined">{{ words.sendingSent(percent(sent)) }}</p>
     <template v-if="inHand && shown">
       <h3>{{ inHand.fileName }}</h3>
       <template v-if="shown.state === 'working'">
         <VProgressLinear :model-value="100 * shown.progress" color="primary" height="8" />
-        <p>{{ reading ? 'Reading it in' : 'Looking through it' }}: {{ percent(shown.progress) }}</p>
+        <p>{{ reading ? words.readingItIn : words.lookingThroughIt }}: {{ percent(shown.progress) }}</p>
       </template>
       <p v-else-if="shown.state === 'failed'" class="text-error" role="alert">{{ shown.reason }}</p>
       <template v-else-if="shown.reading">
         <ReadingTable :reading="shown.reading" :looked="!reading" />
         <template v-if="!reading">
-          <VCheckbox
-            v-model="archiveWins"
-            density="compact"
-            hide-details
-            label="Where something is here already and differs, take it from the archive"
-          />
-          <VBtn color="primary" :prepend-icon="mdiDatabaseImportOutline" @click="archives.readIn(archiveWins)">Read it in</VBtn>
+          <VCheckbox v-model="archiveWins" density="compact" hide-details :label="words.whereSomethingIsHereAlready" />
+          <VBtn color="primary" :prepend-icon="mdiDatabaseImportOutline" @click="archives.readIn(archiveWins)">{{
+            words.readItIn
+          }}</VBtn>
         </template>
-        <p v-else role="status"><b>It is read in.</b></p>
+        <p v-else role="status">
+          <b>{{ words.itIsReadIn }}</b>
+        </p>
       </template>
     </template>
   </section>

@@ -2,6 +2,7 @@
 import type { Reading } from '@wax-fist/contract/archives';
 import { computed } from 'vue';
 import { recordName } from './record-names.ts';
+import { archivesWords as words } from './words.ts';
 
 /** What reading an archive would come to, or came to. */
 const { reading } = defineProps<{ reading: Reading; /** It was only looked through. */ looked: boolean }>();
@@ -10,15 +11,17 @@ const rows = computed(() => reading.kinds.filter((one) => one.added + one.change
 </script>
 
 <template>
-  <p v-if="looked && none"><b>Everything in it is here already.</b></p>
+  <p v-if="looked && none">
+    <b>{{ words.everythingInItIsHere }}</b>
+  </p>
   <table>
     <thead>
       <tr>
-        <th>{{ looked ? 'What would happen' : 'What happened' }}</th>
-        <th class="number">added</th>
-        <th class="number">changed</th>
-        <th class="number">the same here</th>
-        <th class="number">refused</th>
+        <th>{{ looked ? words.whatWouldHappen : words.whatHappened }}</th>
+        <th class="number">{{ words.added }}</th>
+        <th class="number">{{ words.changed }}</th>
+        <th class="number">{{ words.theSameHere }}</th>
+        <th class="number">{{ words.refused }}</th>
       </tr>
     </thead>
     <tbody>
@@ -33,7 +36,7 @@ const rows = computed(() => reading.kinds.filter((one) => one.added + one.change
   </table>
   <p v-for="note in reading.notes" :key="note">{{ note }}</p>
   <details v-if="reading.reasons.length > 0" open>
-    <summary>Why some are refused</summary>
+    <summary>{{ words.whySomeAreRefused }}</summary>
     <ul class="bulleted">
       <li v-for="{ name, key, says } in reading.reasons" :key="`${name} ${key}`">
         {{ recordName(name) }} <span class="quiet number">{{ key.slice(0, 8) }}</span>: {{ says }}

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiShieldAlertOutline, mdiShieldCheckOutline } from '@mdi/js';
 import { backupEndpoints } from '@wax-fist/contract/backups';
-import { counted } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { dayAndTime, fileSize } from '../../app/format.ts';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { backupsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** When the club was backed up last, and whether that was read back. */
 const day = 24 * 3_600_000;
@@ -19,21 +20,34 @@ const late = computed(() => !newest.value || Date.now() - new Date(newest.value.
 
 <template>
   <section aria-labelledby="backups">
-    <h2 id="backups">Backups</h2>
+    <h2 id="backups">{{ words.backups }}</h2>
     <PageState :failure="failure" :ready="backups !== undefined" @again="again">
       <p class="state" :class="{ late }" role="status">
         <VIcon :icon="late ? mdiShieldAlertOutline : mdiShieldCheckOutline" size="24" />
         <span v-if="newest">
-          The last one was made on <b class="number">{{ dayAndTime(newest.madeAt) }}</b> and read back on
-          <b class="number">{{ dayAndTime(newest.verifiedAt) }}</b>: the database and {{ counted(newest.films, 'film') }},
-          {{ fileSize(newest.bytes) }}, of which {{ fileSize(newest.added) }} were new.
-          <b v-if="late">That is more than a week ago.</b>
+          <TextWith :text="words.theLastOneWasMade(newest.films, fileSize(newest.bytes), fileSize(newest.added))">
+            <template #madeAt>
+              <b class="number">{{ dayAndTime(newest.madeAt) }}</b>
+            </template>
+            <template #verifiedAt>
+              <b class="number">{{ dayAndTime(newest.verifiedAt) }}</b>
+            </template>
+            <template #part>
+              <b v-if="late">{{ words.thatIsMoreThanA }}</b>
+            </template>
+          </TextWith>
         </span>
-        <b v-else>No backup was ever made: what this machine loses is lost.</b>
+        <b v-else>{{ words.noBackupWasEverMade }}</b>
       </p>
       <p class="quiet">
-        Made on the machine, sealed by a passphrase, with <code>bin/backup FOLDER</code>; put back on an empty one with
-        <code>bin/restore FOLDER</code>. A folder on another disk, every night, is what a club needs.
+        <TextWith :text="words.madeOnTheMachineSealed">
+          <template #code>
+            <code>bin/backup FOLDER</code>
+          </template>
+          <template #code2>
+            <code>bin/restore FOLDER</code>
+          </template>
+        </TextWith>
       </p>
     </PageState>
   </section>

@@ -11,6 +11,8 @@ import { techniqueName } from '@wax-fist/core/technique';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CallSets from './CallSets.vue';
 import CallTranslator from './CallTranslator.vue';
+import { callsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What the numbers mean that are shouted here, and how to say a combination in another way. */
 const catalogue = useCatalogue();
@@ -38,7 +40,7 @@ const rows = computed(() => draft.value?.calls ?? inOrder(picked.value?.calls ??
 const begin = (book: SavedCallBook, copy: boolean): void =>
   void (draft.value = {
     id: copy ? uuid() : book.id,
-    name: copy ? `${book.name}, our way` : book.name,
+    name: copy ? words.ourWay(book.name) : book.name,
     calls: inOrder(book.calls),
   });
 const add = (): void => {
@@ -60,7 +62,7 @@ const save = () =>
     await catalogue.again();
     draft.value = undefined;
     pickedId.value = id;
-    notice.say(`${name} is saved.`);
+    notice.say(words.isSaved(name));
   });
 const remove = (book: SavedCallBook) =>
   carefully(async () => {
@@ -68,7 +70,7 @@ const remove = (book: SavedCallBook) =>
     await request(callEndpoints.removeCallBook, { params: { bookId: id } });
     pickedId.value = undefined;
     await catalogue.again();
-    notice.say(`${name} is removed.`, async () => {
+    notice.say(words.isRemoved(name), async () => {
       await request(callEndpoints.saveCallBook, { params: { bookId: id }, body: { id, name, calls } });
       await catalogue.again();
       pickedId.value = id;
@@ -84,14 +86,17 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
 
 <template>
   <div class="page">
-    <h1>Call books</h1>
+    <h1>{{ words.callBooks }}</h1>
     <p class="quiet lead">
-      Numbers mean lead and rear, so a southpaw’s 1 is the right hand. Which book is counted by, the
-      <RouterLink :to="{ name: 'schools' }">school</RouterLink> says; on the bench its numbers are the keys.
+      <TextWith :text="words.numbersMeanLeadAndRear">
+        <template #link>
+          <RouterLink :to="{ name: 'schools' }">{{ words.school }}</RouterLink>
+        </template>
+      </TextWith>
     </p>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
     <div class="page-columns books-first">
-      <section aria-label="Books">
+      <section :aria-label="words.books">
         <VTabs
           :model-value="draft ? undefined : picked?.id"
           color="primary"
@@ -100,20 +105,33 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
           @update:model-value="pick($event as string)"
         >
           <VTab v-for="book in catalogue.books" :key="book.id" :value="book.id" class="text-none">
-            {{ book.name }}<small v-if="book.id === used" class="quiet ml-1">in use</small>
+            {{ book.name }}<small v-if="book.id === used" class="quiet ml-1">{{ words.inUse }}</small>
           </VTab>
         </VTabs>
-        <VTextField v-if="draft" v-model="draft.name" label="Name" density="compact" maxlength="120" class="mt-3" />
+        <VTextField v-if="draft" v-model="draft.name" :label="words.name" density="compact" maxlength="120" class="mt-3" />
         <ol class="calls">
           <li v-for="(row, place) in rows" :key="place">
             <template v-if="draft">
-              <VTextField v-model="row.number" aria-label="Number" density="compact" hide-details class="number" maxlength="2" />
-              <VAutocomplete v-model="row.technique" :items="names" aria-label="Technique" density="compact" hide-details />
+              <VTextField
+                v-model="row.number"
+                :aria-label="words.number"
+                density="compact"
+                hide-details
+                class="number"
+                maxlength="2"
+              />
+              <VAutocomplete
+                v-model="row.technique"
+                :items="names"
+                :aria-label="words.technique"
+                density="compact"
+                hide-details
+              />
               <VBtn
                 :icon="mdiDeleteOutline"
                 size="x-small"
                 variant="text"
-                :aria-label="`Take ${row.number} out`"
+                :aria-label="words.takeOut(row.number)"
                 @click="draft.calls.splice(place, 1)"
               />
             </template>
@@ -127,15 +145,15 @@ const names = computed(() => [...catalogue.newest.techniques.values()].map(({ id
         </ol>
         <div class="acts">
           <template v-if="draft">
-            <VBtn color="primary" @click="save">Save this book</VBtn>
-            <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="add">A number more</VBtn>
-            <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
+            <VBtn color="primary" @click="save">{{ words.saveThisBook }}</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="add">{{ words.aNumberMore }}</VBtn>
+            <VBtn variant="text" @click="draft = undefined">{{ words.leaveIt }}</VBtn>
           </template>
-          <p v-else-if="!mayChange" class="quiet">The head coach changes the books.</p>
+          <p v-else-if="!mayChange" class="quiet">{{ words.theHeadCoachChangesThe }}</p>
           <template v-else-if="picked">
-            <VBtn v-if="!picked.ready" variant="outlined" @click="begin(picked, false)">Change</VBtn>
-            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="begin(picked, true)">Copy and change</VBtn>
-            <VBtn v-if="!picked.ready" variant="text" @click="remove(picked)">Remove</VBtn>
+            <VBtn v-if="!picked.ready" variant="outlined" @click="begin(picked, false)">{{ words.change }}</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="begin(picked, true)">{{ words.copyAndChange }}</VBtn>
+            <VBtn v-if="!picked.ready" variant="text" @click="remove(picked)">{{ words.remove }}</VBtn>
           </template>
         </div>
       </section>

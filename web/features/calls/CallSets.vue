@@ -10,6 +10,7 @@ import { request } from '../../app/request.ts';
 import { useNotice } from '../../app/notice-store.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from './CombinationField.vue';
+import { callsWords as words } from './words.ts';
 
 /** Sets that are learned by heart. Kept in words, so that they mean the same with every book. */
 const { book, catalogue } = defineProps<{ book: CallBook; catalogue: Catalogue }>();
@@ -27,14 +28,14 @@ async function add(): Promise<void> {
   const parsed = parseCombination(text.value, { book, catalogue });
   if (!parsed.ok) return void (remark.value = parsed.errors[0]!.says);
   const set = { id: uuid(), name: name.value, recipe: sayInWords(parsed.combination, catalogue) };
-  await act(keep(set).then(() => notice.say(`${set.name} is kept.`)));
+  await act(keep(set).then(() => notice.say(words.isKept(set.name))));
   if (!remark.value) name.value = text.value = '';
 }
 const keep = (set: CallSet) => request(callEndpoints.saveCallSet, { params: { setId: set.id }, body: set });
 const remove = (set: CallSet) =>
   act(
     request(callEndpoints.removeCallSet, { params: { setId: set.id } }).then(() =>
-      notice.say(`${set.name} is removed.`, () => keep(set).then(again)),
+      notice.say(words.isRemoved(set.name), () => keep(set).then(again)),
     ),
   );
 const inNumbers = ({ recipe }: CallSet): string => {
@@ -44,8 +45,8 @@ const inNumbers = ({ recipe }: CallSet): string => {
 </script>
 
 <template>
-  <section aria-label="Sets">
-    <h2>Sets to know by heart</h2>
+  <section :aria-label="words.sets">
+    <h2>{{ words.setsToKnowByHeart }}</h2>
     <VAlert v-if="remark ?? failure" type="warning" variant="tonal" density="compact" role="alert">{{
       remark ?? failure
     }}</VAlert>
@@ -54,16 +55,22 @@ const inNumbers = ({ recipe }: CallSet): string => {
         <b>{{ set.name }}</b>
         <span>{{ set.recipe }}</span>
         <span class="number quiet">{{ inNumbers(set) }}</span>
-        <VBtn :icon="mdiDeleteOutline" size="x-small" variant="text" :aria-label="`Remove ${set.name}`" @click="remove(set)" />
+        <VBtn
+          :icon="mdiDeleteOutline"
+          size="x-small"
+          variant="text"
+          :aria-label="words.removeName(set.name)"
+          @click="remove(set)"
+        />
       </li>
       <li v-if="sets?.length === 0" class="quiet none">
-        None yet. A grade’s combinations go here, and from here into a round’s plan.
+        {{ words.noneYetAGradesCombinations }}
       </li>
     </ul>
     <form class="add" @submit.prevent="add">
-      <VTextField v-model="name" label="Name" density="compact" hide-details maxlength="120" class="name" />
-      <CombinationField v-model="text" label="Combination" :book="book" :catalogue="catalogue" class="what" />
-      <VBtn type="submit" variant="outlined" :disabled="!name.trim() || !text.trim()">Add</VBtn>
+      <VTextField v-model="name" :label="words.name" density="compact" hide-details maxlength="120" class="name" />
+      <CombinationField v-model="text" :label="words.combination" :book="book" :catalogue="catalogue" class="what" />
+      <VBtn type="submit" variant="outlined" :disabled="!name.trim() || !text.trim()">{{ words.add }}</VBtn>
     </form>
   </section>
 </template>

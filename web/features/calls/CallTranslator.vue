@@ -4,6 +4,8 @@ import { parseCombination, sayInNumbers, sayInWords, sayWithHands, withoutNumber
 import { stances, type Catalogue } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import CombinationField from './CombinationField.vue';
+import { callsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** A combination in the numbers of one book, said in every other way. */
 const { books, book, catalogue } = defineProps<{ books: readonly SavedCallBook[]; book: SavedCallBook; catalogue: Catalogue }>();
@@ -13,9 +15,9 @@ const said = computed(() => {
   if (!parsed.ok) return [];
   const { combination } = parsed;
   return [
-    { name: 'In words', said: sayInWords(combination, catalogue), missing: [] },
+    { name: words.inWords, said: sayInWords(combination, catalogue), missing: [] },
     ...stances.map((stance) => ({
-      name: stance === 'orthodox' ? 'Orthodox throws' : 'Southpaw throws',
+      name: stance === 'orthodox' ? words.orthodoxThrows : words.southpawThrows,
       said: sayWithHands(combination, catalogue, stance),
       missing: [],
     })),
@@ -31,19 +33,34 @@ const said = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Say it another way">
-    <h2>Say it another way</h2>
+  <section :aria-label="words.sayItAnotherWay">
+    <h2>{{ words.sayItAnotherWay }}</h2>
     <p class="quiet mb-5">
-      In {{ book.name }}: <code>-</code> or a space between, a comma after a name, <code>b</code> to the body, <code>f</code> a
-      feint, <code>x3</code> three times, brackets, <code>+</code> together, and every name.
+      <TextWith :text="words.inOrASpaceBetween(book.name)">
+        <template #code>
+          <code>-</code>
+        </template>
+        <template #code2>
+          <code>b</code>
+        </template>
+        <template #code3>
+          <code>f</code>
+        </template>
+        <template #code4>
+          <code>x3</code>
+        </template>
+        <template #code5>
+          <code>+</code>
+        </template>
+      </TextWith>
     </p>
-    <CombinationField v-model="text" label="Combination" :book="book" :catalogue="catalogue" />
+    <CombinationField v-model="text" :label="words.combination" :book="book" :catalogue="catalogue" />
     <dl>
       <div v-for="one in said" :key="one.name">
         <dt class="quiet">{{ one.name }}</dt>
         <dd>
           {{ one.said }}
-          <small v-if="one.missing.length > 0" class="quiet">(no number for {{ one.missing.join(', ') }})</small>
+          <small v-if="one.missing.length > 0" class="quiet">{{ words.noNumberFor(one.missing.join(', ')) }}</small>
         </dd>
       </div>
     </dl>

@@ -2,6 +2,7 @@
 import { parseCombination, parseRecipe, type CallBook, type CallError } from '@wax-fist/core/calls';
 import type { Catalogue, Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
+import { callsWords as words } from './words.ts';
 
 /** A line in which a combination, or a round's recipe, is written; what cannot be read is marked at its place. */
 const text = defineModel<string>({ required: true });
@@ -48,7 +49,7 @@ const put = ({ at, length }: CallError, name: string): void =>
         >
         {{ error.says }}
         <template v-if="error.nearest.length > 0">
-          Perhaps
+          {{ words.perhaps }}
           <button v-for="name in error.nearest" :key="name" type="button" @click="put(error, name)">{{ name }}</button>
         </template>
       </li>

@@ -6,6 +6,7 @@ import { wholeDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { cardsWords as words } from './words.ts';
 
 /** The address that shows a card to whoever has it: made, copied and withdrawn by the coach. */
 const { card } = defineProps<{ card: Card }>();
@@ -22,12 +23,12 @@ const make = (): Promise<void> => tried(() => request(cardEndpoints.linkCard, pa
 const withdraw = (): Promise<void> =>
   tried(async () => {
     await request(cardEndpoints.withdrawLink, params.value);
-    notice.say('The link is withdrawn: nobody gets in by it any more.');
+    notice.say(words.theLinkIsWithdrawnNobody);
   });
 async function copy(): Promise<void> {
   await navigator.clipboard.writeText(address.value!).then(
-    () => notice.say('The link is copied.'),
-    () => notice.say('This browser does not let pages copy. Mark the link and copy it by hand.'),
+    () => notice.say(words.theLinkIsCopied),
+    () => notice.say(words.thisBrowserDoesNotLet),
   );
 }
 </script>
@@ -35,12 +36,12 @@ async function copy(): Promise<void> {
 <template>
   <p class="no-print link">
     <template v-if="card.link">
-      <span>Whoever has this link sees the card, until {{ wholeDay(card.link.endsOn) }}:</span>
+      <span>{{ words.whoeverHasThisLinkSees(wholeDay(card.link.endsOn)) }}</span>
       <a :href="address!" class="number">{{ address }}</a>
-      <VBtn variant="text" :prepend-icon="mdiContentCopy" @click="copy">Copy</VBtn>
-      <VBtn variant="text" :prepend-icon="mdiLinkOff" @click="withdraw">Withdraw</VBtn>
+      <VBtn variant="text" :prepend-icon="mdiContentCopy" @click="copy">{{ words.copy }}</VBtn>
+      <VBtn variant="text" :prepend-icon="mdiLinkOff" @click="withdraw">{{ words.withdraw }}</VBtn>
     </template>
-    <VBtn v-else variant="outlined" :prepend-icon="mdiLinkPlus" @click="make">Link for the trainee</VBtn>
+    <VBtn v-else variant="outlined" :prepend-icon="mdiLinkPlus" @click="make">{{ words.linkForTheTrainee }}</VBtn>
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { frequencyNames } from '@wax-fist/core/correction';
 import { percent, wholeDay } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
 import CardStill from './CardStill.vue';
+import { cardsWords as words } from './words.ts';
 
 /** What a trainee takes home: one cue, three stills, the drill, how it stands, and when it is looked at again. */
 defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
@@ -20,7 +21,7 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
     </header>
     <p class="cue">{{ card.cue }}</p>
     <p v-if="card.drill" class="drill">
-      <b>Drill</b> {{ card.drill
+      <b>{{ words.drill }}</b> {{ card.drill
       }}<template v-if="card.often"
         >, <b>{{ frequencyNames[card.often] }}</b></template
       >
@@ -30,20 +31,22 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
         <slot :still="still" />
       </CardStill>
     </div>
-    <p v-else class="quiet">No strike is marked for this yet, so there is no picture.</p>
+    <p v-else class="quiet">{{ words.noStrikeIsMarkedFor }}</p>
     <p v-if="card.why" class="why">{{ card.why }}</p>
     <footer>
       <div v-if="card.counted">
-        <span class="quiet">Last counted</span><b class="number big">{{ card.counted.of }}</b
+        <span class="quiet">{{ words.lastCounted }}</span><b class="number big">{{ card.counted.of }}</b
         ><span class="number">{{ card.counted.says }}</span>
       </div>
       <div>
-        <span class="quiet">Aim</span><b class="number big">{{ percent(card.target) }}</b
-        ><span>or fewer faults</span>
+        <span class="quiet">{{ words.aim }}</span><b class="number big">{{ percent(card.target) }}</b
+        ><span>{{ words.orFewerFaults }}</span>
       </div>
       <div>
-        <span class="quiet">We look again</span><b class="big">{{ card.recheckOn ? wholeDay(card.recheckOn) : 'not set' }}</b
-        ><span class="quiet">made on {{ wholeDay(card.madeOn) }}</span>
+        <span class="quiet">{{ words.weLookAgain }}</span><b class="big">{{
+          card.recheckOn ? wholeDay(card.recheckOn) : words.notSet
+        }}</b
+        ><span class="quiet">{{ words.madeOn(wholeDay(card.madeOn)) }}</span>
       </div>
     </footer>
   </article>

@@ -2,6 +2,7 @@
 import { mdiChevronLeft, mdiChevronRight, mdiImageRefreshOutline } from '@mdi/js';
 import type { CardStillOfFilm } from '@wax-fist/contract/cards';
 import { computed } from 'vue';
+import { cardsWords as words } from './words.ts';
 
 /** The coach sets a still: a frame on or back, or another strike. */
 const { still, others } = defineProps<{
@@ -15,10 +16,10 @@ const step = (frames: number): void => emit('choose', { strikeId: still.strikeId
 const origin = computed(
   () =>
     ({
-      moment: 'as it is judged',
-      found: 'where it leaves the clean one',
-      likely: 'half way: look yourself',
-      set: 'set by you',
+      moment: words.asItIsJudged,
+      found: words.whereItLeavesTheClean,
+      likely: words.halfWayLookYourself,
+      set: words.setByYou,
     })[still.origin],
 );
 function another(): void {
@@ -34,7 +35,7 @@ function another(): void {
       size="small"
       variant="text"
       :disabled="busy || still.frame <= still.fromFrame"
-      aria-label="A frame back"
+      :aria-label="words.aFrameBack"
       @click="step(-1)"
     />
     <VBtn
@@ -42,7 +43,7 @@ function another(): void {
       size="small"
       variant="text"
       :disabled="busy || still.frame >= still.toFrame"
-      aria-label="A frame on"
+      :aria-label="words.aFrameOn"
       @click="step(1)"
     />
     <VBtn
@@ -51,8 +52,8 @@ function another(): void {
       size="small"
       variant="text"
       :disabled="busy"
-      aria-label="Another strike"
-      title="Another strike"
+      :aria-label="words.anotherStrike"
+      :title="words.anotherStrike"
       @click="another"
     />
     <span class="quiet">{{ origin }}</span>

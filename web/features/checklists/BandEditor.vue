@@ -6,6 +6,8 @@ import { computed, ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import BandMark from './BandMark.vue';
+import { checklistsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** The four ends of a band, drawn, with what they would make of the strikes that were measured already. */
 const { band, usual, measure, technique } = defineProps<{
@@ -23,7 +25,7 @@ watch(
     (ends.value = [beyond[0], clean[0], clean[1], beyond[1]].map((end) => (end === null ? '' : String(end)))),
   { immediate: true },
 );
-const names = ['Watch from', 'Clean from', 'Clean to', 'Watch to'];
+const names = [words.watchFrom, words.cleanFrom, words.cleanTo, words.watchTo];
 const { value: reps } = useAnswer(() => request(checklistEndpoints.measuredStrikes, { params: { technique, measure } }));
 
 const typed = computed<Band>(() => {
@@ -38,9 +40,9 @@ const keep = (): void => {
 };
 /** How many of the measured strikes would be proposed as what. */
 const counted = (of: Band) => {
-  const verdicts = (reps.value ?? []).map((one) => proposalFor(of, one)?.verdict ?? 'too close');
+  const verdicts = (reps.value ?? []).map((one) => proposalFor(of, one)?.verdict ?? words.tooClose);
   const count = (what: string): number => verdicts.filter((verdict) => verdict === what).length;
-  return `${count('clean')} clean, ${count('watch')} watch, ${count('fault')} fault, ${count('too close')} too close to call`;
+  return words.cleanWatchFaultTooClose(count('clean'), count('watch'), count('fault'), count(words.tooClose));
 };
 </script>
 
@@ -57,18 +59,22 @@ const counted = (of: Band) => {
         v-model="ends[place]"
         :label="name"
         inputmode="decimal"
-        placeholder="open"
+        :placeholder="words.open"
         density="compact"
         hide-details
         @change="keep"
       />
-      <VBtn v-if="band" variant="text" size="small" @click="emit('change', undefined)">As it ships</VBtn>
+      <VBtn v-if="band" variant="text" size="small" @click="emit('change', undefined)">{{ words.asItShips }}</VBtn>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="reps && reps.length > 0" class="quiet" data-effect>
-      Of {{ reps.length }} measured: {{ counted(typed) }}<template v-if="band"> (as it ships: {{ counted(usual) }})</template>.
+      <TextWith :text="words.ofMeasured(reps.length, counted(typed))">
+        <template #usual>
+          <template v-if="band">{{ words.asItShipsUsual(counted(usual)) }}</template>
+        </template>
+      </TextWith>
     </p>
-    <p v-else class="quiet">No strike is measured for this yet.</p>
+    <p v-else class="quiet">{{ words.noStrikeIsMeasuredFor }}</p>
   </fieldset>
 </template>
 

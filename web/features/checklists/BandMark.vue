@@ -3,6 +3,7 @@ import { isMeasureId, measures, verdictIn, type Band } from '@wax-fist/core/tech
 import { computed } from 'vue';
 import { endsOf, scaleFor } from './band-scale.ts';
 import { measuredInWords, valueInWords } from './measured-words.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** A band from fault over watch to clean, and on it what was measured with its spread. Never a bare number. */
 const {
@@ -45,7 +46,7 @@ const told = computed(() => {
 const said = (value: number): string => valueInWords(measure, value);
 const label = computed(() => {
   const edges = (name: string, [from, to]: Band['clean']): string =>
-    `${name} ${from === null ? '' : `from ${said(from)} `}${to === null ? '' : `to ${said(to)}`}`.trim();
+    `${name} ${from === null ? '' : words.fromFrom(said(from))}${to === null ? '' : words.toTo(said(to))}`.trim();
   const measured = values.length === 1 ? `${measuredInWords(measure, values[0]!)}; ` : '';
   return `${measured}${edges('clean', band.clean)}; ${edges('watch', band.watch)}`;
 });

@@ -11,6 +11,7 @@ import { useCatalogue } from './catalogue-store.ts';
 import EditorRow from './EditorRow.vue';
 import OwnCheckpointDialog from './OwnCheckpointDialog.vue';
 import { useRowsEditor } from './use-rows-editor.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** Changes one technique's checklist and saves it as a new version of all. */
 const { technique } = defineProps<{ technique: string }>();
@@ -71,7 +72,7 @@ async function save(): Promise<void> {
     await request(checklistEndpoints.saveChecklists, {
       body: {
         basedOn: catalogue.version,
-        note: note.value.trim() || `${techniqueName(catalogue.newest, technique)} changed`,
+        note: note.value.trim() || words.changedNewest(techniqueName(catalogue.newest, technique)),
         edits: edits as never,
       },
     });
@@ -85,7 +86,7 @@ async function save(): Promise<void> {
   }
 }
 let saved = false;
-const mayLeave = (): boolean => saved || !editor.changed.value || window.confirm('Leave without saving what you changed here?');
+const mayLeave = (): boolean => saved || !editor.changed.value || window.confirm(words.leaveWithoutSavingWhatYou);
 onBeforeRouteLeave(mayLeave);
 const leave = (): void => {
   if (mayLeave()) emit('done');
@@ -93,24 +94,24 @@ const leave = (): void => {
 </script>
 
 <template>
-  <section aria-label="Change the checklist">
+  <section :aria-label="words.changeTheChecklist">
     <div class="tools">
       <VAutocomplete
         v-model="chosen"
         :items="others"
-        label="Add a checkpoint"
+        :label="words.addACheckpoint"
         density="compact"
         hide-details
         class="add"
         @update:model-value="add"
       />
-      <VBtn variant="outlined" size="small" :prepend-icon="mdiPlus" @click="adding = true">One of our own</VBtn>
+      <VBtn variant="outlined" size="small" :prepend-icon="mdiPlus" @click="adding = true">{{ words.oneOfOurOwn }}</VBtn>
       <VSpacer />
       <VBtn
         :icon="mdiUndo"
         size="small"
         variant="text"
-        aria-label="Undo"
+        :aria-label="words.undo"
         :disabled="!editor.canUndo.value"
         @click="editor.undo"
       />
@@ -118,11 +119,11 @@ const leave = (): void => {
         :icon="mdiRedo"
         size="small"
         variant="text"
-        aria-label="Redo"
+        :aria-label="words.redo"
         :disabled="!editor.canRedo.value"
         @click="editor.redo"
       />
-      <VBtn variant="text" @click="leave">Leave it</VBtn>
+      <VBtn variant="text" @click="leave">{{ words.leaveIt }}</VBtn>
     </div>
     <VueDraggable v-model="list" tag="ul" handle=".grip" :animation="120" class="rows">
       <EditorRow
@@ -144,12 +145,12 @@ const leave = (): void => {
     </VueDraggable>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
     <form class="save" @submit.prevent="save">
-      <VTextField v-model="note" label="What changed, in a line" density="compact" hide-details maxlength="200" />
-      <VBtn type="submit" color="primary" :disabled="!editor.changed.value || problems.size > 0" :loading="busy"
-        >Save as version {{ catalogue.version + 1 }}</VBtn
-      >
+      <VTextField v-model="note" :label="words.whatChangedInALine" density="compact" hide-details maxlength="200" />
+      <VBtn type="submit" color="primary" :disabled="!editor.changed.value || problems.size > 0" :loading="busy">{{
+        words.saveAsVersion(catalogue.version + 1)
+      }}</VBtn>
     </form>
-    <p class="quiet">Sessions that are here already keep the version by which they were judged.</p>
+    <p class="quiet">{{ words.sessionsThatAreHereAlready }}</p>
     <OwnCheckpointDialog v-model="adding" @added="addOwn" />
   </section>
 </template>

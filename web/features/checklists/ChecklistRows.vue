@@ -15,6 +15,7 @@ import BandMark from './BandMark.vue';
 import FamilySign from './FamilySign.vue';
 import StillPicture from '../stills/StillPicture.vue';
 import { schoolPicture, shippedStill } from '../stills/shipped-stills.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** A checklist to be read: question, what clean is, what is said when it is not, the cue and the band. */
 const { rows, catalogue, technique, school } = defineProps<{
@@ -27,18 +28,18 @@ const { rows, catalogue, technique, school } = defineProps<{
 const pictures = computed(() =>
   rows.map(({ checkpoint: { id, faults } }) => {
     const told = [
-      { still: schoolPicture(technique, id, school), says: 'As this school has it' },
-      { still: shippedStill(technique, id, 'fault'), says: `Not so: ${faults[0]}` },
-      { still: shippedStill(technique, id, 'clean'), says: 'So' },
+      { still: schoolPicture(technique, id, school), says: words.asThisSchoolHasIt },
+      { still: shippedStill(technique, id, 'fault'), says: words.notSo(faults[0] ?? '') },
+      { still: shippedStill(technique, id, 'clean'), says: words.so },
     ];
     return told.flatMap(({ still, says }) => (still ? [{ still, says }] : []))[0];
   }),
 );
 const by = {
   measure: bandSource,
-  technique: `this technique’s own, ${bandSource}`,
-  school: 'by the school',
-  club: 'set by the club',
+  technique: words.thisTechniquesOwn(bandSource),
+  school: words.byTheSchool,
+  club: words.setByTheClub,
 } as const;
 /** What often lies upstream of a row, among those of this checklist. */
 const causesOf = (id: string): string =>
@@ -46,7 +47,11 @@ const causesOf = (id: string): string =>
     .map(({ name }) => name.toLowerCase())
     .join(', ');
 const readBy = (measure: string): string =>
-  measure === 'ear' ? 'coach’s ear' : isMeasureId(measure) ? `${measures[measure].name}, ${measures[measure].of}` : 'coach’s eye';
+  measure === 'ear'
+    ? words.coachsEar
+    : isMeasureId(measure)
+      ? `${measures[measure].name}, ${measures[measure].of}`
+      : words.coachsEye;
 </script>
 
 <template>
@@ -57,16 +62,18 @@ const readBy = (measure: string): string =>
       <div>
         <h3>{{ checkpoint.question }}</h3>
         <p>
-          {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
+          {{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span>
         </p>
         <p class="quiet">
-          {{ checkpoint.why }}<template v-if="causesOf(checkpoint.id)"> Look first at: {{ causesOf(checkpoint.id) }}.</template>
+          {{ checkpoint.why }}<template v-if="causesOf(checkpoint.id)">{{ words.lookFirstAt(causesOf(checkpoint.id)) }}</template>
         </p>
         <p class="foot">
           <q>{{ checkpoint.cues[0] }}</q>
           <span class="quiet">{{ severityNames[checkpoint.severity] }}</span>
-          <span class="quiet">from {{ checkpoint.views.map((view) => viewNames[view].toLowerCase()).join(', ') }}</span>
-          <span v-if="checkpoint.leastRate > 30" class="quiet">at 60 frames a second or more</span>
+          <span class="quiet">{{
+            words.fromViews(checkpoint.views.map((view) => viewNames[view].toLowerCase()).join(', '))
+          }}</span>
+          <span v-if="checkpoint.leastRate > 30" class="quiet">{{ words.atFramesASecondOr }}</span>
         </p>
       </div>
       <div class="measure">
@@ -74,8 +81,8 @@ const readBy = (measure: string): string =>
         <p class="quiet">
           {{ readBy(checkpoint.measure) }}<template v-if="bandBy"> · {{ by[bandBy] }}</template>
         </p>
-        <p v-if="reported" class="quiet">Told only: no fault in this school.</p>
-        <p v-if="fixed" class="quiet">A fault in every school.</p>
+        <p v-if="reported" class="quiet">{{ words.toldOnlyNoFaultIn }}</p>
+        <p v-if="fixed" class="quiet">{{ words.aFaultInEverySchool }}</p>
       </div>
       <figure v-if="pictures[place]">
         <StillPicture :still="pictures[place].still" />

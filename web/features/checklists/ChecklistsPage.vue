@@ -15,13 +15,14 @@ import {
 } from '@wax-fist/core/technique';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { counted } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from './catalogue-store.ts';
 import FamilySign from './FamilySign.vue';
 import OwnTechniqueDialog from './OwnTechniqueDialog.vue';
 import VersionPanel from './VersionPanel.vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
+import { checklistsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Everything that can be thrown and looked at: found by any name, browsed by kind. */
 const catalogue = useCatalogue();
@@ -62,29 +63,33 @@ const first = (): void => {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Checklists</h1>
+      <h1>{{ words.checklists }}</h1>
       <VTextField
         v-model="typed"
         v-take-focus
         :prepend-inner-icon="mdiMagnify"
-        label="Find a technique, a fault or a cue"
-        placeholder="roundhouse, lazy hand, touch home …"
+        :label="words.findATechniqueAFault"
+        :placeholder="words.roundhouseLazyHandTouchHome"
         density="compact"
         hide-details
         clearable
         class="find"
         @keydown.enter="first"
       />
-      <VBtn variant="outlined" :prepend-icon="mdiSourceBranch" :to="{ name: 'schools' }">Schools</VBtn>
-      <VBtn variant="outlined" :prepend-icon="mdiNumeric" :to="{ name: 'call-books' }">Call books</VBtn>
-      <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheckOutline" :to="{ name: 'reviewing' }">How we review</VBtn>
-      <VBtn variant="outlined" :prepend-icon="mdiRulerSquare" :to="{ name: 'measures' }">Measures</VBtn>
-      <VBtn v-if="mayChange" variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">A technique of our own</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiSourceBranch" :to="{ name: 'schools' }">{{ words.schools }}</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiNumeric" :to="{ name: 'call-books' }">{{ words.callBooks }}</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheckOutline" :to="{ name: 'reviewing' }">{{
+        words.howWeReview
+      }}</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiRulerSquare" :to="{ name: 'measures' }">{{ words.measures }}</VBtn>
+      <VBtn v-if="mayChange" variant="outlined" :prepend-icon="mdiPlus" @click="adding = true">{{
+        words.aTechniqueOfOurOwn
+      }}</VBtn>
     </div>
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert" class="mb-4">{{ failure }}</VAlert>
 
-    <section v-if="typed" aria-label="Found">
-      <p v-if="found.length === 0" class="empty">Nothing is called so. Try another word for it.</p>
+    <section v-if="typed" :aria-label="words.found">
+      <p v-if="found.length === 0" class="empty">{{ words.nothingIsCalledSoTry }}</p>
       <ul class="found">
         <li v-for="one in found" :key="`${one.kind} ${one.id}`">
           <FamilySign v-if="one.family" :family="one.family" />
@@ -94,13 +99,16 @@ const first = (): void => {
           <span v-else class="name">{{ one.name }}</span>
           <span class="quiet">{{ one.by }}</span>
           <span v-if="one.kind === 'checkpoint'" class="in">
-            in
-            <template v-for="(id, place) in one.techniques.slice(0, 4)" :key="id"
-              ><RouterLink :to="{ name: 'technique', params: { technique: id }, hash: `#${one.id}` }">{{
-                techniqueName(catalogue.newest, id)
-              }}</RouterLink
-              >{{ place < Math.min(3, one.techniques.length - 1) ? ', ' : '' }}</template
-            >{{ one.techniques.length > 4 ? ` and ${one.techniques.length - 4} more` : '' }}
+            <TextWith :text="words.inTechniques(one.techniques.length > 4 ? words.andMore(one.techniques.length - 4) : '')">
+              <template #place>
+                <template v-for="(id, place) in one.techniques.slice(0, 4)" :key="id"
+                  ><RouterLink :to="{ name: 'technique', params: { technique: id }, hash: `#${one.id}` }">{{
+                    techniqueName(catalogue.newest, id)
+                  }}</RouterLink
+                  >{{ place < Math.min(3, one.techniques.length - 1) ? ', ' : '' }}</template
+                >
+              </template>
+            </TextWith>
           </span>
         </li>
       </ul>
@@ -108,9 +116,20 @@ const first = (): void => {
 
     <template v-else>
       <p class="quiet lead">
-        {{ counted(catalogue.newest.techniques.size, 'technique') }} and {{ catalogue.newest.checkpoints.size }} checkpoints, as
-        <RouterLink :to="{ name: 'schools' }">{{ club.name }}</RouterLink> judges them: guard at the
-        {{ chosen(club, 'guard-line').name.toLowerCase() }}, {{ chosen(club, 'arm').name.toLowerCase() }} at contact.
+        <TextWith
+          :text="
+            words.techniqueAndCheckpointsAs(
+              catalogue.newest.techniques.size,
+              catalogue.newest.checkpoints.size,
+              chosen(club, 'guard-line').name.toLowerCase(),
+              chosen(club, 'arm').name.toLowerCase(),
+            )
+          "
+        >
+          <template #link>
+            <RouterLink :to="{ name: 'schools' }">{{ club.name }}</RouterLink>
+          </template>
+        </TextWith>
       </p>
       <div class="kinds">
         <section v-for="{ kind, techniques } in byKind" :key="kind">
@@ -118,7 +137,7 @@ const first = (): void => {
           <ul>
             <li v-for="{ id, name, changed } in techniques" :key="id">
               <RouterLink :to="{ name: 'technique', params: { technique: id } }">{{ name }}</RouterLink>
-              <small v-if="changed" class="quiet"> changed by us</small>
+              <small v-if="changed" class="quiet ml-1">{{ words.changedByUs }}</small>
             </li>
           </ul>
         </section>

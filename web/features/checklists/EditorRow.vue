@@ -13,6 +13,7 @@ import {
 import { computed } from 'vue';
 import BandEditor from './BandEditor.vue';
 import FamilySign from './FamilySign.vue';
+import { checklistsWords as words } from './words.ts';
 
 /** One row of a checklist while it is changed. */
 const { row, checkpoint, catalogue, technique } = defineProps<{
@@ -33,10 +34,10 @@ const usualBand = computed<Band | undefined>(() =>
 );
 const fixed = computed(() => fixedFor(technique, checkpoint.id)?.says);
 const text = (event: Event): string => (event.target as HTMLInputElement).value.trim();
-const words = [
-  { key: 'question', label: 'Question', ships: () => checkpoint.question },
-  { key: 'clean', label: 'What clean is', ships: () => checkpoint.clean },
-  { key: 'cue', label: 'Cue', ships: () => checkpoint.cues[0]! },
+const fields = [
+  { key: 'question', label: words.question, ships: () => checkpoint.question },
+  { key: 'clean', label: words.whatCleanIs, ships: () => checkpoint.clean },
+  { key: 'cue', label: words.cue, ships: () => checkpoint.cues[0]! },
 ] as const;
 </script>
 
@@ -47,14 +48,14 @@ const words = [
       <FamilySign :family="checkpoint.family" />
       <button type="button" class="name" :aria-expanded="open" @click="emit('toggle')">
         {{ row.question ?? checkpoint.question }}
-        <small v-if="row.question || row.clean || row.cue || row.band" class="quiet">changed by us</small>
+        <small v-if="row.question || row.clean || row.cue || row.band" class="quiet">{{ words.changedByUs }}</small>
       </button>
       <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
       <VBtn
         :icon="mdiArrowUp"
         size="x-small"
         variant="text"
-        :aria-label="`${checkpoint.name} up`"
+        :aria-label="words.upName(checkpoint.name)"
         :disabled="first"
         @click="emit('move', -1)"
       />
@@ -62,7 +63,7 @@ const words = [
         :icon="mdiArrowDown"
         size="x-small"
         variant="text"
-        :aria-label="`${checkpoint.name} down`"
+        :aria-label="words.downName(checkpoint.name)"
         :disabled="last"
         @click="emit('move', 1)"
       />
@@ -70,8 +71,8 @@ const words = [
         :icon="row.hidden ? mdiEyeOffOutline : mdiEyeOutline"
         size="x-small"
         variant="text"
-        :aria-label="row.hidden ? `Show ${checkpoint.name}` : `Hide ${checkpoint.name}`"
-        :title="fixed ? `${fixed} is a fault in every school` : row.hidden ? 'Show it' : 'Hide it'"
+        :aria-label="row.hidden ? words.showName(checkpoint.name) : words.hideName(checkpoint.name)"
+        :title="fixed ? words.isAFaultInEvery(fixed) : row.hidden ? words.showIt : words.hideIt"
         :disabled="Boolean(fixed)"
         @click="emit('change', { hidden: !row.hidden })"
       />
@@ -79,15 +80,15 @@ const words = [
         :icon="mdiDeleteOutline"
         size="x-small"
         variant="text"
-        :aria-label="`Take ${checkpoint.name} out`"
+        :aria-label="words.takeOut(checkpoint.name)"
         :disabled="Boolean(fixed) || techniqueIn(catalogue, technique).checkpoints.includes(checkpoint.id)"
-        title="Take it out; one that ships is hidden instead"
+        :title="words.takeItOutOneThat"
         @click="emit('remove')"
       />
     </div>
     <div v-if="open" class="more">
       <VTextField
-        v-for="{ key, label, ships } in words"
+        v-for="{ key, label, ships } in fields"
         :key="key"
         :model-value="row[key] ?? ''"
         :label="label"
@@ -106,7 +107,7 @@ const words = [
         :technique="technique"
         @change="emit('change', { band: $event })"
       />
-      <p v-else class="quiet">Only the coach can tell; there is no band.</p>
+      <p v-else class="quiet">{{ words.onlyTheCoachCanTell }}</p>
     </div>
   </li>
 </template>

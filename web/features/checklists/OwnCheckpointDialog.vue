@@ -17,6 +17,7 @@ import { ValidationError } from 'yup';
 import FormDialog from '../../app/FormDialog.vue';
 import { useCatalogue } from './catalogue-store.ts';
 import { idFromName } from './own-id.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** A checkpoint of the club's own: judged by eye. */
 const open = defineModel<boolean>({ required: true });
@@ -30,7 +31,7 @@ const empty = () => ({
   why: '',
   cue: '',
   family: 'strike' as Checkpoint['family'],
-  stop: 'striking hand' as Checkpoint['stop'],
+  stop: words.strikingHand as Checkpoint['stop'],
   severity: 'base' as Checkpoint['severity'],
   views: [...views] as View[],
 });
@@ -44,7 +45,7 @@ function save(): void {
   failure.value = undefined;
   const { cue, faults, ...rest } = draft;
   const id = ownPrefix + idFromName(draft.name);
-  if (catalogue.newest.checkpoints.has(id)) return void (problems.value = { name: 'There is a checkpoint of this name.' });
+  if (catalogue.newest.checkpoints.has(id)) return void (problems.value = { name: words.thereIsACheckpointOf });
   const list = faults
     .split(',')
     .map((fault) => fault.trim())
@@ -63,29 +64,41 @@ function save(): void {
 </script>
 
 <template>
-  <FormDialog v-model="open" title="A checkpoint of our own" :failure="failure" :busy="false" save-name="Add it" @save="save">
-    <VTextField v-model="draft.name" label="Name, in two or three words" :error-messages="problems['name']" />
-    <VTextField v-model="draft.question" label="Question" placeholder="Does … ?" :error-messages="problems['question']" />
-    <VTextField v-model="draft.clean" label="What clean looks like" :error-messages="problems['clean']" />
-    <VTextField v-model="draft.faults" label="Faults, with commas between" :error-messages="problems['faults']" />
-    <VTextField v-model="draft.why" label="Why it matters" :error-messages="problems['why']" />
-    <VTextField v-model="draft.cue" label="Cue" :error-messages="problems['cue']" />
+  <FormDialog
+    v-model="open"
+    :title="words.aCheckpointOfOurOwn"
+    :failure="failure"
+    :busy="false"
+    :save-name="words.addIt"
+    @save="save"
+  >
+    <VTextField v-model="draft.name" :label="words.nameInTwoOrThree" :error-messages="problems['name']" />
+    <VTextField
+      v-model="draft.question"
+      :label="words.question"
+      :placeholder="words.does"
+      :error-messages="problems['question']"
+    />
+    <VTextField v-model="draft.clean" :label="words.whatCleanLooksLike" :error-messages="problems['clean']" />
+    <VTextField v-model="draft.faults" :label="words.faultsWithCommasBetween" :error-messages="problems['faults']" />
+    <VTextField v-model="draft.why" :label="words.whyItMatters" :error-messages="problems['why']" />
+    <VTextField v-model="draft.cue" :label="words.cue" :error-messages="problems['cue']" />
     <div class="two">
       <VSelect
         v-model="draft.family"
         :items="strikeFamilies.map((one) => ({ value: one, title: familyNames[one] }))"
-        label="Family"
+        :label="words.family"
       />
-      <VSelect v-model="draft.stop" :items="[...walkStops]" label="Where the eye goes" />
+      <VSelect v-model="draft.stop" :items="[...walkStops]" :label="words.whereTheEyeGoes" />
       <VSelect
         v-model="draft.severity"
         :items="severities.map((one) => ({ value: one, title: severityNames[one] }))"
-        label="What a fault costs"
+        :label="words.whatAFaultCosts"
       />
       <VSelect
         v-model="draft.views"
         :items="views.map((one) => ({ value: one, title: viewNames[one] }))"
-        label="Seen from"
+        :label="words.seenFrom"
         multiple
         :error-messages="problems['views']"
       />

@@ -15,6 +15,7 @@ import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useCatalogue } from './catalogue-store.ts';
 import { idFromName } from './own-id.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** A technique of the club's own, begun from one that there is. */
 const open = defineModel<boolean>({ required: true });
@@ -39,7 +40,7 @@ async function save(): Promise<void> {
   try {
     const model = techniqueIn(catalogue.newest, draft.from);
     const id = ownPrefix + idFromName(draft.name);
-    if (catalogue.newest.techniques.has(id)) throw new Error('There is a technique of this name already.');
+    if (catalogue.newest.techniques.has(id)) throw new Error(words.thereIsATechniqueOf);
     const asked = {
       ...model,
       id,
@@ -53,7 +54,7 @@ async function save(): Promise<void> {
     const edits = await catalogue.editsAt(catalogue.version);
     const next = { ...edits, techniques: [...edits.techniques, technique] };
     await request(checklistEndpoints.saveChecklists, {
-      body: { basedOn: catalogue.version, note: `New: ${technique.name}`, edits: next as never },
+      body: { basedOn: catalogue.version, note: words.newName(technique.name), edits: next as never },
     });
     await catalogue.again();
     open.value = false;
@@ -68,14 +69,21 @@ const names = () => [...catalogue.newest.techniques.values()].map(({ id, name })
 </script>
 
 <template>
-  <FormDialog v-model="open" title="A technique of our own" :failure="failure" :busy="busy" save-name="Add it" @save="save">
-    <VTextField v-model="draft.name" label="Name" maxlength="60" />
-    <VAutocomplete v-model="draft.from" :items="names()" label="Begin with the checklist of" />
+  <FormDialog
+    v-model="open"
+    :title="words.aTechniqueOfOurOwn"
+    :failure="failure"
+    :busy="busy"
+    :save-name="words.addIt"
+    @save="save"
+  >
+    <VTextField v-model="draft.name" :label="words.name" maxlength="60" />
+    <VAutocomplete v-model="draft.from" :items="names()" :label="words.beginWithTheChecklistOf" />
     <VSelect
       v-model="draft.kind"
       :items="techniqueKinds.map((kind) => ({ value: kind, title: techniqueKindNames[kind] }))"
-      label="Kind"
+      :label="words.kind"
     />
-    <VSelect v-model="draft.side" :items="['lead', 'rear', 'both']" label="Side" />
+    <VSelect v-model="draft.side" :items="['lead', 'rear', 'both']" :label="words.side" />
   </FormDialog>
 </template>

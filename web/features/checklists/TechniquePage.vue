@@ -19,6 +19,8 @@ import { useAccount } from '../accounts/account-store.ts';
 import { useCatalogue } from './catalogue-store.ts';
 import ChecklistEditor from './ChecklistEditor.vue';
 import ChecklistRows from './ChecklistRows.vue';
+import { checklistsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** One technique: what is looked at, why, and by which bands, as a school judges it. */
 const { technique } = defineProps<{ technique: string }>();
@@ -54,20 +56,24 @@ const without = computed(() => {
   <div class="page">
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert" class="mb-4">{{ failure }}</VAlert>
     <p v-if="!found" class="empty">
-      There is no technique of this name. <RouterLink :to="{ name: 'checklists' }">To the checklists</RouterLink>
+      {{ words.thereIsNoTechniqueOf }} <RouterLink :to="{ name: 'checklists' }">{{ words.toTheChecklists }}</RouterLink>
     </p>
     <template v-else>
       <div class="page-head">
         <div>
           <p class="quiet">
-            <RouterLink :to="{ name: 'checklists' }">Checklists</RouterLink> · {{ techniqueKindNames[found.kind] }}
+            <RouterLink :to="{ name: 'checklists' }">{{ words.checklists }}</RouterLink> · {{ techniqueKindNames[found.kind] }}
           </p>
           <h1>{{ termOf(school, technique) ?? found.name }}</h1>
           <p class="quiet">
-            {{ found.side === 'both' ? 'both sides' : `${found.side} side` }}, {{ found.range }} range<template
-              v-if="found.zones.length > 0"
-              >, to {{ found.zones.join(', ') }}</template
-            ><template v-if="found.alsoSaid.length > 0">. Also said: {{ found.alsoSaid.join(', ') }}</template>
+            <TextWith :text="words.rangeSide(found.side === 'both' ? words.bothSides : words.sideSide(found.side), found.range)">
+              <template #zones>
+                <template v-if="found.zones.length > 0">{{ words.toZones(found.zones.join(', ')) }}</template>
+              </template>
+              <template #alsoSaid>
+                <template v-if="found.alsoSaid.length > 0">{{ words.alsoSaid(found.alsoSaid.join(', ')) }}</template>
+              </template>
+            </TextWith>
           </p>
         </div>
         <VSelect
@@ -75,25 +81,27 @@ const without = computed(() => {
           v-model="schoolId"
           :items="catalogue.schoolItems"
           :disabled="catalogue.schools.length === 0"
-          label="As judged by"
+          :label="words.asJudgedBy"
           density="compact"
           hide-details
           class="school no-print"
         />
-        <VBtn v-if="!editing && mayChange" color="primary" :prepend-icon="mdiPencil" class="no-print" @click="editing = true"
-          >Change</VBtn
-        >
+        <VBtn v-if="!editing && mayChange" color="primary" :prepend-icon="mdiPencil" class="no-print" @click="editing = true">{{
+          words.change
+        }}</VBtn>
       </div>
       <ChecklistEditor v-if="editing" :technique="technique" @done="editing = false" />
       <template v-else>
         <div class="about">
           <p v-if="chain.length > 1">
-            <b>One thing leads to another:</b>
+            <b>{{ words.oneThingLeadsToAnother }}</b>
             {{ chain.join(' → ') }}
           </p>
-          <p v-if="found.risk"><b>Mind:</b> {{ found.risk }}</p>
+          <p v-if="found.risk">
+            <b>{{ words.mind }}</b> {{ found.risk }}
+          </p>
           <p v-for="[reason, families] in without" :key="reason" class="quiet">
-            No {{ families.map((family) => familyNames[family].toLowerCase()).join(', ') }}: {{ reason }}
+            {{ words.noFamilies(families.map((family) => familyNames[family].toLowerCase()).join(', '), reason) }}
           </p>
         </div>
         <ChecklistRows :rows="rows" :catalogue="catalogue.newest" :technique="technique" :school="school" />

@@ -8,9 +8,9 @@ import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { counted } from '@wax-fist/core/words';
 import { dayAndTime } from '../../app/format.ts';
 import { useCatalogue } from './catalogue-store.ts';
+import { checklistsWords as words } from './words.ts';
 
 /** Versions of the club's checklists: what changed, the way back, and the way out and in as a file. */
 const catalogue = useCatalogue();
@@ -45,8 +45,8 @@ async function save(edits: ClubEdits, note: string): Promise<void> {
 }
 const goBack = (version: number) =>
   carefully(async () => {
-    await save(await catalogue.editsAt(version), `Back to version ${version}`);
-    done.value = `The checklists are again as in version ${version}. Sessions judged before keep theirs.`;
+    await save(await catalogue.editsAt(version), words.backToVersion(version));
+    done.value = words.theChecklistsAreAgainAs(version);
   });
 const takeOut = () =>
   carefully(async () => {
@@ -66,8 +66,8 @@ const takeIn = (event: Event) =>
     input.value = '';
     const edits = checked(text);
     if (!edits) return;
-    await save(edits, `Taken in from ${chosen.name}`.slice(0, 200));
-    done.value = `Taken in from ${chosen.name}.`;
+    await save(edits, words.takenInFrom(chosen.name).slice(0, 200));
+    done.value = words.takenInFromName(chosen.name);
   });
 /** The edits in a file; undefined when there are mistakes, which are then told with their places. */
 function checked(text: string): ClubEdits | undefined {
@@ -75,7 +75,7 @@ function checked(text: string): ClubEdits | undefined {
   try {
     parsed = JSON.parse(text);
   } catch (error) {
-    throw new Error(`This file is not JSON: ${messageOf(error)}`);
+    throw new Error(words.thisFileIsNotJson(messageOf(error)));
   }
   try {
     const { edits } = checklistDocumentShape.validateSync(parsed, { abortEarly: false, stripUnknown: true });
@@ -84,26 +84,33 @@ function checked(text: string): ClubEdits | undefined {
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
-    mistakes.value = inner.map(({ path, message }) => ({ place: path || 'the whole file', says: message }));
+    mistakes.value = inner.map(({ path, message }) => ({ place: path || words.theWholeFile, says: message }));
     return undefined;
   }
 }
 </script>
 
 <template>
-  <section class="versions" aria-label="Versions">
+  <section class="versions" :aria-label="words.versions">
     <div class="head">
-      <h2>Versions</h2>
+      <h2>{{ words.versions }}</h2>
       <VSpacer />
-      <VBtn variant="text" size="small" @click="takeOut">Save as a file</VBtn>
-      <VBtn v-if="mayChange" variant="text" size="small" @click="file?.click()">Take in a file</VBtn>
-      <a href="/formats/checklists.schema.json" target="_blank">Format</a>
-      <input ref="file" type="file" accept="application/json,.json" hidden aria-label="A file of checklists" @change="takeIn" />
+      <VBtn variant="text" size="small" @click="takeOut">{{ words.saveAsAFile }}</VBtn>
+      <VBtn v-if="mayChange" variant="text" size="small" @click="file?.click()">{{ words.takeInAFile }}</VBtn>
+      <a href="/formats/checklists.schema.json" target="_blank">{{ words.format }}</a>
+      <input
+        ref="file"
+        type="file"
+        accept="application/json,.json"
+        hidden
+        :aria-label="words.aFileOfChecklists"
+        @change="takeIn"
+      />
     </div>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert">{{ failure }}</VAlert>
     <VAlert v-if="done" type="success" variant="tonal" density="compact" role="status">{{ done }}</VAlert>
     <VAlert v-if="mistakes.length > 0" type="warning" variant="tonal" density="compact" role="alert">
-      Nothing was taken in. {{ counted(mistakes.length, 'mistake') }}:
+      {{ words.nothingWasTakenInMistake(mistakes.length) }}
       <ul class="bulleted">
         <li v-for="({ place, says }, index) in mistakes" :key="index">
           <code>{{ place }}</code> {{ says }}
@@ -113,16 +120,16 @@ function checked(text: string): ClubEdits | undefined {
     <ul class="list">
       <li v-for="{ version, note, by, at } in versions ?? []" :key="version">
         <b class="number">{{ version }}</b>
-        <span>{{ note || 'Changed' }}</span>
+        <span>{{ note || words.changed }}</span>
         <span class="quiet">{{ by }}, {{ dayAndTime(at) }}</span>
-        <VBtn v-if="version > 1" variant="text" size="small" :aria-expanded="told?.version === version" @click="show(version)"
-          >What changed</VBtn
-        >
-        <VBtn v-if="mayChange && version !== catalogue.version" variant="text" size="small" @click="goBack(version)"
-          >Go back to it</VBtn
-        >
+        <VBtn v-if="version > 1" variant="text" size="small" :aria-expanded="told?.version === version" @click="show(version)">{{
+          words.whatChanged
+        }}</VBtn>
+        <VBtn v-if="mayChange && version !== catalogue.version" variant="text" size="small" @click="goBack(version)">{{
+          words.goBackToIt
+        }}</VBtn>
         <ul v-if="told?.version === version" class="told bulleted">
-          <li v-if="told.differences.length === 0" class="quiet">Nothing that is seen.</li>
+          <li v-if="told.differences.length === 0" class="quiet">{{ words.nothingThatIsSeen }}</li>
           <li v-for="({ technique, checkpoint, says }, index) in told.differences" :key="index">
             {{ technique }}<template v-if="checkpoint">, {{ checkpoint.toLowerCase() }}</template
             >: {{ says }}

@@ -9,6 +9,7 @@ import type { CompareKey } from './compare-keys.ts';
 import { counterpartNames } from './compare-words.ts';
 import type { ComparedSide, FilmedSide } from './compared-side.ts';
 import { isDrawn } from './drawn-side.ts';
+import { compareWords as words } from './words.ts';
 
 /** Whose strikes they are, and against what else the first one can be held. */
 const { first, second, counterparts, keys } = defineProps<{
@@ -26,17 +27,24 @@ const isShown = (kind: Counterpart['kind']): boolean =>
 const titleOf = (kind: Counterpart['kind']): string | undefined => {
   const one = named(kind);
   if (one) return kind === 'somebody-else' ? one.traineeName : undefined;
-  return counterparts ? 'There is none' : 'Being looked for';
+  return counterparts ? words.thereIsNone : words.beingLookedFor;
 };
 const canBeDrawn = computed(() => first.technique !== undefined && isDrawn(first.technique.id));
 </script>
 
 <template>
   <header class="bar">
-    <VBtn :icon="mdiArrowLeft" variant="text" size="small" aria-label="Back to the bench" title="Back to the bench" :to="back" />
+    <VBtn
+      :icon="mdiArrowLeft"
+      variant="text"
+      size="small"
+      :aria-label="words.backToTheBench"
+      :title="words.backToTheBench"
+      :to="back"
+    />
     <h1>{{ first.strike.traineeName }}</h1>
-    <span class="quiet">against</span>
-    <div class="against" role="group" aria-label="Against">
+    <span class="quiet">{{ words.against }}</span>
+    <div class="against" role="group" :aria-label="words.againstIt">
       <button
         v-for="kind in counterpartKinds"
         :key="kind"
@@ -52,10 +60,10 @@ const canBeDrawn = computed(() => first.technique !== undefined && isDrawn(first
         type="button"
         :disabled="!canBeDrawn"
         :aria-pressed="!second.strike"
-        :title="canBeDrawn ? undefined : 'There is no drawing of this one'"
+        :title="canBeDrawn ? undefined : words.thereIsNoDrawingOf"
         @click="$emit('do', 'drawn')"
       >
-        How it should be <kbd>{{ keys.drawn('drawn') }}</kbd>
+        {{ words.howItShouldBe }} <kbd>{{ keys.drawn('drawn') }}</kbd>
       </button>
     </div>
     <VSpacer />
@@ -63,17 +71,17 @@ const canBeDrawn = computed(() => first.technique !== undefined && isDrawn(first
       :icon="mdiSwapHorizontal"
       variant="text"
       size="small"
-      aria-label="Change places"
+      :aria-label="words.changePlaces"
       :disabled="!second.strike"
-      :title="`Change places (${keys.drawn('swap')})`"
+      :title="words.changePlacesDrawn(keys.drawn('swap'))"
       @click="$emit('do', 'swap')"
     />
     <VBtn
       :icon="mdiKeyboardOutline"
       variant="text"
       size="small"
-      aria-label="All keys"
-      :title="`All keys (${keys.drawn('keys')})`"
+      :aria-label="words.allKeys"
+      :title="words.allKeysDrawn(keys.drawn('keys'))"
       @click="$emit('do', 'keys')"
     />
   </header>

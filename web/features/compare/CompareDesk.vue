@@ -18,6 +18,7 @@ import type { ComparedSide, FilmedSide } from './compared-side.ts';
 import { drawnId, isDrawn } from './drawn-side.ts';
 import { sideInWords } from './compare-words.ts';
 import { useComparison } from './use-comparison.ts';
+import { compareWords as words } from './words.ts';
 
 /** Two strikes, locked at a moment, beside each other or one over the other. */
 const { first, second, counterparts } = defineProps<{
@@ -163,7 +164,7 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
       @against="against"
       @do="doing[$event]()"
     />
-    <section class="stages" :class="{ over }" aria-label="Both strikes">
+    <section class="stages" :class="{ over }" :aria-label="words.bothStrikes">
       <figure class="stage-of">
         <div class="frame">
           <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" @ready="firstShown = true" />
@@ -180,8 +181,10 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
           />
         </div>
         <figcaption>
-          <b>First</b> {{ sideInWords(first) }}
-          <template v-if="over"><b class="ml-4">Second, seen through it</b> {{ sideInWords(second) }}</template>
+          <b>{{ words.first }}</b> {{ sideInWords(first) }}
+          <template v-if="over"
+            ><b class="ml-4">{{ words.secondSeenThroughIt }}</b> {{ sideInWords(second) }}</template
+          >
         </figcaption>
       </figure>
       <figure v-if="!over" class="stage-of">
@@ -197,7 +200,9 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
             @ready="secondShown = secondKey"
           />
         </div>
-        <figcaption><b>Second</b> {{ sideInWords(second) }}<template v-if="placement.mirrored">, mirrored</template></figcaption>
+        <figcaption>
+          <b>{{ words.second }}</b> {{ sideInWords(second) }}<template v-if="placement.mirrored">{{ words.mirrored }}</template>
+        </figcaption>
       </figure>
     </section>
     <CompareTransport
@@ -209,7 +214,7 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
       @do="doing[$event]()"
       @lock="lockTo"
     />
-    <section class="measures" aria-label="What differs"><ComparedMeasures :rows="rows" /></section>
+    <section class="measures" :aria-label="words.whatDiffers"><ComparedMeasures :rows="rows" /></section>
     <KeyPanel v-model="keysShown" :keys="keys" />
   </div>
 </template>

@@ -8,6 +8,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CompareDesk from './CompareDesk.vue';
 import { filmedSide, type ComparedSide, type FilmedSide } from './compared-side.ts';
 import { drawnId, drawnSide, isDrawn } from './drawn-side.ts';
+import { compareWords as words } from './words.ts';
 
 /** Two strikes held against each other; with one alone, the one with which it is compared most often is looked for. */
 const { firstId, secondId = '' } = defineProps<{ firstId: string; secondId?: string }>();
@@ -79,15 +80,14 @@ watch(() => [firstId, secondId], load, { immediate: true });
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert">
       {{ failure }}
       <template #append>
-        <VBtn variant="outlined" size="small" class="mr-2" @click="load">Try again</VBtn>
-        <VBtn variant="outlined" size="small" to="/">To Today</VBtn>
+        <VBtn variant="outlined" size="small" class="mr-2" @click="load">{{ words.tryAgain }}</VBtn>
+        <VBtn variant="outlined" size="small" to="/">{{ words.toToday }}</VBtn>
       </template>
     </VAlert>
     <div v-else-if="alone" class="empty">
-      There is nothing to hold this strike against yet: no earlier session has it from this side, none of its kind was judged
-      clean, the other side was not filmed, nobody else’s may be shown, and there is no drawing of it.
-      <VBtn variant="text" @click="router.back()">Back</VBtn>
+      {{ words.thereIsNothingToHold }}
+      <VBtn variant="text" @click="router.back()">{{ words.back }}</VBtn>
     </div>
-    <div v-else role="status" aria-label="Both strikes are being opened"><VSkeletonLoader type="image, table-row" /></div>
+    <div v-else role="status" :aria-label="words.bothStrikesAreBeingOpened"><VSkeletonLoader type="image, table-row" /></div>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { speedNames } from '../../player/playback.ts';
 import type { CompareKey } from './compare-keys.ts';
 import { instantInWords } from './compare-words.ts';
 import { compareSpeeds, type Comparison } from './use-comparison.ts';
+import { compareWords as words } from './words.ts';
 
 /** Moves both in time, says at what they are locked, and how they are laid out. */
 const { comparison, keys } = defineProps<{
@@ -21,23 +22,29 @@ const { lock, instant, frames, speed, playing } = comparison;
 
 <template>
   <div class="transport">
-    <VBtn :icon="mdiSkipPrevious" size="x-small" variant="text" aria-label="One frame back" @click="$emit('do', 'frame-back')" />
+    <VBtn
+      :icon="mdiSkipPrevious"
+      size="x-small"
+      variant="text"
+      :aria-label="words.oneFrameBack"
+      @click="$emit('do', 'frame-back')"
+    />
     <VBtn
       :icon="playing ? mdiPause : mdiPlay"
       size="small"
       variant="tonal"
       color="primary"
-      :aria-label="playing ? 'Stop' : 'Play round and round'"
+      :aria-label="playing ? words.stop : words.playRoundAndRound"
       :title="keys.drawn('play')"
       @click="$emit('do', 'play')"
     />
-    <VBtn :icon="mdiSkipNext" size="x-small" variant="text" aria-label="One frame on" @click="$emit('do', 'frame-on')" />
-    <div class="group" role="group" aria-label="Speed">
+    <VBtn :icon="mdiSkipNext" size="x-small" variant="text" :aria-label="words.oneFrameOn" @click="$emit('do', 'frame-on')" />
+    <div class="group" role="group" :aria-label="words.speed">
       <button v-for="one in compareSpeeds" :key="one" type="button" :aria-pressed="speed === one" @click="speed = one">
         {{ speedNames[one] }}
       </button>
     </div>
-    <div class="group" role="group" aria-label="Locked at">
+    <div class="group" role="group" :aria-label="words.lockedAt">
       <button
         v-for="moment in moments"
         :key="moment"
@@ -49,18 +56,18 @@ const { lock, instant, frames, speed, playing } = comparison;
       </button>
     </div>
     <span class="number where" role="status">
-      {{ instantInWords(instant, lock) }} <span class="quiet">frames {{ frames[0] }} and {{ frames[1] }}</span>
+      {{ instantInWords(instant, lock) }} <span class="quiet">{{ words.framesAnd(frames[0], frames[1]) }}</span>
     </span>
     <VSpacer />
-    <div class="group" role="group" aria-label="Picture">
+    <div class="group" role="group" :aria-label="words.picture">
       <button type="button" :aria-pressed="over" @click="$emit('do', 'over')">
-        One over the other <kbd>{{ keys.drawn('over') }}</kbd>
+        {{ words.oneOverTheOther }} <kbd>{{ keys.drawn('over') }}</kbd>
       </button>
       <button type="button" :aria-pressed="mirrored" @click="$emit('do', 'mirror')">
-        Mirrored <kbd>{{ keys.drawn('mirror') }}</kbd>
+        {{ words.seenMirrored }} <kbd>{{ keys.drawn('mirror') }}</kbd>
       </button>
       <button type="button" :aria-pressed="asFilmed" @click="$emit('do', 'as-filmed')">
-        As filmed <kbd>{{ keys.drawn('as-filmed') }}</kbd>
+        {{ words.asFilmed }} <kbd>{{ keys.drawn('as-filmed') }}</kbd>
       </button>
     </div>
   </div>

@@ -5,6 +5,7 @@ import FamilySign from '../checklists/FamilySign.vue';
 import { doubtInWords, measuredInWords, valueInWords } from '../checklists/measured-words.ts';
 import VerdictSign from '../review/VerdictSign.vue';
 import type { ComparedRow } from './compared-measures.ts';
+import { compareWords as words } from './words.ts';
 
 /** What was said and measured of both, row by row, and by how much it differs. */
 const { rows } = defineProps<{ rows: readonly ComparedRow[] }>();
@@ -17,7 +18,7 @@ const lines = computed(() =>
       what: isMeasureId(measure) ? measures[measure].name : undefined,
       sides: [0, 1].map((place) => ({
         verdict: said[place],
-        words: measured[place] && measuredInWords(measure, measured[place]),
+        said: measured[place] && measuredInWords(measure, measured[place]),
       })),
       clear: difference?.clear ?? false,
       difference:
@@ -31,10 +32,10 @@ const lines = computed(() =>
   <table>
     <thead>
       <tr>
-        <th>Row</th>
-        <th>First</th>
-        <th>Second</th>
-        <th>Differs by</th>
+        <th>{{ words.row }}</th>
+        <th>{{ words.first }}</th>
+        <th>{{ words.second }}</th>
+        <th>{{ words.differsBy }}</th>
       </tr>
     </thead>
     <tbody>
@@ -43,16 +44,18 @@ const lines = computed(() =>
           <span class="row"><FamilySign :family="checkpoint.family" /> {{ checkpoint.name }}</span>
           <small v-if="what && difference" class="quiet">{{ what }}</small>
         </td>
-        <td v-for="({ verdict, words }, place) in sides" :key="place" class="number">
-          <VerdictSign :verdict="verdict" :size="14" /> {{ words }}
+        <td v-for="({ verdict, said }, place) in sides" :key="place" class="number">
+          <VerdictSign :verdict="verdict" :size="14" /> {{ said }}
         </td>
         <td class="number" :class="{ quiet: !clear }">
-          <template v-if="difference">{{ difference }}<small v-if="!clear"> no clear difference</small></template>
+          <template v-if="difference"
+            >{{ difference }}<small v-if="!clear" class="ml-1">{{ words.noClearDifference }}</small></template
+          >
         </td>
       </tr>
     </tbody>
   </table>
-  <p v-if="rows.length === 0" class="quiet">Nothing was judged or measured of both yet.</p>
+  <p v-if="rows.length === 0" class="quiet">{{ words.nothingWasJudgedOrMeasured }}</p>
 </template>
 
 <style scoped>

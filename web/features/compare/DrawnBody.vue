@@ -2,6 +2,7 @@
 import type { Track } from '@wax-fist/core/body';
 import { computed } from 'vue';
 import { bodyPieces } from './drawn-body.ts';
+import { compareWords as words } from './words.ts';
 
 /** A body at one frame, drawn with its limbs as thick as they are; what lies further away is darker. */
 const { body, frame, picture } = defineProps<{
@@ -14,7 +15,7 @@ const shadeOf = (place: number): string => `hsl(40 14% ${52 + (28 * place) / Mat
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" role="img" aria-label="A drawn body">
+  <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" role="img" :aria-label="words.aDrawnBody">
     <polyline
       v-for="({ name, points, thick, filled, glove }, place) in pieces"
       :key="name"

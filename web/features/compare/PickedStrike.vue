@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { drawnId } from './drawn-side.ts';
+import { compareWords as words } from './words.ts';
 
 /** A strike that was picked in a chart: to the bench, or held against another one. */
 defineProps<{
@@ -14,19 +15,19 @@ defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <div class="acts picked no-print" role="status" aria-label="Picked">
+  <div class="acts picked no-print" role="status" :aria-label="words.picked">
     <b class="number">{{ says }}</b>
     <slot />
-    <VBtn variant="outlined" :to="{ name: 'bench', params: { filmId, strikeId } }">On the bench</VBtn>
+    <VBtn variant="outlined" :to="{ name: 'bench', params: { filmId, strikeId } }">{{ words.onTheBench }}</VBtn>
     <VBtn
       variant="outlined"
       :to="{ name: 'compare', params: { firstId: strikeId, ...(against && { secondId: against.strikeId }) } }"
-      >{{ against ? `Compare with ${against.name}` : 'Compare' }}</VBtn
+      >{{ against ? words.compareWith(against.name) : words.compare }}</VBtn
     >
     <VBtn variant="text" :to="{ name: 'compare', params: { firstId: strikeId, secondId: drawnId } }">
-      With how it should be
+      {{ words.withHowItShouldBe }}
     </VBtn>
-    <VBtn variant="text" @click="$emit('close')">Let go</VBtn>
+    <VBtn variant="text" @click="$emit('close')">{{ words.letGo }}</VBtn>
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import type { PlayableFilm } from '../../player/frame-source.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { playableOf, pointsOf } from '../footage/playable.ts';
 import { useWidenings } from '../point-checks/widenings-store.ts';
+import { compareWords as words } from './words.ts';
 
 /** What is held against something else, whether it was filmed or is drawn. */
 interface Side {
@@ -51,7 +52,7 @@ function once<T>(ask: () => Promise<T>): () => Promise<T> {
 export async function filmedSide(strikeId: string): Promise<FilmedSide> {
   const strike = await request(compareEndpoints.comparedStrike, { params: { strikeId } });
   const { film, stance } = strike;
-  if (film.state !== 'ready') throw new Error('The film of this strike cannot be shown yet.');
+  if (film.state !== 'ready') throw new Error(words.theFilmOfThisStrike);
   const [playable, catalogue] = await Promise.all([playableOf(film), useCatalogue().at(strike.checklistVersion)]);
   return {
     ...{ strike, playable, catalogue, stance },

@@ -1,5 +1,6 @@
 import { bodySides, pointAt, pointIn, type BodyPoint, type PointName, type Track } from '@wax-fist/core/body';
 import type { FrameIndex, Px } from '@wax-fist/core/units';
+import { compareWords as words } from './words.ts';
 
 /** A part of a drawn body: a line as thick as the part is, through places of the picture. */
 export interface BodyPiece {
@@ -56,12 +57,12 @@ export function bodyPieces(body: Track, frame: FrameIndex): BodyPiece[] {
     piece('neck', 'neck', shoulders, ears),
     piece('head', 'head', ears, between(ears, at('nose'), 0.25)),
     ...bodySides.flatMap((side) => [
-      piece(`${side} upper arm`, 'upperArm', at(`${side}Shoulder`), at(`${side}Elbow`)),
-      piece(`${side} forearm`, 'forearm', at(`${side}Elbow`), at(`${side}Wrist`)),
-      piece(`${side} glove`, 'glove', at(`${side}Wrist`), at(`${side}IndexKnuckle`)),
-      piece(`${side} thigh`, 'thigh', at(`${side}Hip`), at(`${side}Knee`)),
-      piece(`${side} shin`, 'shin', at(`${side}Knee`), at(`${side}Ankle`)),
-      piece(`${side} foot`, 'foot', at(`${side}Heel`), at(`${side}Toe`)),
+      piece(words.upperArm(side), 'upperArm', at(`${side}Shoulder`), at(`${side}Elbow`)),
+      piece(words.forearmSide(side), 'forearm', at(`${side}Elbow`), at(`${side}Wrist`)),
+      piece(words.gloveSide(side), 'glove', at(`${side}Wrist`), at(`${side}IndexKnuckle`)),
+      piece(words.thighSide(side), 'thigh', at(`${side}Hip`), at(`${side}Knee`)),
+      piece(words.shinSide(side), 'shin', at(`${side}Knee`), at(`${side}Ankle`)),
+      piece(words.footSide(side), 'foot', at(`${side}Heel`), at(`${side}Toe`)),
     ]),
   ];
   return pieces.sort((a, b) => b.depth - a.depth);

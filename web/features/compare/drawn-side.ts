@@ -5,6 +5,7 @@ import type { MomentFrames } from '@wax-fist/core/strikes';
 import { messageOf } from '@wax-fist/core/message-of';
 import type { DrawnSide, FilmedSide } from './compared-side.ts';
 import allMoments from './drawn/moments.json';
+import { compareWords as words } from './words.ts';
 
 /** Strikes of the simulated trainee that ship, as `bin/simulate strikes` wrote them. */
 const places = import.meta.glob<string>('./drawn/*.points', { eager: true, query: '?url', import: 'default' });
@@ -23,11 +24,11 @@ const set = { launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' } as 
 export async function drawnSide({ strike, technique, catalogue }: FilmedSide): Promise<DrawnSide> {
   const known = technique && moments[technique.id];
   const place = technique && places[`./drawn/${technique.id}.points`];
-  if (!known || !place) throw new Error('There is no drawing of this one: it is no single strike, or the club added it.');
+  if (!known || !place) throw new Error(words.thereIsNoDrawingOfThis);
   const answer = await fetch(place).catch((error: unknown) => {
-    throw new Error(`The drawing did not come: ${messageOf(error)}`);
+    throw new Error(words.theDrawingDidNotCome(messageOf(error)));
   });
-  if (!answer.ok) throw new Error('The drawing is not where it should be. Load the page again.');
+  if (!answer.ok) throw new Error(words.theDrawingIsNotWhere);
   const drawn = drawnStrike(known, unpackTrack(0, new Uint8Array(await answer.arrayBuffer())));
   const { view } = strike.film;
   const body = drawnFrom(drawn, view);

@@ -5,6 +5,7 @@ import { needsGuardian } from '@wax-fist/core/trainee';
 import { ref } from 'vue';
 import ConsentDialog from './ConsentDialog.vue';
 import type { useConsent } from './use-consent.ts';
+import { consentsWords as words } from './words.ts';
 
 /** Where filming begins: nobody is filmed who has not agreed. */
 const { trainee, consent } = defineProps<{
@@ -13,18 +14,16 @@ const { trainee, consent } = defineProps<{
 }>();
 const asking = ref(false);
 const word = (): string => {
-  const whose = needsGuardian(trainee.ageGroup) ? 'a guardian of ' : '';
-  return consent.words.value?.length
-    ? `${trainee.name} may not be filmed any more.`
-    : `Nobody has asked ${whose}${trainee.name} yet.`;
+  const whose = needsGuardian(trainee.ageGroup) ? words.aGuardianOf : '';
+  return consent.words.value?.length ? words.mayNotBeFilmedAny(trainee.name) : words.nobodyHasAskedYet(whose, trainee.name);
 };
 </script>
 
 <template>
   <div v-if="consent.missing.value" class="ask" role="status">
     <VIcon :icon="mdiVideoOffOutline" size="22" />
-    <span>{{ word() }} Film only who has agreed.</span>
-    <VBtn color="primary" @click="asking = true">Ask now</VBtn>
+    <span>{{ words.filmOnlyWhoHasAgreed(word()) }}</span>
+    <VBtn color="primary" @click="asking = true">{{ words.askNow }}</VBtn>
     <ConsentDialog v-model="asking" :trainee="trainee" :given="consent.again" />
   </div>
 </template>

@@ -9,6 +9,7 @@ import FormDialog from '../../app/FormDialog.vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useForm } from '../../app/use-form.ts';
+import { consentsWords as words } from './words.ts';
 
 /** Asks whether somebody may be filmed, who may see it, and until when; a guardian answers for a child. */
 const open = defineModel<boolean>({ required: true });
@@ -30,59 +31,47 @@ const save = (): Promise<void> =>
     await request(consentEndpoints.giveConsent, { params: { consentId: body.id }, body: { ...body, until: body.until || null } });
     await given();
     open.value = false;
-    notice.say(`${trainee.name} may be filmed.`);
+    notice.say(words.mayBeFilmedName(trainee.name));
   });
 </script>
 
 <template>
   <FormDialog
     v-model="open"
-    :title="`May ${trainee.name} be filmed?`"
-    save-name="They agree"
+    :title="words.mayBeFilmed(trainee.name)"
+    :save-name="words.theyAgree"
     :failure="failure"
     :busy="busy"
     @save="save"
   >
     <p class="aloud">
-      Say it aloud: films are kept by the club, looked at strike by strike, and gone within a minute when the consent is taken
-      back; what was counted stays, without pictures.
+      {{ words.sayItAloudFilmsAre }}
     </p>
     <VTextField
       v-model="draft.givenBy"
-      :label="minor ? 'Guardian who agrees' : 'Who agrees'"
+      :label="minor ? words.guardianWhoAgrees : words.whoAgrees"
       :error-messages="problems.givenBy"
     />
     <VCheckbox
       v-model="draft.asGuardian"
-      label="As a guardian"
+      :label="words.asAGuardian"
       density="compact"
       :hide-details="!problems.asGuardian"
       :error-messages="problems.asGuardian"
     />
-    <VRadioGroup v-model="draft.seenBy" label="Who may see it" :error-messages="problems.seenBy">
+    <VRadioGroup v-model="draft.seenBy" :label="words.whoMaySeeIt" :error-messages="problems.seenBy">
       <VRadio v-for="one in seenByWhom" :key="one" :value="one" :label="seenByNames[one]" />
     </VRadioGroup>
-    <VCheckbox
-      v-model="draft.asReference"
-      label="May be shown to others as how it is done, or not done"
-      density="compact"
-      hide-details
-    />
+    <VCheckbox v-model="draft.asReference" :label="words.mayBeShownToOthers" density="compact" hide-details />
     <VTextField
       v-model="draft.until"
-      label="Until (open: until it is taken back)"
+      :label="words.untilOpenUntilItIs"
       type="date"
       clearable
       :error-messages="problems.until"
       class="mt-3"
     />
-    <VTextarea
-      v-model="draft.note"
-      label="Note (where the signed sheet lies)"
-      rows="1"
-      auto-grow
-      :error-messages="problems.note"
-    />
+    <VTextarea v-model="draft.note" :label="words.noteWhereTheSignedSheet" rows="1" auto-grow :error-messages="problems.note" />
   </FormDialog>
 </template>
 

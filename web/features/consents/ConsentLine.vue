@@ -4,13 +4,14 @@ import { consentEndpoints } from '@wax-fist/contract/consents';
 import type { Trainee } from '@wax-fist/contract/trainees';
 import { messageOf } from '@wax-fist/core/message-of';
 import { seenByNames } from '@wax-fist/core/trainee';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import ConsentAsk from './ConsentAsk.vue';
 import ConsentDialog from './ConsentDialog.vue';
 import { useConsent } from './use-consent.ts';
+import { consentsWords as words } from './words.ts';
 
 /** Whether a trainee may be filmed, who may see it, and the way to take it back. */
 const { trainee } = defineProps<{ trainee: Trainee }>();
@@ -22,9 +23,9 @@ const [changing, leaving, busy] = [ref(false), ref(false), ref(false)];
 const trouble = ref<string>();
 const says = computed(() => {
   const word = valid.value!;
-  const shown = word.asReference ? ', may be shown as how it is done' : '';
-  const end = word.until ? `, until ${shortDay(word.until)}` : '';
-  return `May be filmed since ${shortDay(word.givenOn)}${end}; seen by ${seenByNames[word.seenBy].toLowerCase()}${shown}.`;
+  const shown = word.asReference ? words.mayBeShownAsHow : '';
+  const end = word.until ? words.untilUntil(shortDay(word.until)) : '';
+  return words.mayBeFilmedSinceSeen(shortDay(word.givenOn), end, seenByNames[word.seenBy].toLowerCase(), shown);
 });
 async function withdraw(): Promise<void> {
   busy.value = true;
@@ -32,9 +33,7 @@ async function withdraw(): Promise<void> {
   try {
     const { films } = await request(consentEndpoints.withdrawConsent, { params: { traineeId: trainee.id } });
     leaving.value = false;
-    notice.say(
-      `Taken back: ${counted(films, 'film')} and everything made of them ${films === 1 ? 'is' : 'are'} gone; what was counted stays.`,
-    );
+    notice.say(words.takenBackWithFilms(films));
     await consent.again();
     emit('withdrawn');
   } catch (error) {
@@ -49,22 +48,20 @@ async function withdraw(): Promise<void> {
   <ConsentAsk :trainee="trainee" :consent="consent" />
   <p v-if="valid" class="line">
     <VIcon :icon="mdiVideoCheckOutline" size="20" /> {{ says }}
-    <button type="button" @click="changing = true">Ask anew</button>
-    <button type="button" @click="leaving = true">Taken back</button>
+    <button type="button" @click="changing = true">{{ words.askAnew }}</button>
+    <button type="button" @click="leaving = true">{{ words.takenBack }}</button>
   </p>
   <ConsentDialog v-model="changing" :trainee="trainee" :given="consent.again" />
-  <VDialog v-model="leaving" max-width="480" aria-label="The consent is taken back">
+  <VDialog v-model="leaving" max-width="480" :aria-label="words.theConsentIsTakenBack">
     <VCard class="pa-6">
-      <h2>{{ trainee.name }} takes the consent back?</h2>
+      <h2>{{ words.takesTheConsentBack(trainee.name) }}</h2>
       <p class="what">
-        Every film in which {{ trainee.name }} trains or holds, with its stills, points, montages and archives, is gone from this
-        server for good. Strikes, verdicts and counts stay, without pictures. Archives that somebody has downloaded cannot be
-        reached.
+        {{ words.everyFilmInWhichTrains(trainee.name) }}
       </p>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
       <p class="ends">
-        <VBtn variant="text" @click="leaving = false">Leave it</VBtn>
-        <VBtn color="error" :loading="busy" @click="withdraw">Take it back, remove the films</VBtn>
+        <VBtn variant="text" @click="leaving = false">{{ words.leaveIt }}</VBtn>
+        <VBtn color="error" :loading="busy" @click="withdraw">{{ words.takeItBackRemoveThe }}</VBtn>
       </p>
     </VCard>
   </VDialog>

@@ -22,6 +22,8 @@ import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { correctionsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const account = useAccount();
 /** What a session answers to an open correction: better, worse, no clear change or too few, with the numbers. */
@@ -45,7 +47,7 @@ const recorded = computed(() =>
 const recheck = (): Promise<void> =>
   say(correction, { kind: 're-checked', sessionId, note: answer?.change ? changeNames[answer.change] : '' });
 const close = (): Promise<void> =>
-  say(correction, { kind: 'closed', sessionId, note: today.value ? `Closed at ${faultsOfSeen(today.value)}` : 'Closed' });
+  say(correction, { kind: 'closed', sessionId, note: today.value ? words.closedAt(faultsOfSeen(today.value)) : words.closed });
 </script>
 
 <template>
@@ -54,62 +56,87 @@ const close = (): Promise<void> =>
     <div>
       <p class="cue">
         “{{ correction.cue }}”
-        <span class="quiet"
-          >{{ techniqueName(checklists, correction.technique).toLowerCase() }},
-          {{ checkpointName(checklists, correction.checkpointId).toLowerCase() }}, aim at most
-          {{ percent(correction.target) }}</span
-        >
+        <span class="quiet">{{
+          words.aimAtMost(
+            techniqueName(checklists, correction.technique).toLowerCase(),
+            checkpointName(checklists, correction.checkpointId).toLowerCase(),
+            percent(correction.target),
+          )
+        }}</span>
       </p>
       <p class="standing"><LadderSigns :correction="correction" /> {{ standingInWords(correction) }}</p>
-      <p v-if="!today" class="quiet">Not judged in this session yet. It is starred in the walk.</p>
+      <p v-if="!today" class="quiet">{{ words.notJudgedInThisSession }}</p>
       <template v-else-if="answer && now && then && answer.change">
         <p class="numbers">
           <ChangeSign :change="answer.change" />
-          <span
-            >now <b class="number">{{ percent(now.level) }}</b> are faults, <b class="number">{{ percent(then.level) }}</b> when
-            it was opened</span
-          >
+          <span>
+            <TextWith :text="words.nowAreFaultsWhenIt">
+              <template #level>
+                <b class="number">{{ percent(now.level) }}</b>
+              </template>
+              <template #level2>
+                <b class="number">{{ percent(then.level) }}</b>
+              </template>
+            </TextWith>
+          </span>
         </p>
         <div class="bands">
           <span class="quiet">{{ shortDay(then.heldOn) }}</span><RateBand
             :rate="levelAsRate(then)"
             :target="correction.target"
-          /><span class="number">{{ levelInWords(then) }}</span> <span>now</span
-          ><RateBand :rate="levelAsRate(now)" :target="correction.target" /><span class="number">{{ levelInWords(now) }}</span>
+          /><span class="number">{{ levelInWords(then) }}</span> <span>{{ words.now }}</span><RateBand
+            :rate="levelAsRate(now)"
+            :target="correction.target"
+          /><span class="number">{{ levelInWords(now) }}</span>
         </div>
         <p class="quiet">
-          Seen today: <span class="number">{{ faultsOfSeen(today) }}</span>. How sure: fell by {{ worthwhile * 100 }} points or
-          more <span class="number">{{ percent(answer.fell) }}</span>, rose by as much
-          <span class="number">{{ percent(answer.rose) }}</span>, at or below the aim
-          <span class="number">{{ percent(answer.atAim) }}</span>.
-          <template v-if="answer.settling">{{ settlingInWords(answer.settling) }}; more strikes on one day help little.</template>
-          <template v-if="answer.weeksToAim !== null">{{ ` ${wayInWords(answer.weeksToAim)}` }}</template>
+          <TextWith :text="words.seenTodayHowSureFell(worthwhile * 100)">
+            <template #today>
+              <span class="number">{{ faultsOfSeen(today) }}</span>
+            </template>
+            <template #fell>
+              <span class="number">{{ percent(answer.fell) }}</span>
+            </template>
+            <template #rose>
+              <span class="number">{{ percent(answer.rose) }}</span>
+            </template>
+            <template #atAim>
+              <span class="number">{{ percent(answer.atAim) }}</span>
+            </template>
+            <template #settling>
+              <template v-if="answer.settling">{{ words.moreStrikesOnOneDay(settlingInWords(answer.settling)) }}</template>
+            </template>
+
+            <template #part>
+              <template v-if="answer.weeksToAim !== null">{{ ` ${wayInWords(answer.weeksToAim)}` }}</template>
+            </template>
+          </TextWith>
         </p>
       </template>
       <template v-else>
         <p class="numbers">
           <span
-            >Seen today: <b class="number">{{ faultsOfSeen(today) }}</b></span
+            >{{ words.seenToday }} <b class="number">{{ faultsOfSeen(today) }}</b></span
           >
         </p>
         <p class="quiet">
-          {{
-            opened
-              ? 'Opened here; the next session at this rung answers.'
-              : 'First time at this rung: nothing to hold it against yet.'
-          }}
-          <template v-if="answer"
-            >At or below the aim: <span class="number">{{ percent(answer.atAim) }}</span> sure.</template
-          >
+          {{ opened ? words.openedHereTheNextSession : words.firstTimeAtThisRung }}
+          <template v-if="answer">
+            <TextWith :text="words.atOrBelowTheAim">
+              <template #atAim>
+                <span class="number">{{ percent(answer.atAim) }}</span>
+              </template>
+            </TextWith>
+          </template>
         </p>
       </template>
       <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
     </div>
     <div class="acts no-print">
       <template v-if="!opened && today && account.judges">
-        <span v-if="recorded" class="quiet">noted</span>
-        <VBtn v-else variant="outlined" :loading="busy" @click="recheck">Note this re-check</VBtn>
-        <VBtn variant="outlined" :loading="busy" @click="close">Close it</VBtn>
+        <span v-if="recorded" class="quiet">{{ words.noted }}</span>
+        <VBtn v-else variant="outlined" :loading="busy" @click="recheck">{{ words.noteThisReCheck }}</VBtn>
+        <VBtn variant="outlined" :loading="busy" @click="close">{{ words.closeIt }}</VBtn>
       </template>
       <VBtn
         v-if="today"
@@ -119,9 +146,9 @@ const close = (): Promise<void> =>
           params: { sessionId },
           query: { technique: correction.technique, checkpoint: correction.checkpointId, which: opened ? 'faults' : 'then-now' },
         }"
-        >Montage</VBtn
+        >{{ words.montage }}</VBtn
       >
-      <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">Card</VBtn>
+      <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">{{ words.card }}</VBtn>
     </div>
   </article>
 </template>

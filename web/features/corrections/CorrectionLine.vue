@@ -7,6 +7,7 @@ import FamilySign from '../checklists/FamilySign.vue';
 import LadderSigns from './LadderSigns.vue';
 import RateBand from './RateBand.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { correctionsWords as words } from './words.ts';
 
 const catalogue = useCatalogue();
 const {
@@ -21,7 +22,7 @@ const {
 }>();
 const again = computed(() => {
   const { recheckOn } = correction;
-  return [recheckOn ? `re-check ${shortDay(recheckOn)}` : 'no re-check set', why].filter(Boolean).join(': ');
+  return [recheckOn ? words.reCheck(shortDay(recheckOn)) : words.noReCheckSet, why].filter(Boolean).join(': ');
 });
 const overdue = computed(
   () => correction.state !== 'closed' && correction.recheckOn !== null && correction.recheckOn <= localDay(),
@@ -41,20 +42,20 @@ const overdue = computed(
         >{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
         {{ checkpointName(catalogue.newest, correction.checkpointId).toLowerCase() }}
       </span>
-      <span v-if="drillInWords(correction)" class="quiet">drill: {{ drillInWords(correction) }}</span>
+      <span v-if="drillInWords(correction)" class="quiet">{{ words.drillCorrection(drillInWords(correction) ?? '') }}</span>
     </span>
     <span v-if="correction.counted" class="rate">
       <RateBand :rate="correction.counted" :target="correction.target" />
-      <span class="quiet number">{{ faultsOfSeen(correction.counted) }}, aim {{ percent(correction.target) }}</span>
+      <span class="quiet number">{{ words.aimCounted(faultsOfSeen(correction.counted), percent(correction.target)) }}</span>
     </span>
-    <span v-else class="quiet">not counted yet</span>
+    <span v-else class="quiet">{{ words.notCountedYet }}</span>
     <span class="where">
       <span class="standing"><LadderSigns :correction="correction" /> {{ standingInWords(correction) }}</span>
       <span v-if="correction.state !== 'closed'" :class="overdue ? 'due' : 'quiet'">{{ again }}</span>
     </span>
     <span class="act">
       <slot />
-      <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">Card</VBtn>
+      <VBtn variant="outlined" :to="{ name: 'card', params: { correctionId: correction.id } }">{{ words.card }}</VBtn>
     </span>
   </li>
 </template>

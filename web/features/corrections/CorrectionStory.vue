@@ -11,6 +11,7 @@ import CorrectionLine from './CorrectionLine.vue';
 import PlaceByHandDialog from './PlaceByHandDialog.vue';
 import { useCorrectionEvents } from './use-correction-events.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { correctionsWords as words } from './words.ts';
 
 const account = useAccount();
 /** A correction with its history, which only grows, and what can be done next. */
@@ -43,8 +44,8 @@ const giveDrill = () => {
       size="small"
       variant="text"
       :aria-expanded="told"
-      aria-label="History"
-      title="History"
+      :aria-label="words.history"
+      :title="words.history"
       @click="told = !told"
     />
     <template v-if="account.judges && correction.state !== 'closed'">
@@ -52,26 +53,36 @@ const giveDrill = () => {
         :icon="mdiStairs"
         size="small"
         variant="text"
-        aria-label="Put on a rung by hand"
-        title="Put on a rung by hand"
+        :aria-label="words.putOnARungBy"
+        :title="words.putOnARungBy"
         @click="placing = true"
       />
-      <VBtn variant="outlined" @click="say(correction, { kind: 'cue-given' })">Cue given</VBtn>
-      <VBtn variant="text" @click="say(correction, { kind: 'closed' })">Close</VBtn>
+      <VBtn variant="outlined" @click="say(correction, { kind: 'cue-given' })">{{ words.cueGiven }}</VBtn>
+      <VBtn variant="text" @click="say(correction, { kind: 'closed' })">{{ words.close }}</VBtn>
     </template>
-    <VBtn v-else-if="account.judges" variant="outlined" @click="say(correction, { kind: 're-opened' })">Open again</VBtn>
+    <VBtn v-else-if="account.judges" variant="outlined" @click="say(correction, { kind: 're-opened' })">{{
+      words.openAgain
+    }}</VBtn>
   </CorrectionLine>
   <li v-if="told" class="story">
-    <ul v-if="conditions.length > 0" aria-label="Under which conditions">
+    <ul v-if="conditions.length > 0" :aria-label="words.underWhichConditions">
       <li v-for="one in conditions" :key="`${one.condition} ${one.rungs.join()}`">{{ conditionInWords(one) }}</li>
     </ul>
     <form v-if="account.judges && correction.state !== 'closed'" class="drill no-print" @submit.prevent="giveDrill">
-      <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
-      <VSelect v-model="often" :items="oftenItems" label="How often" density="compact" hide-details clearable class="often" />
+      <VTextField v-model="drill" :label="words.drillWithItsDose" density="compact" hide-details maxlength="200" />
+      <VSelect
+        v-model="often"
+        :items="oftenItems"
+        :label="words.howOften"
+        density="compact"
+        hide-details
+        clearable
+        class="often"
+      />
       <DrillChoice :correction="correction" @chosen="(words) => (drill = words)" />
-      <VBtn type="submit" variant="outlined" :disabled="isAsGiven">{{ drill.trim() === '' ? 'No drill' : 'Give it' }}</VBtn>
+      <VBtn type="submit" variant="outlined" :disabled="isAsGiven">{{ drill.trim() === '' ? words.noDrill : words.giveIt }}</VBtn>
     </form>
-    <ol aria-label="History">
+    <ol :aria-label="words.history">
       <li v-for="event in correction.history" :key="event.id">
         <span class="quiet number">{{ dayAndTime(event.at) }}</span>
         <b>{{ eventInWords(event) }}</b>

@@ -11,21 +11,22 @@ import { usePages } from '../../app/use-pages.ts';
 import { localDay } from '@wax-fist/core/words';
 import CorrectionLine from './CorrectionLine.vue';
 import ManyCorrections from './ManyCorrections.vue';
+import { correctionsWords as words } from './words.ts';
 
 /** Corrections of all trainees, those due first; the address holds what is shown, so that it can be sent and come back to. */
 const route = useRoute();
 const router = useRouter();
 const lists = {
-  due: { name: 'Due', ask: () => ({ state: 'open', dueBy: localDay() }), none: 'Nothing is due. Everybody has been looked at.' },
+  due: { name: words.due, ask: () => ({ state: 'open', dueBy: localDay() }), none: words.nothingIsDueEverybodyHas },
   open: {
-    name: 'All open',
+    name: words.allOpen,
     ask: () => ({ state: 'open' }),
-    none: 'No correction is open. A session’s page proposes what to begin with.',
+    none: words.noCorrectionIsOpenA,
   },
-  stuck: { name: 'Stuck', ask: () => ({ stuck: 'yes' }), none: 'Nobody is stuck: everything has moved within four weeks.' },
-  relapsed: { name: 'Relapsed', ask: () => ({ state: 'relapsed' }), none: 'Nothing has come back.' },
-  kept: { name: 'Kept', ask: () => ({ state: 'kept' }), none: 'Nothing is kept yet: it has to hold twice at its top rung.' },
-  closed: { name: 'Closed', ask: () => ({ state: 'closed' }), none: 'Nothing is closed.' },
+  stuck: { name: words.stuck, ask: () => ({ stuck: 'yes' }), none: words.nobodyIsStuckEverythingHas },
+  relapsed: { name: words.relapsed, ask: () => ({ state: 'relapsed' }), none: words.nothingHasComeBack },
+  kept: { name: words.kept, ask: () => ({ state: 'kept' }), none: words.nothingIsKeptYetIt },
+  closed: { name: words.closed, ask: () => ({ state: 'closed' }), none: words.nothingIsClosed },
 } as const satisfies Record<string, { name: string; ask: () => WantedCorrections; none: string }>;
 type List = keyof typeof lists;
 
@@ -57,14 +58,14 @@ async function changed(): Promise<void> {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Corrections</h1>
+      <h1>{{ words.corrections }}</h1>
       <VSelect
         :model-value="rung ?? null"
         :items="[
-          { value: null, title: 'Any rung' },
+          { value: null, title: words.anyRung },
           ...rungs.map((one) => ({ value: one.rung, title: `${one.rung}: ${one.name}` })),
         ]"
-        label="Rung"
+        :label="words.rung"
         density="compact"
         hide-details
         class="narrow"
@@ -72,15 +73,15 @@ async function changed(): Promise<void> {
       />
       <VSelect
         :model-value="family ?? null"
-        :items="[{ value: null, title: 'Any' }, ...families.map((one) => ({ value: one, title: familyNames[one] }))]"
-        label="Family"
+        :items="[{ value: null, title: words.any }, ...families.map((one) => ({ value: one, title: familyNames[one] }))]"
+        :label="words.family"
         density="compact"
         hide-details
         class="narrow"
         @update:model-value="show({ family: $event ?? undefined })"
       />
     </div>
-    <nav class="lists" aria-label="Which corrections">
+    <nav class="lists" :aria-label="words.whichCorrections">
       <RouterLink
         v-for="(one, id) in lists"
         :key="id"
@@ -93,13 +94,13 @@ async function changed(): Promise<void> {
     <PageState :failure="failure" :ready="rows !== undefined" @again="again">
       <template v-if="rows!.length > 0">
         <div class="many">
-          <VCheckbox v-model="allChosen" label="All" density="compact" hide-details />
+          <VCheckbox v-model="allChosen" :label="words.all" density="compact" hide-details />
           <ManyCorrections v-if="inHand.length > 0" :corrections="inHand" :changed="changed" />
         </div>
         <ul class="list">
           <CorrectionLine v-for="one in rows" :key="one.id" :correction="one" with-name>
             <template #before>
-              <VCheckbox v-model="chosen" :value="one.id" :aria-label="`Choose “${one.cue}”`" density="compact" hide-details />
+              <VCheckbox v-model="chosen" :value="one.id" :aria-label="words.chooseCue(one.cue)" density="compact" hide-details />
             </template>
           </CorrectionLine>
         </ul>

@@ -5,6 +5,7 @@ import { checkpointName, severityNames, techniqueName, type Catalogue, type Tech
 import { computed } from 'vue';
 import { decimal, faultsOfSeen, percent } from '@wax-fist/core/words';
 import FamilySign from '../checklists/FamilySign.vue';
+import { correctionsWords as words } from './words.ts';
 
 /** Something that could be mended, with the whole sum that places it. */
 const { one, checklists, moved } = defineProps<{
@@ -18,17 +19,15 @@ const nameOf = (id: string): string => checkpointName(checklists, id).toLowerCas
 const name = computed(() => checkpointName(checklists, one.checkpointId));
 const points = (value: number): string => decimal(value, 1);
 const sumInWords = computed(() => {
-  const own = `${severityNames[one.severity].toLowerCase()} ${one.weight} × at least ${percent(one.rate.low)}`;
-  const added = one.explains.map(
-    ({ checkpointId, adds }) => ` + ${points(adds)} for ${nameOf(checkpointId)}, which follows from it`,
-  );
+  const own = words.atLeast(severityNames[one.severity].toLowerCase(), one.weight, percent(one.rate.low));
+  const added = one.explains.map(({ checkpointId, adds }) => words.forWhichFollowsFromIt(points(adds), nameOf(checkpointId)));
   return `${own}${added.join('')} = ${points(one.value)}`;
 });
 const whyNot = computed(() => {
   if (one.proposed) return '';
-  if (!moved && one.follows) return `likely follows from ${nameOf(one.follows.checkpointId)} (${percent(one.follows.sure)} sure)`;
-  if (!moved && one.later) return 'waits: not for a beginner yet';
-  return 'waits: another cue is for the same place, or two are enough';
+  if (!moved && one.follows) return words.likelyFollowsFromSure(nameOf(one.follows.checkpointId), percent(one.follows.sure));
+  if (!moved && one.later) return words.waitsNotForABeginner;
+  return words.waitsAnotherCueIsFor;
 });
 </script>
 
@@ -37,8 +36,8 @@ const whyNot = computed(() => {
     <button
       type="button"
       class="grip no-print"
-      :aria-label="`Move ${name}: arrow up, arrow down`"
-      title="Drag, or arrow up and down"
+      :aria-label="words.moveArrowUpArrowDown(name)"
+      :title="words.dragOrArrowUpAnd"
       @keydown.up.prevent="$emit('move', -1)"
       @keydown.down.prevent="$emit('move', 1)"
     >
@@ -62,7 +61,7 @@ const whyNot = computed(() => {
       :color="one.proposed ? 'primary' : undefined"
       :variant="one.proposed ? 'flat' : 'outlined'"
       @click="$emit('open')"
-      >Open it</VBtn
+      >{{ words.openIt }}</VBtn
     >
   </li>
 </template>

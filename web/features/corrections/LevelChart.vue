@@ -14,6 +14,7 @@ import { useFontsReady } from '../../app/fonts-ready.ts';
 import { faultsOfSeen, levelInWords, percent, shortDay } from '@wax-fist/core/words';
 import { familyShapes } from '../checklists/family-shape.ts';
 import type { LevelPanel, MarkedDay, PanelPoint } from './level-panels.ts';
+import { correctionsWords as words } from './words.ts';
 
 use([LineChart, ScatterChart, GridComponent, TooltipComponent, TitleComponent, MarkLineComponent, AriaComponent, CanvasRenderer]);
 
@@ -49,7 +50,12 @@ const marks = (first: boolean) => ({
           {
             yAxis: target,
             lineStyle: { color: cssColour('--clean'), type: 'dotted', width: 2 },
-            label: { formatter: `aim ${percent(target)}`, color: cssColour('--clean'), position: 'insideStartTop', fontSize: 13 },
+            label: {
+              formatter: words.aimTarget(percent(target)),
+              color: cssColour('--clean'),
+              position: 'insideStartTop',
+              fontSize: 13,
+            },
           },
         ]),
     ...days.map(({ day, says }) => ({
@@ -137,14 +143,14 @@ const option = computed<EChartsCoreOption>(() => ({
       description: panels
         .map(
           (panel) =>
-            `${name}, ${panel.name}: ${panel.points.map((point) => `${shortDay(point.heldOn)} ${faultsOfSeen(point)}, level ${levelInWords(point)}`).join('; ')}`,
+            `${name}, ${panel.name}: ${panel.points.map((point) => words.levelHeldOn(shortDay(point.heldOn), faultsOfSeen(point), levelInWords(point))).join('; ')}`,
         )
         .join('. '),
     },
   },
   textStyle: { fontFamily: font },
-  title: panels.map(({ rung, name: words }, panel) => ({
-    text: `Rung ${rung}: ${words.toLowerCase()}`,
+  title: panels.map(({ rung, name }, panel) => ({
+    text: words.rungRung(rung, name.toLowerCase()),
     right: 70,
     top: place(panel) - 24,
     textStyle: { fontSize: 14, fontWeight: 400, color: cssColour('--quiet'), fontFamily: font },
@@ -155,7 +161,7 @@ const option = computed<EChartsCoreOption>(() => ({
     renderMode: 'richText',
     formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
       const point = panels[Math.floor(seriesIndex / 4)]!.points[dataIndex]!;
-      return `${shortDay(point.heldOn)}\n${faultsOfSeen(point)} seen\nlevel ${levelInWords(point)}`;
+      return words.seenLevel(shortDay(point.heldOn), faultsOfSeen(point), levelInWords(point));
     },
   },
   xAxis: panels.map((_, panel) => ({

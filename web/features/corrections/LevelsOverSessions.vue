@@ -15,6 +15,7 @@ import { request } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import PickedStrike from '../compare/PickedStrike.vue';
 import { levelPanels, schoolChanges, type PanelPoint } from './level-panels.ts';
+import { correctionsWords as words } from './words.ts';
 
 /** What has become of one thing over all sessions: its level at each rung, with what was counted. */
 const catalogue = useCatalogue();
@@ -98,14 +99,14 @@ const days = computed(() => [
     <VSelect
       :model-value="question?.value"
       :items="questions"
-      label="Checkpoint"
+      :label="words.checkpoint"
       density="compact"
       hide-details
       class="choose"
       @update:model-value="show({ levels: $event, picked: undefined })"
     />
     <p class="quiet">
-      The line is the level that all sessions together tell, the band its doubt; signs are what was counted that day.
+      {{ words.theLineIsTheLevel }}
     </p>
     <p v-if="failure" role="alert">{{ failure }}</p>
     <LevelChart
@@ -121,7 +122,13 @@ const days = computed(() => [
       v-if="thenAndNow"
       :strike-id="thenAndNow.strike.strikeId"
       :film-id="thenAndNow.strike.filmId"
-      :says="`${shortDay(thenAndNow.then.heldOn)}: ${faultsOfSeen(thenAndNow.then)}, most of them ${verdictNames[thenAndNow.strike.verdict].toLowerCase()}`"
+      :says="
+        words.mostOfThem(
+          shortDay(thenAndNow.then.heldOn),
+          faultsOfSeen(thenAndNow.then),
+          verdictNames[thenAndNow.strike.verdict].toLowerCase(),
+        )
+      "
       :against="
         thenAndNow.newest && thenAndNow.now !== thenAndNow.then
           ? { strikeId: thenAndNow.newest.strikeId, name: shortDay(thenAndNow.now.heldOn) }
@@ -129,7 +136,9 @@ const days = computed(() => [
       "
       @close="show({ picked: undefined })"
     >
-      <VBtn variant="outlined" :to="{ name: 'session', params: { sessionId: thenAndNow.then.sessionId } }"> The session </VBtn>
+      <VBtn variant="outlined" :to="{ name: 'session', params: { sessionId: thenAndNow.then.sessionId } }">
+        {{ words.theSession }}
+      </VBtn>
     </PickedStrike>
   </div>
 </template>

@@ -6,10 +6,11 @@ import { filledPath } from '@wax-fist/contract/endpoint';
 import { mostAtOnce } from '@wax-fist/contract/reports';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, ref } from 'vue';
-import { counted, drillOf, oftenOf, localDay, shortDay } from '@wax-fist/core/words';
+import { drillOf, oftenOf, localDay, shortDay } from '@wax-fist/core/words';
 import { useNotice } from '../../app/notice-store.ts';
 import { usePaper } from '../reports/paper.ts';
 import { sayOfCorrection, type Said } from './use-correction-events.ts';
+import { correctionsWords as words } from './words.ts';
 
 /** What can be done with many corrections at once; the way back stands at the foot of the page. */
 const { corrections, changed } = defineProps<{
@@ -44,18 +45,18 @@ async function sayOfAll(what: string, said: Said, back: (one: Correction) => Sai
   done.value = undefined;
   await changed();
   const failed = wrong.length > 0 ? ` ${wrong.join(' ')}` : '';
-  notice.say(`${counted(told.length, 'correction')} ${what}.${failed}`, async () => {
+  notice.say(words.correctionTold(told.length, what, failed), async () => {
     for (const one of told) await sayOfCorrection(one, back(one));
     await changed();
   });
 }
 const reschedule = (): Promise<void> =>
-  sayOfAll(`looked at again on ${shortDay(day.value)}`, { kind: 'rescheduled', recheckOn: day.value }, ({ recheckOn }) => ({
+  sayOfAll(words.lookedAtAgainOn(shortDay(day.value)), { kind: 'rescheduled', recheckOn: day.value }, ({ recheckOn }) => ({
     kind: 'rescheduled',
     recheckOn: recheckOn ?? day.value,
   }));
 const giveDrill = (): Promise<void> =>
-  sayOfAll(`drilled by “${drill.value.trim()}”`, { kind: 'drill-given', note: drill.value.trim() }, (one) => ({
+  sayOfAll(words.drilledBy(drill.value.trim()), { kind: 'drill-given', note: drill.value.trim() }, (one) => ({
     kind: 'drill-given',
     note: drillOf(one) ?? '',
     often: oftenOf(one) ?? null,
@@ -66,18 +67,28 @@ const close = (): Promise<void> => sayOfAll('closed', { kind: 'closed' }, () => 
 <template>
   <div class="acts">
     <b class="number">{{
-      done === undefined ? counted(corrections.length, 'correction') : `${done} of ${corrections.length}`
+      done === undefined ? words.correctionsCounted(corrections.length) : words.ofDone(done, corrections.length)
     }}</b>
     <span class="pair">
-      <VTextField v-model="day" type="date" label="Look again on" density="compact" hide-details :min="localDay()" class="day" />
-      <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">Set the day</VBtn>
+      <VTextField
+        v-model="day"
+        type="date"
+        :label="words.lookAgainOn"
+        density="compact"
+        hide-details
+        :min="localDay()"
+        class="day"
+      />
+      <VBtn color="primary" :disabled="!day" :loading="done !== undefined" @click="reschedule">{{ words.setTheDay }}</VBtn>
     </span>
     <span class="pair wide">
-      <VTextField v-model="drill" label="Drill, with its dose" density="compact" hide-details maxlength="200" />
-      <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">Give it</VBtn>
+      <VTextField v-model="drill" :label="words.drillWithItsDose" density="compact" hide-details maxlength="200" />
+      <VBtn variant="outlined" :disabled="!drill.trim()" :loading="done !== undefined" @click="giveDrill">{{
+        words.giveIt
+      }}</VBtn>
     </span>
-    <VBtn variant="outlined" :prepend-icon="mdiFilePdfBox" :href="cards" download>Cards</VBtn>
-    <VBtn variant="outlined" :loading="done !== undefined" @click="close">Close them</VBtn>
+    <VBtn variant="outlined" :prepend-icon="mdiFilePdfBox" :href="cards" download>{{ words.cards }}</VBtn>
+    <VBtn variant="outlined" :loading="done !== undefined" @click="close">{{ words.closeThem }}</VBtn>
   </div>
 </template>
 

@@ -9,6 +9,7 @@ import { request } from '../../app/request.ts';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '@wax-fist/core/words';
+import { correctionsWords as words } from './words.ts';
 
 /** The row that a correction is opened from; nothing keeps the dialog shut. */
 const about = defineModel<{ technique: TechniqueId; checkpointId: string } | undefined>({ required: true });
@@ -55,18 +56,18 @@ const save = (): Promise<void> =>
 </script>
 
 <template>
-  <FormDialog v-model="open" :title="title" :failure="failure" :busy="busy" save-name="Open the correction" @save="save">
+  <FormDialog v-model="open" :title="title" :failure="failure" :busy="busy" :save-name="words.openTheCorrection" @save="save">
     <p class="why">{{ row?.why }}</p>
     <VCombobox
       v-model="draft.cue"
-      label="Cue: what you will shout"
+      :label="words.cueWhatYouWillShout"
       :items="[...(row?.cues ?? [])]"
       counter="80"
       :error-messages="problems.cue"
     />
     <VSlider
       v-model="targetPercent"
-      label="Good enough at"
+      :label="words.goodEnoughAt"
       name="Good enough at"
       :min="0"
       :max="50"
@@ -80,13 +81,13 @@ const save = (): Promise<void> =>
     </VSlider>
     <VSelect
       v-model="draft.topRung"
-      label="Kept once it holds at"
+      :label="words.keptOnceItHoldsAt"
       :items="rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}: ${name}` }))"
       :error-messages="problems.topRung"
     />
     <VTextField
       v-model="draft.recheckOn"
-      label="Look again on"
+      :label="words.lookAgainOn"
       type="date"
       :min="localDay()"
       :error-messages="problems.recheckOn"

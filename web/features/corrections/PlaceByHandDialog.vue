@@ -6,6 +6,7 @@ import { watch } from 'vue';
 import FormDialog from '../../app/FormDialog.vue';
 import { useForm } from '../../app/use-form.ts';
 import { sayOfCorrection } from './use-correction-events.ts';
+import { correctionsWords as words } from './words.ts';
 
 /** Putting a correction on a rung by hand: the coach decides, and the reason is kept. */
 const open = defineModel<boolean>({ required: true });
@@ -30,22 +31,22 @@ const save = (): Promise<void> =>
 <template>
   <FormDialog
     v-model="open"
-    :title="`“${correction.cue}”: by hand`"
+    :title="words.byHand(correction.cue)"
     :failure="failure"
     :busy="busy"
-    save-name="Put it there"
+    :save-name="words.putItThere"
     @save="save"
   >
     <VSelect
       v-model="draft.kind"
-      label="It is"
+      :label="words.itIs"
       :items="ladderSteps.map((value) => ({ value, title: correctionStateNames[value] }))"
     />
     <VSelect
       v-model="draft.rung"
-      label="At"
+      :label="words.at"
       :items="rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}: ${name}` }))"
     />
-    <VTextarea v-model="draft.note" label="Why, against the numbers" rows="2" :error-messages="problems.note" />
+    <VTextarea v-model="draft.note" :label="words.whyAgainstTheNumbers" rows="2" :error-messages="problems.note" />
   </FormDialog>
 </template>

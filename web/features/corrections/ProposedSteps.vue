@@ -7,6 +7,7 @@ import { useKeys } from '../../app/keys/use-keys.ts';
 import { reasonInWords, stepInWords } from '@wax-fist/core/words';
 import { useCorrectionEvents } from './use-correction-events.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { correctionsWords as words } from './words.ts';
 
 const account = useAccount();
 /** Steps on the ladder that the numbers of a session propose, each with why; one key takes the next. */
@@ -32,20 +33,20 @@ async function take({ correction, proposed }: (typeof steps.value)[number]): Pro
   if (!failure.value) notice.say(`“${correction.cue}”: ${stepInWords(proposed)}.`);
 }
 const keys = useKeys(
-  [{ id: 'take-step', group: 'Session', name: 'Take the next proposed step', keys: ['y'] }],
+  [{ id: 'take-step', group: words.session, name: words.takeTheNextProposedStep, keys: ['y'] }],
   'session-keys',
   () => steps.value[0] && void take(steps.value[0]),
 );
 </script>
 
 <template>
-  <section v-if="steps.length > 0" class="steps no-print" aria-label="Proposed steps">
+  <section v-if="steps.length > 0" class="steps no-print" :aria-label="words.proposedSteps">
     <div v-for="(step, place) in steps" :key="step.correction.id" class="step" :class="step.proposed.kind">
       <p>
         <b>“{{ step.correction.cue }}”: {{ stepInWords(step.proposed) }}.</b> <span class="quiet">{{ step.why }}.</span>
       </p>
       <VBtn color="primary" :loading="busy" @click="take(step)"
-        >Take this step <kbd v-if="place === 0" class="ml-2">{{ keys.drawn('take-step') }}</kbd></VBtn
+        >{{ words.takeThisStep }} <kbd v-if="place === 0" class="ml-2">{{ keys.drawn('take-step') }}</kbd></VBtn
       >
     </div>
     <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>

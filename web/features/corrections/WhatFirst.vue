@@ -7,12 +7,12 @@ import type { Tally } from '@wax-fist/core/review';
 import type { Catalogue, TechniqueId } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
-import { counted } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import FirstRow from './FirstRow.vue';
 import { useOwnOrder } from './use-own-order.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { correctionsWords as words } from './words.ts';
 
 const account = useAccount();
 /** What to mend first, with the whole sum: what it costs, how often it surely happens, what follows from it. */
@@ -56,20 +56,20 @@ function move(place: number, steps: 1 | -1): void {
 </script>
 
 <template>
-  <section v-if="ranked.length > 0 && account.judges" class="first" aria-label="What to mend first">
+  <section v-if="ranked.length > 0 && account.judges" class="first" :aria-label="words.whatToMendFirst">
     <h3>
-      What first
+      {{ words.whatFirst }}
       <span class="quiet">
         {{
           worked.length >= mostCues
-            ? `${counted(worked.length, 'cue')} at work: these wait`
-            : `at most ${mostCues} cues at a time${worked.length > 0 ? `, ${worked.length} at work` : ''}`
+            ? words.cueAtWorkTheseWait(worked.length)
+            : words.atMostCuesAtA(mostCues, worked.length > 0 ? words.atWork(worked.length) : '')
         }}
       </span>
     </h3>
     <p v-if="order.said.value && !order.draft.value" class="own">
-      <b>{{ order.said.value.saidBy }}’s order:</b> {{ order.said.value.reason }}
-      <VBtn variant="text" size="small" class="no-print" @click="order.backToSum">Back to the sum</VBtn>
+      <b>{{ words.sOrder(order.said.value.saidBy) }}</b> {{ order.said.value.reason }}
+      <VBtn variant="text" size="small" class="no-print" @click="order.backToSum">{{ words.backToTheSum }}</VBtn>
     </p>
     <VueDraggable v-model="shown" tag="ol" handle=".grip" :animation="120">
       <FirstRow
@@ -85,17 +85,17 @@ function move(place: number, steps: 1 | -1): void {
     <form v-if="order.draft.value" class="own no-print" @submit.prevent="order.keep">
       <VTextField
         v-model="order.reason.value"
-        label="Why this order, and not the sum’s?"
+        :label="words.whyThisOrderAndNot"
         density="compact"
         maxlength="2000"
         :error-messages="order.failure.value"
         hide-details="auto"
       />
-      <VBtn type="submit" color="primary">Keep this order</VBtn>
-      <VBtn variant="text" @click="order.leave">As it was</VBtn>
+      <VBtn type="submit" color="primary">{{ words.keepThisOrder }}</VBtn>
+      <VBtn variant="text" @click="order.leave">{{ words.asItWas }}</VBtn>
     </form>
     <VBtn v-if="ranked.length > few" variant="text" class="no-print" @click="all = !all">{{
-      all ? 'Only the first' : `All ${ranked.length}`
+      all ? words.onlyTheFirst : words.allRanked(ranked.length)
     }}</VBtn>
   </section>
 </template>

@@ -6,6 +6,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { correctionsWords as words } from './words.ts';
 
 /** The order in which a coach would mend what a session showed, against the sum: as it was said, and as it is being moved about. */
 export function useOwnOrder(sessionId: string) {
@@ -44,13 +45,13 @@ export function useOwnOrder(sessionId: string) {
         const before = said.value;
         await say(draft.value!, reason.value.trim());
         reason.value = '';
-        notice.say('Your order stands, with its reason.', () => say(before?.placed ?? [], before?.reason ?? ''));
+        notice.say(words.yourOrderStandsWithIts, () => say(before?.placed ?? [], before?.reason ?? ''));
       }),
     backToSum: () =>
       tried(async () => {
         const before = said.value!;
         await say([], '');
-        notice.say('The sum tells the order again.', () => say(before.placed, before.reason));
+        notice.say(words.theSumTellsTheOrder, () => say(before.placed, before.reason));
       }),
   };
 }

@@ -4,6 +4,7 @@ import type { Correction } from '@wax-fist/contract/corrections';
 import { doseInWords, drillsFor, isThrownIn, type Drill } from '@wax-fist/core/drills';
 import { computed } from 'vue';
 import { useDrills } from './drill-store.ts';
+import { drillsWords as words } from './words.ts';
 
 /** Drills for what a correction is about, nearest to its rung first. */
 const { correction } = defineProps<{ correction: Correction }>();
@@ -21,14 +22,14 @@ const inWords = (drill: Drill): string => `${drill.name}: ${doseInWords(drill.do
 <template>
   <VMenu v-if="its.length > 0">
     <template #activator="{ props: opens }">
-      <VBtn v-bind="opens" variant="outlined" :prepend-icon="mdiDumbbell">Drills</VBtn>
+      <VBtn v-bind="opens" variant="outlined" :prepend-icon="mdiDumbbell">{{ words.drills }}</VBtn>
     </template>
     <VList density="compact">
       <VListItem
         v-for="drill in its"
         :key="drill.id"
         :title="drill.name"
-        :subtitle="`rung ${drill.rung}, ${doseInWords(drill.dose)}`"
+        :subtitle="words.rungRung(drill.rung, doseInWords(drill.dose))"
         @click="emit('chosen', inWords(drill))"
       />
     </VList>

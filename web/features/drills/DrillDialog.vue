@@ -14,6 +14,7 @@ import { useForm } from '../../app/use-form.ts';
 import CombinationField from '../calls/CombinationField.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from './drill-store.ts';
+import { drillsWords as words } from './words.ts';
 
 /** A drill of the club’s own: new, changed, or begun from one that ships. */
 const open = defineModel<boolean>({ required: true });
@@ -32,12 +33,15 @@ const { draft, problems, failure, busy, send } = useForm(ownDrillShape, empty())
 watch(open, (now) => {
   if (!now) return;
   const begun = from ? structuredClone({ ...from, dose: { ...from.dose } }) : empty();
-  Object.assign(draft, from && !drills.isOwn(from.id) ? { ...begun, id: uuid(), name: `${begun.name}, our way` } : begun);
+  Object.assign(draft, from && !drills.isOwn(from.id) ? { ...begun, id: uuid(), name: words.ourWay(begun.name) } : begun);
 });
 const byName = (all: Iterable<{ id: string; name: string }>) => [...all].map(({ id, name }) => ({ value: id, title: name }));
 const checkpointItems = computed(() => byName(catalogue.newest.checkpoints.values()));
 const techniqueItems = computed(() => byName(catalogue.newest.techniques.values()));
-const drillItems = computed(() => [{ value: null, title: 'None' }, ...byName(drills.drills.filter(({ id }) => id !== draft.id))]);
+const drillItems = computed(() => [
+  { value: null, title: words.none },
+  ...byName(drills.drills.filter(({ id }) => id !== draft.id)),
+]);
 const named = <Key extends string>(names: Record<Key, string>, keys: readonly Key[]) =>
   keys.map((value) => ({ value, title: names[value] }));
 const recipe = computed({
@@ -55,19 +59,19 @@ const save = (): Promise<void> =>
     await request(drillEndpoints.saveDrill, { params: { drillId: body.id }, body });
     await drills.again();
     open.value = false;
-    notice.say(`“${body.name}” is saved.`);
+    notice.say(words.isSaved(body.name));
     emit('saved', body.id);
   });
 </script>
 
 <template>
-  <FormDialog v-model="open" title="A drill of our own" :failure="failure" :busy="busy" @save="save">
-    <VTextField v-model="draft.name" label="Name" :error-messages="problems.name" />
-    <VTextarea v-model="draft.how" label="How it is done" rows="2" auto-grow :error-messages="problems.how" />
-    <VTextField v-model="draft.cue" label="Cue" maxlength="80" :error-messages="problems.cue" />
+  <FormDialog v-model="open" :title="words.aDrillOfOurOwn" :failure="failure" :busy="busy" @save="save">
+    <VTextField v-model="draft.name" :label="words.name" :error-messages="problems.name" />
+    <VTextarea v-model="draft.how" :label="words.howItIsDone" rows="2" auto-grow :error-messages="problems.how" />
+    <VTextField v-model="draft.cue" :label="words.cue" maxlength="80" :error-messages="problems.cue" />
     <VAutocomplete
       v-model="draft.trains"
-      label="Trains"
+      :label="words.trains"
       :items="checkpointItems"
       multiple
       chips
@@ -75,7 +79,7 @@ const save = (): Promise<void> =>
     />
     <VAutocomplete
       v-model="draft.techniques"
-      label="Throws (nothing: whatever is thrown)"
+      :label="words.throwsNothingWhateverIsThrown"
       :items="techniqueItems"
       multiple
       chips
@@ -84,38 +88,60 @@ const save = (): Promise<void> =>
     <div class="two">
       <VSelect
         v-model="draft.rung"
-        label="Rung"
+        :label="words.rung"
         :items="rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }))"
       />
-      <VSelect v-model="draft.company" label="Who is there" :items="named(companyNames, companies)" />
-      <VSelect v-model="draft.on" label="On" :items="[...roundKinds]" multiple :error-messages="problems.on" />
-      <VSelect v-model="draft.impact" label="Impact" :items="named(impactNames, impacts)" />
-      <VNumberInput v-model="draft.dose.rounds" label="Rounds" :min="1" :max="12" control-variant="stacked" />
-      <VNumberInput v-model="draft.dose.work" label="Work" suffix="s" :min="10" :max="600" :step="10" control-variant="stacked" />
-      <VNumberInput v-model="draft.dose.rest" label="Rest" suffix="s" :min="0" :max="300" :step="5" control-variant="stacked" />
-      <VNumberInput v-model="draft.dose.each" label="With each lead" suffix="times" control-variant="hidden" clearable />
-      <VSelect v-model="draft.easier" label="One step easier" :items="drillItems" :error-messages="problems.easier" />
-      <VSelect v-model="draft.harder" label="One step harder" :items="drillItems" :error-messages="problems.harder" />
+      <VSelect v-model="draft.company" :label="words.whoIsThere" :items="named(companyNames, companies)" />
+      <VSelect v-model="draft.on" :label="words.on" :items="[...roundKinds]" multiple :error-messages="problems.on" />
+      <VSelect v-model="draft.impact" :label="words.impact" :items="named(impactNames, impacts)" />
+      <VNumberInput v-model="draft.dose.rounds" :label="words.rounds" :min="1" :max="12" control-variant="stacked" />
+      <VNumberInput
+        v-model="draft.dose.work"
+        :label="words.work"
+        suffix="s"
+        :min="10"
+        :max="600"
+        :step="10"
+        control-variant="stacked"
+      />
+      <VNumberInput
+        v-model="draft.dose.rest"
+        :label="words.rest"
+        suffix="s"
+        :min="0"
+        :max="300"
+        :step="5"
+        control-variant="stacked"
+      />
+      <VNumberInput
+        v-model="draft.dose.each"
+        :label="words.withEachLead"
+        :suffix="words.times"
+        control-variant="hidden"
+        clearable
+      />
+      <VSelect v-model="draft.easier" :label="words.oneStepEasier" :items="drillItems" :error-messages="problems.easier" />
+      <VSelect v-model="draft.harder" :label="words.oneStepHarder" :items="drillItems" :error-messages="problems.harder" />
       <VSelect
         v-model="draft.ages"
-        label="For"
+        :label="words.for"
         :items="named(ageGroupNames, ageGroups)"
         multiple
         :error-messages="problems.ages"
       />
-      <VSelect v-model="draft.grade" label="From" :items="named(gradeNames, grades)" />
+      <VSelect v-model="draft.grade" :label="words.from" :items="named(gradeNames, grades)" />
     </div>
     <CombinationField
       v-model="recipe"
-      label="Called (nothing: nothing is)"
+      :label="words.calledNothingNothingIs"
       :book="book"
       :catalogue="catalogue.newest"
       recipe
       class="mb-4"
     />
-    <VSelect v-model="draft.loads" label="Loads: whoever is hurt there leaves it" :items="[...bodyParts]" multiple />
-    <VTextField v-model="draft.caution" label="Caution" :error-messages="problems.caution" />
-    <VCheckbox v-model="draft.contact" label="Somebody strikes, pushes or catches back" density="compact" hide-details />
+    <VSelect v-model="draft.loads" :label="words.loadsWhoeverIsHurtThere" :items="[...bodyParts]" multiple />
+    <VTextField v-model="draft.caution" :label="words.caution" :error-messages="problems.caution" />
+    <VCheckbox v-model="draft.contact" :label="words.somebodyStrikesPushesOrCatches" density="compact" hide-details />
   </FormDialog>
 </template>
 

@@ -7,6 +7,7 @@ import { ageGroupNames, ageGroups, gradeNames } from '@wax-fist/core/trainee';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from './drill-store.ts';
+import { drillsWords as words } from './words.ts';
 
 /** A drill on one sheet: how it is done, how much, what is shouted, and what can hurt. */
 const { drill } = defineProps<{ drill: Drill }>();
@@ -14,27 +15,27 @@ const catalogue = useCatalogue();
 const drills = useDrills();
 const forWhom = computed(() => {
   const ages = ageGroups.every((one) => drill.ages.includes(one))
-    ? 'Everybody'
+    ? words.everybody
     : drill.ages.map((one) => ageGroupNames[one]).join(', ');
-  return drill.grade === 'beginner' ? ages : `${ages}, from ${gradeNames[drill.grade].toLowerCase()} on`;
+  return drill.grade === 'beginner' ? ages : words.fromOn(ages, gradeNames[drill.grade].toLowerCase());
 });
 const facts = computed(() =>
   [
-    ['Trains', trainsInWords(drill, catalogue.newest).join(', ')],
-    ['Throws', throwsInWords(drill, catalogue.newest).join(', ')],
-    ['Rung', `${drill.rung}. ${rungName(drill.rung)}`],
-    ['On', drill.on.map((on) => (on === 'shadowboxing' ? 'nothing, in the air' : on)).join(' or ')],
-    ['Lies ready', drill.needs.join(', ')],
-    ['Who', companyNames[drill.company]],
-    ['For', forWhom.value],
-    ['Loads', drill.loads.join(', ')],
-    ['Impact', impactNames[drill.impact]],
-    ['Film it', drill.film ? `${viewNames[drill.film.view]}: ${drill.film.what}` : ''],
+    [words.trains, trainsInWords(drill, catalogue.newest).join(', ')],
+    [words.throws, throwsInWords(drill, catalogue.newest).join(', ')],
+    [words.rung, `${drill.rung}. ${rungName(drill.rung)}`],
+    [words.on, drill.on.map((on) => (on === 'shadowboxing' ? words.nothingInTheAir : on)).join(' or ')],
+    [words.liesReady, drill.needs.join(', ')],
+    [words.who, companyNames[drill.company]],
+    [words.for, forWhom.value],
+    [words.loads, drill.loads.join(', ')],
+    [words.impact, impactNames[drill.impact]],
+    [words.filmIt, drill.film ? `${viewNames[drill.film.view]}: ${drill.film.what}` : ''],
   ].filter(([, says]) => says),
 );
 const steps = computed(() => [
-  { name: 'Easier', to: drills.named(drill.easier) },
-  { name: 'Harder', to: drills.named(drill.harder) },
+  { name: words.easier, to: drills.named(drill.easier) },
+  { name: words.harder, to: drills.named(drill.harder) },
 ]);
 </script>
 
@@ -45,7 +46,7 @@ const steps = computed(() => [
     <p>{{ drill.how }}</p>
     <p class="dose number">{{ doseInWords(drill.dose) }}</p>
     <p v-if="drill.recipe" class="calls">
-      <span class="quiet">Called:</span> <b>{{ drill.recipe }}</b>
+      <span class="quiet">{{ words.called }}</span> <b>{{ drill.recipe }}</b>
     </p>
     <p v-if="drill.caution" class="caution"><VIcon :icon="mdiAlertOutline" size="20" /> {{ drill.caution }}</p>
     <dl>

@@ -3,7 +3,7 @@ import { mdiMagnify, mdiPencil, mdiPlus, mdiPrinter, mdiTrashCanOutline } from '
 import { drillEndpoints, type OwnDrill } from '@wax-fist/contract/drills';
 import { companies, companyNames, findDrills } from '@wax-fist/core/drills';
 import { rungs } from '@wax-fist/core/correction';
-import { clockTime, counted } from '@wax-fist/core/words';
+import { clockTime } from '@wax-fist/core/words';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,6 +14,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import DrillDialog from './DrillDialog.vue';
 import DrillSheet from './DrillSheet.vue';
 import { useDrills } from './drill-store.ts';
+import { drillsWords as words } from './words.ts';
 
 /** All drills: found by any word, narrowed by rung and by who is there; one of them open. */
 const route = useRoute();
@@ -30,10 +31,13 @@ const edited = ref<OwnDrill>();
 onMounted(() => void drills.again().catch((error: unknown) => (failure.value = messageOf(error))));
 
 const rungItems = [
-  { value: null, title: 'Any rung' },
+  { value: null, title: words.anyRung },
   ...rungs.map(({ rung: value, name }) => ({ value, title: `${value}. ${name}` })),
 ];
-const companyItems = [{ value: null, title: 'Anybody' }, ...companies.map((value) => ({ value, title: companyNames[value] }))];
+const companyItems = [
+  { value: null, title: words.anybody },
+  ...companies.map((value) => ({ value, title: companyNames[value] })),
+];
 const found = computed(() =>
   findDrills(drills.drills, typed.value ?? '', catalogue.newest).filter(
     (drill) => (rung.value === null || drill.rung === rung.value) && (company.value === null || drill.company === company.value),
@@ -53,7 +57,7 @@ async function remove(drill: OwnDrill): Promise<void> {
   try {
     await request(drillEndpoints.removeDrill, { params: { drillId: drill.id } });
     await drills.again();
-    notice.say(`“${drill.name}” is gone.`, async () => {
+    notice.say(words.isGone(drill.name), async () => {
       await request(drillEndpoints.saveDrill, { params: { drillId: drill.id }, body: drill });
       await drills.again();
     });
@@ -66,8 +70,10 @@ async function remove(drill: OwnDrill): Promise<void> {
 <template>
   <div class="page">
     <div class="page-head no-print">
-      <h1>Drills</h1>
-      <span class="acts"><VBtn variant="outlined" :prepend-icon="mdiPlus" @click="edit()">A drill of our own</VBtn></span>
+      <h1>{{ words.drills }}</h1>
+      <span class="acts"
+        ><VBtn variant="outlined" :prepend-icon="mdiPlus" @click="edit()">{{ words.aDrillOfOurOwn }}</VBtn></span
+      >
     </div>
     <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
     <div class="find no-print">
@@ -75,41 +81,44 @@ async function remove(drill: OwnDrill): Promise<void> {
         v-model="typed"
         v-take-focus
         :prepend-inner-icon="mdiMagnify"
-        label="Find by any word"
-        placeholder="lazy hand, rope, roundhouse, tape …"
+        :label="words.findByAnyWord"
+        :placeholder="words.lazyHandRopeRoundhouseTape"
         density="compact"
         hide-details
         clearable
         @keydown.enter="first"
       />
-      <VSelect v-model="rung" label="Rung" :items="rungItems" density="compact" hide-details />
-      <VSelect v-model="company" label="Who is there" :items="companyItems" density="compact" hide-details />
+      <VSelect v-model="rung" :label="words.rung" :items="rungItems" density="compact" hide-details />
+      <VSelect v-model="company" :label="words.whoIsThere" :items="companyItems" density="compact" hide-details />
     </div>
     <div class="columns">
       <div class="no-print">
-        <p class="quiet" aria-live="polite">{{ counted(found.length, 'drill') }}</p>
+        <p class="quiet" aria-live="polite">{{ words.drillsCounted(found.length) }}</p>
         <ul v-if="found.length > 0" class="list">
           <li v-for="drill in found" :key="drill.id">
             <RouterLink :to="show(drill.id)" :aria-current="drill.id === open?.id ? 'true' : undefined">
               <b>{{ drill.name }}</b>
-              <span class="quiet"
-                >rung {{ drill.rung }}, {{ drill.on[0] === 'shadowboxing' ? 'in the air' : drill.on[0]
-                }}{{ drill.company === 'alone' ? '' : `, ${companyNames[drill.company].toLowerCase()}` }}</span
-              >
+              <span class="quiet">{{
+                words.rungAndCompany(
+                  drill.rung,
+                  drill.on[0] === 'shadowboxing' ? words.inTheAir : (drill.on[0] ?? ''),
+                  drill.company === 'alone' ? '' : `, ${companyNames[drill.company].toLowerCase()}`,
+                )
+              }}</span>
               <span class="number">{{ drill.dose.rounds }} × {{ clockTime(drill.dose.work) }}</span>
             </RouterLink>
           </li>
         </ul>
-        <div v-else class="empty">No drill has all of these words. Try fewer, or write one of your own.</div>
+        <div v-else class="empty">{{ words.noDrillHasAllOf }}</div>
       </div>
       <DrillSheet v-if="open" :drill="open" class="sheet">
         <p class="acts no-print">
-          <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
+          <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn>
           <template v-if="drills.isOwn(open.id)">
-            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="edit(open as OwnDrill)">Change</VBtn>
-            <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(open as OwnDrill)">Take away</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="edit(open as OwnDrill)">{{ words.change }}</VBtn>
+            <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(open as OwnDrill)">{{ words.takeAway }}</VBtn>
           </template>
-          <VBtn v-else variant="text" :prepend-icon="mdiPencil" @click="edit(open as OwnDrill)">Copy and change</VBtn>
+          <VBtn v-else variant="text" :prepend-icon="mdiPencil" @click="edit(open as OwnDrill)">{{ words.copyAndChange }}</VBtn>
         </p>
       </DrillSheet>
     </div>

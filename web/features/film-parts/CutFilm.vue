@@ -4,7 +4,6 @@ import { everyRow } from '@wax-fist/contract/page';
 import type { Round } from '@wax-fist/contract/rounds';
 import { traineeEndpoints, type TraineeRow } from '@wax-fist/contract/trainees';
 import { messageOf } from '@wax-fist/core/message-of';
-import { counted } from '@wax-fist/core/words';
 import { max } from 'd3-array';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -15,6 +14,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { given, partsOf, roundsToGive, whyNotCut, type GivenRound } from './parts-of-turns.ts';
+import { filmPartsWords as words } from './words.ts';
 
 /** A film in which several trainees take turns: who seems to work when, and its cutting into a film for each. */
 const { filmId, traineeId, sessionId, rounds } = defineProps<{
@@ -38,7 +38,7 @@ const people = computed(() => (max(turns.value ?? [], ({ person }) => person) ??
 const trainees = shallowRef<TraineeRow[]>([]);
 const items = computed(() => [
   ...trainees.value.map(({ id, name }) => ({ value: id as string | null, title: name })),
-  { value: null, title: 'Nobody: leave it out' },
+  { value: null, title: words.nobodyLeaveItOut },
 ]);
 const rows = computed(() =>
   list.value.flatMap((one) => {
@@ -70,9 +70,7 @@ async function cut(): Promise<void> {
   try {
     const made = await request(filmPartEndpoints.cutFilm, { params: { filmId }, body: { parts: partsOf(list.value) } });
     open.value = false;
-    notice.say(
-      `Cut into ${counted(made.length, 'film')}, each in the session of whoever is in it. The whole can be put back for a day.`,
-    );
+    notice.say(words.cutIntoFilmEachIn(made.length));
     await router.push({ name: 'session', params: { sessionId } });
   } catch (error) {
     failure.value = messageOf(error);
@@ -85,26 +83,32 @@ async function cut(): Promise<void> {
 <template>
   <p class="turns">
     <template v-if="people > 1">
-      <b>{{ counted(people, 'person', 'people') }} seem to take turns here, by what they wear.</b>
-      <VBtn size="small" color="primary" @click="begin">Cut into their films</VBtn>
+      <b>{{ words.personSeemToTakeTurns(people) }}</b>
+      <VBtn size="small" color="primary" @click="begin">{{ words.cutIntoTheirFilms }}</VBtn>
     </template>
-    <VBtn v-else size="small" variant="text" @click="begin">Several trainees in this film?</VBtn>
+    <VBtn v-else size="small" variant="text" @click="begin">{{ words.severalTraineesInThisFilm }}</VBtn>
   </p>
-  <FormDialog v-model="open" title="Whose rounds are these?" :failure="failure" :busy="busy" save-name="Cut the film" @save="cut">
+  <FormDialog
+    v-model="open"
+    :title="words.whoseRoundsAreThese"
+    :failure="failure"
+    :busy="busy"
+    :save-name="words.cutTheFilm"
+    @save="cut"
+  >
     <p class="quiet">
-      Each turn becomes a film of its own, in that trainee’s session of the day. The whole, which shows all of them, is removed
-      and can be put back for a day.
+      {{ words.eachTurnBecomesAFilm }}
     </p>
     <ul>
       <li v-for="{ roundId, traineeId: whose, round } in rows" :key="roundId">
-        <button type="button" class="round" title="Look" @click="emit('look', round)">
+        <button type="button" class="round" :title="words.look" @click="emit('look', round)">
           <b>{{ round.name }}</b>
           <span class="number quiet">{{ clock(round.from) }}–{{ clock(round.to) }}</span>
         </button>
         <VSelect
           :model-value="whose"
           :items="items"
-          :label="`Who works in ${round.name}`"
+          :label="words.whoWorksIn(round.name)"
           hide-details
           density="compact"
           @update:model-value="list = given(list, roundId, $event)"

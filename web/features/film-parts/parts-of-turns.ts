@@ -1,5 +1,6 @@
 import type { FilmPart, Turn } from '@wax-fist/contract/film-parts';
 import { v7 as uuid } from 'uuid';
+import { filmPartsWords as words } from './words.ts';
 
 /** A round that is to be given to somebody; null leaves it out. */
 export interface GivenRound {
@@ -39,8 +40,8 @@ export function partsOf(rounds: readonly GivenRound[]): FilmPart[] {
 
 /** Why these rounds cannot be cut; nothing where they can. */
 export function whyNotCut(rounds: readonly GivenRound[]): string | undefined {
-  if (rounds.some(({ traineeId }) => traineeId === undefined)) return 'Say of each round whose it is, or leave it out.';
+  if (rounds.some(({ traineeId }) => traineeId === undefined)) return words.sayOfEachRoundWhose;
   const people = new Set(rounds.map(({ traineeId }) => traineeId));
-  if (people.size === 1) return 'It is all of one: there is nothing to cut.';
+  if (people.size === 1) return words.itIsAllOfOne;
   return undefined;
 }

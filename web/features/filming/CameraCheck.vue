@@ -7,6 +7,7 @@ import { useTimeoutFn } from '@vueuse/core';
 import { ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { smallPicture } from './small-picture.ts';
+import { filmingWords as words } from './words.ts';
 
 /** One picture of the camera is looked at before a round: whole body, view, distance, light, nothing in the way; and where to move. */
 const { video, view, stance, begins } = defineProps<{
@@ -39,11 +40,13 @@ watch([() => begins, () => video], () => begins !== undefined && video && start(
 
 <template>
   <div class="check" aria-live="polite">
-    <VBtn variant="outlined" class="look" :prepend-icon="mdiHumanMale" :loading="busy" @click="look">Look at the picture</VBtn>
+    <VBtn variant="outlined" class="look" :prepend-icon="mdiHumanMale" :loading="busy" @click="look">{{
+      words.lookAtThePicture
+    }}</VBtn>
     <p v-if="trouble">{{ trouble }}</p>
     <template v-else-if="says">
       <p v-if="says.findings.length === 0" class="good">
-        <VIcon :icon="mdiCheck" size="18" /> Whole body, as planned, near enough, light enough.
+        <VIcon :icon="mdiCheck" size="18" /> {{ words.wholeBodyAsPlannedNear }}
       </p>
       <ul v-else>
         <li v-for="one in says.findings" :key="one.kind" :class="{ bad: one.bad }">

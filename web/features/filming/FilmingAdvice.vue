@@ -8,6 +8,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { adviceFor, settledSigns, viewsInWords, type OpenQuestion } from '../sessions/session-advice.ts';
+import { filmingWords as words } from './words.ts';
 
 /** What a camera that stands there will settle of the open corrections: before the round, when it can still be moved. */
 const { session, view } = defineProps<{ session: SessionDetail; view: View }>();
@@ -19,11 +20,11 @@ const { value: known } = useAnswer(async () => {
   ]);
   return { corrections: corrections.rows, checklists };
 });
-const settledHere = { measure: 'will be measured', eye: 'by eye', nothing: 'not from here' };
+const settledHere = { measure: words.willBeMeasured, eye: words.byEye, nothing: words.notFromHere };
 
 function said({ films: [here], better }: OpenQuestion): string {
   const elsewhere = better
-    ? `; ${better.settles === 'measure' ? 'measured' : 'by eye'} from the ${viewsInWords(better.from)}`
+    ? words.fromTheSettles(better.settles === 'measure' ? words.measured : words.byEye, viewsInWords(better.from))
     : '';
   return settledHere[here!.advice.settles] + elsewhere;
 }
@@ -42,7 +43,7 @@ const questions = computed(() => {
 
 <template>
   <section v-if="questions.length > 0" aria-labelledby="from-here">
-    <h2 id="from-here">From the {{ viewNames[view].toLowerCase() }}</h2>
+    <h2 id="from-here">{{ words.fromThe(viewNames[view].toLowerCase()) }}</h2>
     <ul>
       <li v-for="one in questions" :key="one.id" :class="one.settles">
         <VIcon :icon="settledSigns[one.settles]" size="18" />

@@ -8,7 +8,7 @@ import { onBeforeRouteLeave } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import SendingRow from '../footage/SendingRow.vue';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
@@ -20,6 +20,8 @@ import FilmingSettingsFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
 import { useFilming } from './use-filming.ts';
 import { useLevel } from './use-level.ts';
+import { filmingWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
 const {
@@ -44,7 +46,7 @@ const left = computed(() => {
   const seconds = Math.ceil((reading.value?.left ?? plan.value.work * 1000) / 1000);
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 });
-const phaseWords = { ready: 'Get ready', work: 'Work', rest: 'Rest', over: 'Over' };
+const phaseWords = { ready: words.getReady, work: words.work, rest: words.rest, over: words.over };
 const problem = computed(() => filming.failure.value ?? blind.value);
 
 useEventListener(window, 'keydown', (event) => {
@@ -65,21 +67,23 @@ onBeforeRouteLeave(() => filming.stop());
           :icon="mdiArrowLeft"
           variant="text"
           :to="{ name: 'session', params: { sessionId } }"
-          aria-label="Back to the session"
-          title="Back to the session"
+          :aria-label="words.backToTheSession"
+          :title="words.backToTheSession"
         />
-        <h1>Filming {{ session.trainee.name }}, {{ shortDay(session.heldOn) }}</h1>
+        <h1>{{ words.filmingName(session.trainee.name, shortDay(session.heldOn)) }}</h1>
       </header>
-      <section class="camera" aria-label="What the camera sees">
+      <section class="camera" :aria-label="words.whatTheCameraSees">
         <video ref="preview" autoplay muted playsinline />
         <VAlert v-if="problem" type="error" class="problem" role="alert">
           {{ problem }}
-          <template #append><VBtn variant="outlined" size="small" @click="open">Try again</VBtn></template>
+          <template #append
+            ><VBtn variant="outlined" size="small" @click="open">{{ words.tryAgain }}</VBtn></template
+          >
         </VAlert>
         <span
           class="level"
           role="meter"
-          aria-label="How loud the microphone hears it"
+          :aria-label="words.howLoudTheMicrophoneHears"
           aria-valuemin="0"
           aria-valuemax="1"
           :aria-valuenow="level.toFixed(2)"
@@ -90,11 +94,17 @@ onBeforeRouteLeave(() => filming.stop());
         <p class="clock number" role="timer">{{ left }}</p>
         <p class="phase" aria-live="polite">
           <template v-if="reading">
-            {{ phaseWords[reading.phase] }}, round <b class="number">{{ reading.round }}</b> of
-            <b class="number">{{ plan.rounds }}</b>
+            <TextWith :text="words.roundOf(phaseWords[reading.phase])">
+              <template #round>
+                <b class="number">{{ reading.round }}</b>
+              </template>
+              <template #rounds>
+                <b class="number">{{ plan.rounds }}</b>
+              </template>
+            </TextWith>
           </template>
-          <template v-else-if="arrived > 0">{{ counted(arrived, 'round') }} in the session</template>
-          <template v-else>Stand so that the bag does not hide the gloves.</template>
+          <template v-else-if="arrived > 0">{{ words.roundInTheSession(arrived) }}</template>
+          <template v-else>{{ words.standSoThatTheBag }}</template>
         </p>
         <VBtn
           v-if="running"
@@ -102,9 +112,9 @@ onBeforeRouteLeave(() => filming.stop());
           size="x-large"
           color="error"
           class="start"
-          title="Stop; what was filmed is kept (Esc)"
+          :title="words.stopWhatWasFilmedIs"
           @click="filming.stop()"
-          >Stop</VBtn
+          >{{ words.stop }}</VBtn
         >
         <VBtn
           v-else
@@ -114,7 +124,7 @@ onBeforeRouteLeave(() => filming.stop());
           class="start"
           :disabled="!stream || consent.missing.value"
           @click="filming.start(plan)"
-          >Start the clock</VBtn
+          >{{ words.startTheClock }}</VBtn
         >
         <ConsentAsk :trainee="session.trainee" :consent="consent" />
         <FilmingSettingsFields v-if="!running" v-model="plan" :cameras="cameras" :camera="chosen" @camera="choose" />
@@ -126,10 +136,10 @@ onBeforeRouteLeave(() => filming.stop());
           :begins="plan.view"
         />
         <FilmingAdvice v-if="!running" :session="session" :view="plan.view" />
-        <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
+        <ul v-if="mine.length > 0" class="list sendings" :aria-label="words.filmsBeingSent">
           <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
         </ul>
-        <p class="quiet agreed">Film only who has agreed; for a child, a parent has to.</p>
+        <p class="quiet agreed">{{ words.filmOnlyWhoHasAgreed }}</p>
       </aside>
     </div>
   </PageState>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { viewNames, views } from '@wax-fist/core/technique';
 import type { FilmingPlan } from './filming-settings.ts';
+import { filmingWords as words } from './words.ts';
 
 /** What is set before the first bell. */
 const plan = defineModel<FilmingPlan>({ required: true });
@@ -8,10 +9,10 @@ const { cameras, camera } = defineProps<{ cameras: readonly MediaDeviceInfo[]; c
 defineEmits<{ camera: [deviceId: string] }>();
 
 const numbers = [
-  { field: 'rounds', label: 'Rounds', suffix: '' },
-  { field: 'work', label: 'Work', suffix: 's' },
-  { field: 'rest', label: 'Rest', suffix: 's' },
-  { field: 'ready', label: 'Get ready', suffix: 's' },
+  { field: 'rounds', label: words.rounds, suffix: '' },
+  { field: 'work', label: words.work, suffix: 's' },
+  { field: 'rest', label: words.rest, suffix: 's' },
+  { field: 'ready', label: words.getReady, suffix: 's' },
 ] as const;
 const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
 </script>
@@ -35,7 +36,7 @@ const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
     <VSelect
       :model-value="plan.view"
       :items="viewItems"
-      label="Filmed from"
+      :label="words.filmedFrom"
       density="compact"
       hide-details
       @update:model-value="plan = { ...plan, view: $event }"
@@ -44,14 +45,14 @@ const viewItems = views.map((value) => ({ value, title: viewNames[value] }));
       v-if="cameras.length > 1"
       :model-value="camera || cameras[0]!.deviceId"
       :items="cameras.map(({ deviceId, label }) => ({ value: deviceId, title: label }))"
-      label="Camera"
+      :label="words.camera"
       density="compact"
       hide-details
       @update:model-value="$emit('camera', $event)"
     />
     <VCheckbox
       :model-value="plan.bell"
-      label="Ring the bell; the film is cut by it as well"
+      :label="words.ringTheBellTheFilm"
       density="compact"
       hide-details
       @update:model-value="plan = { ...plan, bell: $event === true }"

@@ -2,15 +2,16 @@ import { remember, remembered } from '../../app/remembered.ts';
 import { whole } from '@wax-fist/contract/shapes';
 import { views } from '@wax-fist/core/technique';
 import { boolean, object, string, type InferType } from 'yup';
+import { filmingWords as words } from './words.ts';
 
-const needed = (name: string, least: number, most: number) => whole(name, least, most).required(`${name}: a number, please.`);
+const needed = (name: string, least: number, most: number) => whole(name, least, most).required(words.aNumberPlease(name));
 
 /** How it is filmed; times in seconds, as they are typed. */
 export const filmingPlanShape = object({
-  rounds: needed('Rounds', 1, 30),
-  work: needed('Work', 5, 900),
-  rest: needed('Rest', 0, 600),
-  ready: needed('Get ready', 0, 120),
+  rounds: needed(words.rounds, 1, 30),
+  work: needed(words.work, 5, 900),
+  rest: needed(words.rest, 0, 600),
+  ready: needed(words.getReady, 0, 120),
   view: string().oneOf(views).required(),
   bell: boolean().required(),
 });

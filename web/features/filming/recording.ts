@@ -1,3 +1,5 @@
+import { filmingWords as words } from './words.ts';
+
 /** What can be written, best for frame-exact review first: mp4 keeps frames in order and is cheap to read. */
 const kinds = [
   { mime: 'video/mp4;codecs=avc1.640028,mp4a.40.2', ending: 'mp4' },
@@ -21,7 +23,7 @@ export interface Recording {
 /** Begins to record what a camera shows. @throws Error when this browser cannot */
 export function record(stream: MediaStream): Recording {
   const kind = kinds.find(({ mime }) => MediaRecorder.isTypeSupported(mime));
-  if (!kind) throw new Error('This browser cannot record films.');
+  if (!kind) throw new Error(words.thisBrowserCannotRecordFilms);
   const recorder = new MediaRecorder(stream, { mimeType: kind.mime, videoBitsPerSecond: videoRate });
   const pieces: Blob[] = [];
   recorder.addEventListener('dataavailable', ({ data }) => data.size > 0 && pieces.push(data));
@@ -35,7 +37,7 @@ export function record(stream: MediaStream): Recording {
     async stop(name) {
       if (recorder.state !== 'inactive') recorder.stop();
       await ended;
-      if (pieces.length === 0) throw new Error('The camera gave no picture; nothing was recorded.');
+      if (pieces.length === 0) throw new Error(words.theCameraGaveNoPicture);
       return new File(pieces, `${name}.${kind.ending}`, { type: kind.mime.split(';')[0] });
     },
   };

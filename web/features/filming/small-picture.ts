@@ -1,4 +1,5 @@
 import { mostSide } from '@wax-fist/contract/camera';
+import { filmingWords as words } from './words.ts';
 
 /** A picture as it is sent to be looked at. */
 export interface SmallPicture {
@@ -14,7 +15,7 @@ const atOnce = 0x8000;
 /** What a video shows now, made small. @throws Error when it shows nothing yet */
 export function smallPicture(video: HTMLVideoElement): SmallPicture {
   const { videoWidth, videoHeight } = video;
-  if (videoWidth === 0) throw new Error('The camera shows nothing yet.');
+  if (videoWidth === 0) throw new Error(words.theCameraShowsNothingYet);
   const scale = Math.min(1, mostSide / Math.max(videoWidth, videoHeight));
   const [width, height] = [Math.round(videoWidth * scale), Math.round(videoHeight * scale)];
   const canvas = new OffscreenCanvas(width, height);

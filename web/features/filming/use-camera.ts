@@ -1,10 +1,11 @@
 import { onScopeDispose, ref, shallowRef } from 'vue';
+import { filmingWords as words } from './words.ts';
 
 const refusals: Record<string, string> = {
-  NotAllowedError: 'The browser may not use the camera. Allow camera and microphone for this page, then try again.',
-  NotFoundError: 'No camera was found. Plug one in, then try again.',
-  NotReadableError: 'Another program has the camera. Close it, then try again.',
-  OverconstrainedError: 'This camera cannot be used any more. Choose another one.',
+  NotAllowedError: words.theBrowserMayNotUse,
+  NotFoundError: words.noCameraWasFoundPlug,
+  NotReadableError: words.anotherProgramHasTheCamera,
+  OverconstrainedError: words.thisCameraCannotBeUsed,
 };
 
 const remembered = 'wax.camera';
@@ -25,7 +26,7 @@ export function useCamera() {
     close();
     failure.value = undefined;
     if (!('mediaDevices' in navigator)) {
-      failure.value = 'Cameras work only on a page that is served over https, or from this computer itself.';
+      failure.value = words.camerasWorkOnlyOnA;
       return;
     }
     const wanted = (deviceId: string): MediaStreamConstraints => ({
@@ -48,11 +49,11 @@ export function useCamera() {
         );
       stream.value = opened;
       for (const track of opened.getTracks())
-        track.addEventListener('ended', () => (failure.value = 'The camera was unplugged. Plug it in, then try again.'));
+        track.addEventListener('ended', () => (failure.value = words.theCameraWasUnpluggedPlug));
       cameras.value = (await navigator.mediaDevices.enumerateDevices()).filter(({ kind }) => kind === 'videoinput');
     } catch (error) {
       const { name, message } = error as Error;
-      failure.value = refusals[name] ?? `The camera cannot be used: ${message}`;
+      failure.value = refusals[name] ?? words.theCameraCannotBeUsed(message);
     }
   }
 

@@ -7,6 +7,7 @@ import { ring } from './bell.ts';
 import { filmingPlanShape, rememberPlan, type FilmingPlan } from './filming-settings.ts';
 import { record, type Recording } from './recording.ts';
 import { useRoundTimer } from './use-round-timer.ts';
+import { filmingWords as words } from './words.ts';
 
 /** Films rounds by the clock; each round is one film, sent into the session as soon as it is over. */
 export function useFilming(sessionId: string, stream: ShallowRef<MediaStream | undefined>) {
@@ -23,7 +24,7 @@ export function useFilming(sessionId: string, stream: ShallowRef<MediaStream | u
     recording = undefined;
     if (!ending) return;
     try {
-      const film = await ending.running.stop(`Round ${ending.round}, ${format(begun, 'yyyy-MM-dd HH.mm')}`);
+      const film = await ending.running.stop(words.roundRound(ending.round, format(begun, 'yyyy-MM-dd HH.mm')));
       uploads.send(film, sessionId, plan.view, () => arrived.value++);
     } catch (error) {
       failure.value = messageOf(error);

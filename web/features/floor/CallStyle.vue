@@ -2,6 +2,7 @@
 import { mdiNumeric, mdiRabbit, mdiTortoise } from '@mdi/js';
 import { computed } from 'vue';
 import type { CallStyleInHand } from './use-call-style.ts';
+import { floorWords as words } from './words.ts';
 
 /** How fast it is called, and whether by numbers. */
 const { calls } = defineProps<{ calls: CallStyleInHand }>();
@@ -13,17 +14,17 @@ const seconds = computed(() => calls.style.value.between / 1000);
     <VBtn
       :icon="mdiTortoise"
       variant="text"
-      aria-label="Call slower"
-      title="Call slower (−)"
+      :aria-label="words.callSlower"
+      :title="words.callSlowerByKey"
       :disabled="calls.isSlowest.value"
       @click="calls.slower"
     />
-    <span class="number" :aria-label="`${seconds} seconds between calls`">{{ seconds }} s</span>
+    <span class="number" :aria-label="words.secondsBetweenCalls(seconds)">{{ seconds }} s</span>
     <VBtn
       :icon="mdiRabbit"
       variant="text"
-      aria-label="Call faster"
-      title="Call faster (*)"
+      :aria-label="words.callFaster"
+      :title="words.callFasterByKey"
       :disabled="calls.isFastest.value"
       @click="calls.faster"
     />
@@ -32,8 +33,8 @@ const seconds = computed(() => calls.style.value.between / 1000);
       variant="text"
       :aria-pressed="calls.style.value.numbers"
       :class="{ on: calls.style.value.numbers }"
-      aria-label="Call by numbers"
-      title="Call by numbers (N)"
+      :aria-label="words.callByNumbers"
+      :title="words.callByNumbersN"
       @click="calls.toggleNumbers"
     />
   </span>

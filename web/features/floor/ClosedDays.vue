@@ -9,6 +9,7 @@ import FormDialog from '../../app/FormDialog.vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useForm } from '../../app/use-form.ts';
+import { floorWords as words } from './words.ts';
 
 /** Days on which nobody trains: no session is planned on them, and no test is reckoned with them. */
 const { closures } = defineProps<{ closures: readonly Closure[] }>();
@@ -33,40 +34,40 @@ async function remove(closure: Closure): Promise<void> {
   try {
     await request(syllabusEndpoints.removeClosure, { params: { closureId: closure.id } });
     emit('changed');
-    notice.say(`${closure.name}: open again.`, () => put(closure).then(() => emit('changed')));
+    notice.say(words.openAgain(closure.name), () => put(closure).then(() => emit('changed')));
   } catch (error) {
     trouble.value = messageOf(error);
   }
 }
-const days = ({ from, to }: Closure): string => (from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`);
+const days = ({ from, to }: Closure): string => (from === to ? shortDay(from) : words.toFrom(shortDay(from), shortDay(to)));
 </script>
 
 <template>
   <VMenu :close-on-content-click="false">
     <template #activator="{ props }">
-      <VBtn v-bind="props" variant="text" :prepend-icon="mdiDoorClosedLock">Closed days</VBtn>
+      <VBtn v-bind="props" variant="text" :prepend-icon="mdiDoorClosedLock">{{ words.closedDays }}</VBtn>
     </template>
-    <VList aria-label="Closed days">
-      <p v-if="coming.length === 0" class="none quiet">None to come.</p>
+    <VList :aria-label="words.closedDays">
+      <p v-if="coming.length === 0" class="none quiet">{{ words.noneToCome }}</p>
       <VListItem v-for="one in coming" :key="one.id" :title="one.name" :subtitle="days(one)">
         <template #append>
           <VBtn
             :icon="mdiTrashCanOutline"
             variant="text"
             size="small"
-            :aria-label="`${one.name}: open after all`"
+            :aria-label="words.openAfterAll(one.name)"
             @click="remove(one)"
           />
         </template>
       </VListItem>
       <p v-if="trouble" class="none" role="alert">{{ trouble }}</p>
-      <VListItem title="Close some days" :prepend-icon="mdiPlus" @click="open = true" />
+      <VListItem :title="words.closeSomeDays" :prepend-icon="mdiPlus" @click="open = true" />
     </VList>
   </VMenu>
-  <FormDialog v-model="open" title="Nobody trains" :failure="failure" :busy="busy" @save="save">
-    <VTextField v-model="draft.name" label="Why" placeholder="Winter holidays" :error-messages="problems.name" />
-    <VTextField v-model="draft.from" label="From" type="date" :error-messages="problems.from" />
-    <VTextField v-model="draft.to" label="To" type="date" :error-messages="problems.to" />
+  <FormDialog v-model="open" :title="words.nobodyTrains" :failure="failure" :busy="busy" @save="save">
+    <VTextField v-model="draft.name" :label="words.why" :placeholder="words.winterHolidays" :error-messages="problems.name" />
+    <VTextField v-model="draft.from" :label="words.from" type="date" :error-messages="problems.from" />
+    <VTextField v-model="draft.to" :label="words.to" type="date" :error-messages="problems.to" />
   </FormDialog>
 </template>
 

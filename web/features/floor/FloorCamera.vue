@@ -9,6 +9,7 @@ import CameraCheck from '../filming/CameraCheck.vue';
 import { record, type Recording } from '../filming/recording.ts';
 import { useCamera } from '../filming/use-camera.ts';
 import { keepFloorFilm } from './floor-films.ts';
+import { floorWords as words } from './words.ts';
 
 /** Films the rounds that are to be filmed, by the clock of the floor: a film for each of them. */
 const { planId, round, coming, stance, traineeId } = defineProps<{
@@ -26,8 +27,8 @@ const preview = ref<HTMLVideoElement>();
 const trouble = ref<string>();
 /** Told only once something is written. */
 const films = ref<'no' | 'begins' | 'films'>('no');
-const says = { no: 'Camera is ready', begins: 'Begins to film', films: 'Films' } as const;
-const notAgreed = 'Nothing is filmed: they have not agreed. Ask on their page.';
+const says = { no: words.cameraIsReady, begins: words.beginsToFilm, films: words.films } as const;
+const notAgreed = words.nothingIsFilmedTheyHave;
 let at: { recording: Recording; number: number; part: PlanPart } | undefined;
 let keeping: Promise<void> = Promise.resolve();
 
@@ -37,7 +38,7 @@ watch([stream, preview], ([now]) => {
 
 async function keep({ recording, number, part: { title, on, rung, shot } }: NonNullable<typeof at>): Promise<void> {
   try {
-    const file = await recording.stop(`${title.replaceAll(/[/:]/g, ' ')}, round ${number}`);
+    const file = await recording.stop(words.roundReplaceAll(title.replaceAll(/[/:]/g, ' '), number));
     await keepFloorFilm({ id: uuid(), planId, on, rung: rung!, view: shot!.view, file });
   } catch (error) {
     trouble.value = messageOf(error);
@@ -80,7 +81,7 @@ defineExpose({
 
 <template>
   <figure :class="films">
-    <video ref="preview" autoplay muted playsinline aria-label="What the camera sees" />
+    <video ref="preview" autoplay muted playsinline :aria-label="words.whatTheCameraSees" />
     <figcaption aria-live="polite">{{ blind ?? trouble ?? (consent.missing.value ? notAgreed : says[films]) }}</figcaption>
     <CameraCheck
       v-if="coming?.shot && stream"

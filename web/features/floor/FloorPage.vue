@@ -10,7 +10,7 @@ import {
   mdiMapMarkerPath,
   mdiRuler,
 } from '@mdi/js';
-import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { localDay, shortDay } from '@wax-fist/core/words';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageState from '../../app/PageState.vue';
@@ -21,6 +21,7 @@ import ClosedDays from './ClosedDays.vue';
 import { useWeek } from './use-week.ts';
 import WeekBoard from './WeekBoard.vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { floorWords as words } from './words.ts';
 
 const account = useAccount();
 /** What is done on the floor: the sessions of a week on their days, and the way to a new one. */
@@ -42,18 +43,19 @@ const isThis = computed(() => days.value.includes(today));
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Floor</h1>
+      <h1>{{ words.floor }}</h1>
       <span class="acts">
-        <VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">Drills</VBtn>
-        <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'syllabus' }">Syllabus</VBtn>
-        <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiAccountMultiple" :to="{ name: 'pair' }">Two</VBtn>
-        <VBtn variant="outlined" :prepend-icon="mdiAccountGroup" :to="{ name: 'stations' }">Group</VBtn>
-        <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">Set-up</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiDumbbell" :to="{ name: 'drills' }">{{ words.drills }}</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'syllabus' }">{{ words.syllabus }}</VBtn>
+        <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiAccountMultiple" :to="{ name: 'pair' }">{{
+          words.two
+        }}</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiAccountGroup" :to="{ name: 'stations' }">{{ words.group }}</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiRuler" :to="{ name: 'set-up' }">{{ words.setUp }}</VBtn>
       </span>
     </div>
     <p v-if="logs.waiting > 0" class="waits" role="status">
-      {{ counted(logs.waiting, 'session') }} that {{ logs.waiting === 1 ? 'was' : 'were' }} done
-      {{ logs.waiting === 1 ? 'waits' : 'wait' }} here for a connection. Nothing is lost.
+      {{ words.doneSessionsWaitHere(logs.waiting) }}
     </p>
     <PageState :failure="failure" :ready="plans !== undefined && trainees !== undefined" @again="again">
       <div class="head">
@@ -64,14 +66,17 @@ const isThis = computed(() => days.value.includes(today));
             :items="trainees!"
             item-value="id"
             item-title="name"
-            label="Plan a session for"
+            :label="words.planASessionFor"
             density="comfortable"
             hide-details
             class="whom"
             @update:model-value="plan"
           />
-          <VBtn variant="outlined" :prepend-icon="mdiAccountMultipleCheck" :to="{ name: 'week-plan', query: { week: days[0]! } }"
-            >Everybody’s week</VBtn
+          <VBtn
+            variant="outlined"
+            :prepend-icon="mdiAccountMultipleCheck"
+            :to="{ name: 'week-plan', query: { week: days[0]! } }"
+            >{{ words.everybodysWeek }}</VBtn
           >
           <ClosedDays :closures="week.closures.value" @changed="week.besideAgain" />
         </template>
@@ -81,7 +86,7 @@ const isThis = computed(() => days.value.includes(today));
             variant="text"
             :active="false"
             :to="{ query: { week: week.weekFrom(-1) } }"
-            aria-label="The week before"
+            :aria-label="words.theWeekBefore"
           />
           <b class="number">{{ shortDay(days[0]!) }} – {{ shortDay(days[6]!) }}</b>
           <VBtn
@@ -89,16 +94,15 @@ const isThis = computed(() => days.value.includes(today));
             variant="text"
             :active="false"
             :to="{ query: { week: week.weekFrom(1) } }"
-            aria-label="The week after"
+            :aria-label="words.theWeekAfter"
           />
-          <VBtn v-if="!isThis" variant="text" :active="false" :to="{ query: {} }">This week</VBtn>
+          <VBtn v-if="!isThis" variant="text" :active="false" :to="{ query: {} }">{{ words.thisWeek }}</VBtn>
         </span>
       </div>
       <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <WeekBoard :week="week" />
       <p v-if="plans!.length === 0" class="empty">
-        Nothing is planned this week. Choose a trainee: a session is made from what they work on, what is due and what is there,
-        and you change it; or plan everybody’s week at once.
+        {{ words.nothingIsPlannedThisWeek }}
       </p>
     </PageState>
   </div>

@@ -19,6 +19,8 @@ import CallStyle from './CallStyle.vue';
 import { useCallStyle } from './use-call-style.ts';
 import TimerHands from './TimerHands.vue';
 import { useFloorTimer } from './use-floor-timer.ts';
+import { floorWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** The clock of the floor: read from five metres, worked with gloves on. */
 const { begun } = defineProps<{ begun: FloorState }>();
@@ -34,7 +36,7 @@ const sounds: Record<FloorEvent['kind'], (words: string) => void> = {
   warns: () => clap(2),
   'other lead': () => {
     clap(3);
-    speech.say('Other lead');
+    speech.say(words.otherLead);
   },
   call: (words) => speech.say(words),
 };
@@ -51,14 +53,14 @@ const next = computed(() => {
   if (!at) return undefined;
   return at.kind === 'change' || at.kind === 'ready' ? undefined : parts.value[at.part + 1];
 });
-const phases = { ready: 'Get ready', work: 'Work', rest: 'Rest', change: 'Next' } as const;
-const phase = computed(() => (stretch.value ? phases[stretch.value.kind] : 'Done'));
+const phases = { ready: words.getReady, work: words.work, rest: words.rest, change: words.next } as const;
+const phase = computed(() => (stretch.value ? phases[stretch.value.kind] : words.done));
 const digits = computed(() => clockTime(Math.ceil(left.value / 1000)));
 const lead = computed(() => {
   const at = stretch.value;
   const changes = part.value && leadChangesAt(part.value);
   if (at?.kind !== 'work' || changes === null || changes === undefined) return '';
-  return elapsed.value - at.from < changes * 1000 ? 'Usual lead' : 'Other lead';
+  return elapsed.value - at.from < changes * 1000 ? words.usualLead : words.otherLead;
 });
 const ending = ref(false);
 /** Where something is to be filmed and a camera may be. */
@@ -115,24 +117,31 @@ useEventListener(window, 'keydown', (event) => {
         :icon="mdiArrowLeft"
         variant="text"
         :to="{ name: 'plan', params: { planId: timer.state.value.plan.id } }"
-        aria-label="Back to the plan"
-        title="Back to the plan"
+        :aria-label="words.backToThePlan"
+        :title="words.backToThePlan"
       />
       <p class="round">
         <template v-if="part && stretch">
-          <b>{{ part.title }}</b><template v-if="part.rounds > 1"
-            >, round <span class="number">{{ stretch.round }}</span> of <span class="number">{{ part.rounds }}</span></template
-          >
+          <b>{{ part.title }}</b><template v-if="part.rounds > 1">
+            <TextWith :text="words.roundOf">
+              <template #round>
+                <span class="number">{{ stretch.round }}</span>
+              </template>
+              <template #rounds>
+                <span class="number">{{ part.rounds }}</span>
+              </template>
+            </TextWith>
+          </template>
         </template>
-        <b v-else>All done</b>
+        <b v-else>{{ words.allDone }}</b>
       </p>
       <VBtn
         v-if="mayFilm"
         :icon="filming ? mdiVideoOutline : mdiVideoOffOutline"
         variant="text"
         :aria-pressed="filming"
-        aria-label="Films what is to be filmed"
-        title="Films what is to be filmed"
+        :aria-label="words.filmsWhatIsToBe"
+        :title="words.filmsWhatIsToBe"
         @click="filming = !filming"
       />
       <VBtn
@@ -140,16 +149,16 @@ useEventListener(window, 'keydown', (event) => {
         :icon="speech.on.value ? mdiVolumeHigh : mdiVolumeOff"
         variant="text"
         :aria-pressed="speech.on.value"
-        aria-label="Calls are spoken"
-        title="Calls are spoken"
+        :aria-label="words.callsAreSpoken"
+        :title="words.callsAreSpoken"
         @click="speech.on.value = !speech.on.value"
       />
       <VBtn
         v-if="mayFill"
         :icon="mdiFullscreen"
         variant="text"
-        aria-label="Full screen"
-        title="Full screen (F)"
+        :aria-label="words.fullScreen"
+        :title="words.fullScreenF"
         @click="fullScreen"
       />
     </header>
@@ -167,8 +176,8 @@ useEventListener(window, 'keydown', (event) => {
       <p v-if="part.shot" class="shot"><VIcon :icon="mdiVideoOutline" size="24" /> {{ shotInWords(part.shot) }}</p>
       <p v-if="part.caution" class="caution">{{ part.caution }}</p>
     </div>
-    <p v-else-if="next" class="quiet next">Then: {{ next.title }}</p>
-    <p v-if="over" class="coming">Write it down, and it stands in the session.</p>
+    <p v-else-if="next" class="quiet next">{{ words.thenTitle(next.title) }}</p>
+    <p v-if="over" class="coming">{{ words.writeItDownAndIt }}</p>
 
     <FloorCamera
       v-if="filming"

@@ -3,12 +3,13 @@ import { mdiClose, mdiPlus, mdiPrinter } from '@mdi/js';
 import { everyRow } from '@wax-fist/contract/page';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
 import { lapsWithin, mostPeople, rotationLength, rotationOf, type Rotation } from '@wax-fist/core/plan';
-import { clockTime, counted } from '@wax-fist/core/words';
+import { clockTime } from '@wax-fist/core/words';
 import { computed, reactive, ref } from 'vue';
 import { messageOf } from '@wax-fist/core/message-of';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { floorWords as words } from './words.ts';
 
 /** A group at stations: everybody as often at each of them as anybody else, turn by turn. */
 const {
@@ -18,9 +19,9 @@ const {
 } = useAnswer(() => everyRow((query) => request(traineeEndpoints.listTrainees, { query })));
 const people = ref<string[]>([]);
 const stations = reactive([
-  { name: 'Heavy bag', takes: 2 },
-  { name: 'Pads with the holder', takes: 1 },
-  { name: 'Shadow', takes: 4 },
+  { name: words.heavyBag, takes: 2 },
+  { name: words.padsWithTheHolder, takes: 1 },
+  { name: words.shadow, takes: 4 },
 ]);
 const clock = reactive({ minutes: 30, work: 120, rest: 60 });
 
@@ -28,7 +29,7 @@ const made = computed<{ rotation: Rotation } | { says: string }>(() => {
   try {
     return { rotation: rotationOf(people.value, stations) };
   } catch (error) {
-    return { says: people.value.length === 0 ? 'Choose who is there.' : messageOf(error) };
+    return { says: people.value.length === 0 ? words.chooseWhoIsThere : messageOf(error) };
   }
 });
 const laps = computed(() =>
@@ -37,24 +38,26 @@ const laps = computed(() =>
 const begins = (turn: number): string => clockTime(turn * (clock.work + clock.rest));
 const print = (): void => window.print();
 const fields = [
-  { key: 'minutes', label: 'Minutes', suffix: '', step: 5, min: 5, max: 240 },
-  { key: 'work', label: 'Work', suffix: 's', step: 10, min: 10, max: 600 },
-  { key: 'rest', label: 'Rest', suffix: 's', step: 10, min: 0, max: 300 },
+  { key: 'minutes', label: words.minutes, suffix: '', step: 5, min: 5, max: 240 },
+  { key: 'work', label: words.work, suffix: 's', step: 10, min: 10, max: 600 },
+  { key: 'rest', label: words.rest, suffix: 's', step: 10, min: 0, max: 300 },
 ] as const;
 </script>
 
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Group at stations</h1>
-      <span class="acts no-print"><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn></span>
+      <h1>{{ words.groupAtStations }}</h1>
+      <span class="acts no-print"
+        ><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn></span
+      >
     </div>
     <PageState :failure="failure" :ready="trainees !== undefined" @again="again">
       <form class="asked no-print" @submit.prevent>
         <VCombobox
           v-model="people"
           :items="trainees!.map(({ name }) => name)"
-          :label="`Who is there, up to ${mostPeople}; a guest is typed`"
+          :label="words.whoIsThereUpTo(mostPeople)"
           multiple
           chips
           closable-chips
@@ -62,10 +65,10 @@ const fields = [
         />
         <ul>
           <li v-for="(station, place) in stations" :key="place">
-            <VTextField v-model="station.name" label="Station" density="compact" hide-details />
+            <VTextField v-model="station.name" :label="words.station" density="compact" hide-details />
             <VNumberInput
               v-model="station.takes"
-              label="takes"
+              :label="words.takes"
               :min="1"
               :max="mostPeople"
               control-variant="stacked"
@@ -75,13 +78,15 @@ const fields = [
             <VBtn
               :icon="mdiClose"
               variant="text"
-              :aria-label="`Without ${station.name}`"
+              :aria-label="words.withoutName(station.name)"
               :disabled="stations.length === 1"
               @click="stations.splice(place, 1)"
             />
           </li>
           <li>
-            <VBtn variant="text" :prepend-icon="mdiPlus" @click="stations.push({ name: 'Rope', takes: 2 })">Another station</VBtn>
+            <VBtn variant="text" :prepend-icon="mdiPlus" @click="stations.push({ name: words.rope, takes: 2 })">{{
+              words.anotherStation
+            }}</VBtn>
           </li>
         </ul>
         <div class="clock">
@@ -103,22 +108,22 @@ const fields = [
       <p v-if="'says' in made" class="empty">{{ made.says }}</p>
       <template v-else>
         <p class="sum">
-          {{ counted(made.rotation.turns.length, 'turn') }},
+          {{ words.turns(made.rotation.turns.length) }},
           <b class="number">{{ clockTime(rotationLength(made.rotation, clock.work, clock.rest, Math.max(1, laps))) }}</b>
-          <template v-if="laps > 1"> for going round {{ laps }} times</template>
-          <template v-else-if="laps === 0">: longer than there is. Shorten work, or take a station away.</template>
+          <template v-if="laps > 1">{{ words.forGoingRoundTimes(laps) }}</template>
+          <template v-else-if="laps === 0">{{ words.longerThanThereIsShorten }}</template>
         </p>
-        <div role="region" aria-label="Who is where" tabindex="0" :style="{ overflowX: 'auto' }">
+        <div role="region" :aria-label="words.whoIsWhere" tabindex="0" :style="{ overflowX: 'auto' }">
           <table>
             <thead>
               <tr>
-                <th>Turn</th>
+                <th>{{ words.turn }}</th>
                 <th v-for="station in made.rotation.stations" :key="station.name">{{ station.name }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="(turn, place) in made.rotation.turns" :key="place">
-                <th class="number">{{ place + 1 }}, from {{ begins(place) }}</th>
+                <th class="number">{{ words.fromPlace(place + 1, begins(place)) }}</th>
                 <td v-for="(there, at) in turn" :key="at">{{ there.join(', ') || '–' }}</td>
               </tr>
             </tbody>

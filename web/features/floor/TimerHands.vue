@@ -2,6 +2,7 @@
 import { mdiPause, mdiPlay, mdiPlusCircleOutline, mdiSkipNext, mdiSkipPrevious } from '@mdi/js';
 import { computed } from 'vue';
 import type { FloorTimer } from './use-floor-timer.ts';
+import { floorWords as words } from './words.ts';
 
 /** What the timer is worked with: large enough for gloves. */
 const { timer } = defineProps<{ timer: FloorTimer; ending: boolean }>();
@@ -13,18 +14,18 @@ const begun = computed(() => timer.elapsed.value > 0);
 
 <template>
   <div class="hands">
-    <button type="button" aria-label="Back (←)" @click="timer.back"><VIcon :icon="mdiSkipPrevious" size="44" /></button>
+    <button type="button" :aria-label="words.back" @click="timer.back"><VIcon :icon="mdiSkipPrevious" size="44" /></button>
     <button v-if="!over" type="button" class="main" @click="timer.toggle">
-      <VIcon :icon="running ? mdiPause : mdiPlay" size="52" /> {{ running ? 'Pause' : begun ? 'Go on' : 'Start' }}
+      <VIcon :icon="running ? mdiPause : mdiPlay" size="52" /> {{ running ? words.pause : begun ? words.goOn : words.start }}
     </button>
     <button v-if="over || (!running && begun)" type="button" class="main end" :disabled="ending" @click="$emit('end')">
-      Write it down
+      {{ words.writeItDown }}
     </button>
-    <button type="button" aria-label="Skip (→)" :disabled="over" @click="timer.skip">
+    <button type="button" :aria-label="words.skip" :disabled="over" @click="timer.skip">
       <VIcon :icon="mdiSkipNext" size="44" />
     </button>
-    <button type="button" aria-label="One more round (+)" @click="timer.oneMore">
-      <VIcon :icon="mdiPlusCircleOutline" size="40" /><small>One more</small>
+    <button type="button" :aria-label="words.oneMoreRound" @click="timer.oneMore">
+      <VIcon :icon="mdiPlusCircleOutline" size="40" /><small>{{ words.oneMore }}</small>
     </button>
   </div>
 </template>

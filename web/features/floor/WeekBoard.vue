@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiAlertOutline, mdiCheck, mdiClipboardCheckOutline, mdiDoorClosedLock, mdiTimerPlay } from '@mdi/js';
 import type { PlanOfDay } from '@wax-fist/contract/plan-lists';
-import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { localDay, shortDay } from '@wax-fist/core/words';
 import { dayAfter } from '@wax-fist/core/days';
 import { nextTick } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import type { useWeek } from './use-week.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { floorWords as words } from './words.ts';
 
 const account = useAccount();
 /** A week with its sessions: dragged to another day, or taken there with the arrow keys. */
@@ -41,7 +42,7 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
         :key="test.traineeId"
         class="test"
         :to="{ name: 'trainee-test', params: { traineeId: test.traineeId } }"
-        ><VIcon :icon="mdiClipboardCheckOutline" size="18" /> {{ test.traineeName }}: test</RouterLink
+        ><VIcon :icon="mdiClipboardCheckOutline" size="18" /> {{ words.testTraineeName(test.traineeName) }}</RouterLink
       >
       <VueDraggable
         :model-value="week.on(day)"
@@ -58,22 +59,22 @@ const isTroubled = ({ id }: PlanOfDay): boolean => week.problems.value.some(({ s
           :data-plan="plan.id"
           :class="{ done: plan.doneOn, troubled: isTroubled(plan) }"
           tabindex="0"
-          :aria-label="`${plan.traineeName}, ${shortDay(day)}; arrow keys take it to another day`"
+          :aria-label="words.arrowKeysTakeItTo(plan.traineeName, shortDay(day))"
           @keydown.left.prevent="byKey(plan, -1)"
           @keydown.right.prevent="byKey(plan, 1)"
         >
           <RouterLink :to="{ name: 'plan', params: { planId: plan.id } }">{{ plan.traineeName }}</RouterLink>
-          <span class="quiet number">{{ Math.round(plan.length / 60) }} min, {{ counted(plan.impact, 'hard round') }}</span>
-          <span v-if="plan.doneOn" class="state"><VIcon :icon="mdiCheck" size="16" /> done</span>
-          <span v-else-if="day < today" class="state">not done</span>
+          <span class="quiet number">{{ words.minPlan(Math.round(plan.length / 60), plan.impact) }}</span>
+          <span v-if="plan.doneOn" class="state"><VIcon :icon="mdiCheck" size="16" /> {{ words.doneInside }}</span>
+          <span v-else-if="day < today" class="state">{{ words.notDone }}</span>
           <RouterLink v-else-if="day === today" class="go" :to="{ name: 'floor-timer', params: { planId: plan.id } }"
-            ><VIcon :icon="mdiTimerPlay" size="18" /> To the floor</RouterLink
+            ><VIcon :icon="mdiTimerPlay" size="18" /> {{ words.toTheFloor }}</RouterLink
           >
         </li>
       </VueDraggable>
     </section>
   </div>
-  <ul v-if="week.problems.value.length > 0" class="problems" aria-label="Too much this week">
+  <ul v-if="week.problems.value.length > 0" class="problems" :aria-label="words.tooMuchThisWeek">
     <li v-for="{ says } in week.problems.value" :key="says"><VIcon :icon="mdiAlertOutline" size="18" /> {{ says }}</li>
   </ul>
 </template>

@@ -2,7 +2,7 @@
 import { mdiCheck, mdiContentSave, mdiWeightLifter } from '@mdi/js';
 import { impactRounds } from '@wax-fist/core/plan';
 import { isClosed } from '@wax-fist/core/syllabus';
-import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { localDay, shortDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useNotice } from '../../app/notice-store.ts';
@@ -10,6 +10,7 @@ import PageState from '../../app/PageState.vue';
 import KitFields from '../plans/KitFields.vue';
 import { isDay } from './is-day.ts';
 import { useWeekPlan } from './use-week-plan.ts';
+import { floorWords as words } from './words.ts';
 
 /** A week for everybody: the days on which each comes, then all sessions at once. */
 const route = useRoute();
@@ -27,7 +28,7 @@ const weekday = (day: string): string => shortDay(day).slice(0, 3);
 async function keep(): Promise<void> {
   const plans = await week.keep();
   if (plans.length === 0) return;
-  notice.say(`${counted(plans.length, 'session')} planned.`, () => week.takeBack(plans));
+  notice.say(words.sessionPlanned(plans.length), () => week.takeBack(plans));
   if (!trouble.value) await router.push({ name: 'floor', query: { week: days[0]! } });
 }
 </script>
@@ -36,8 +37,10 @@ async function keep(): Promise<void> {
   <div class="page">
     <div class="page-head">
       <div>
-        <p class="quiet"><RouterLink :to="{ name: 'floor', query: { week: days[0]! } }">Floor</RouterLink></p>
-        <h1>Plan the week from {{ shortDay(days[0]!) }}</h1>
+        <p class="quiet">
+          <RouterLink :to="{ name: 'floor', query: { week: days[0]! } }">{{ words.floor }}</RouterLink>
+        </p>
+        <h1>{{ words.planTheWeekFrom(shortDay(days[0]!)) }}</h1>
       </div>
     </div>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
@@ -45,12 +48,12 @@ async function keep(): Promise<void> {
         <form class="asked" @submit.prevent>
           <KitFields :asked="asked" />
         </form>
-        <div v-if="page.grounds.length === 0" class="empty">Nobody trains here yet.</div>
-        <div v-else role="region" aria-label="Who comes on which day" tabindex="0" :style="{ overflowX: 'auto' }">
+        <div v-if="page.grounds.length === 0" class="empty">{{ words.nobodyTrainsHereYet }}</div>
+        <div v-else role="region" :aria-label="words.whoComesOnWhichDay" tabindex="0" :style="{ overflowX: 'auto' }">
           <table>
             <thead>
               <tr>
-                <th scope="col">Who</th>
+                <th scope="col">{{ words.who }}</th>
                 <th v-for="day in days" :key="day" scope="col">
                   {{ shortDay(day) }} <small v-if="closedOn(day)">{{ closedOn(day) }}</small>
                 </th>
@@ -68,23 +71,23 @@ async function keep(): Promise<void> {
                     @click="week.toggle(ground.trainee.id, day)"
                   >
                     <template v-if="madeFor(ground.trainee.id, day)">
-                      <span v-if="madeFor(ground.trainee.id, day)!.parts.length === 0">no time</span>
+                      <span v-if="madeFor(ground.trainee.id, day)!.parts.length === 0">{{ words.noTime }}</span>
                       <template v-else>
                         <span class="number"
-                          ><VIcon :icon="mdiWeightLifter" size="16" aria-label="hard rounds" />
+                          ><VIcon :icon="mdiWeightLifter" size="16" :aria-label="words.hardRounds" />
                           {{ impactRounds(madeFor(ground.trainee.id, day)!.parts) }}</span
                         >
                         <small
                           v-for="one in madeFor(ground.trainee.id, day)!.parts.filter(({ kind }) => kind === 're-check')"
                           :key="one.id"
-                          >re-check</small
+                          >{{ words.reCheck }}</small
                         >
                       </template>
                     </template>
                     <VIcon v-else-if="comes[ground.trainee.id]?.includes(day)" :icon="mdiCheck" size="20" />
                     <span v-else class="off">{{ weekday(day) }}</span>
                   </button>
-                  <small v-else-if="day >= week.today" class="quiet">planned</small>
+                  <small v-else-if="day >= week.today" class="quiet">{{ words.planned }}</small>
                 </td>
               </tr>
             </tbody>
@@ -97,15 +100,17 @@ async function keep(): Promise<void> {
             :loading="busy && !planned"
             :disabled="sessions === 0"
             @click="week.plan"
-            >Plan {{ counted(sessions, 'session') }}</VBtn
+            >{{ words.planSession(sessions) }}</VBtn
           >
-          <VBtn v-if="planned" color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">Keep them</VBtn>
-          <span v-if="planned && busy" role="status">{{ kept }} of {{ planned.plans.length }} kept</span>
-          <span v-if="sessions === 0" class="quiet">Touch the days on which somebody comes.</span>
+          <VBtn v-if="planned" color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">{{
+            words.keepThem
+          }}</VBtn>
+          <span v-if="planned && busy" role="status">{{ words.ofKept(kept, planned.plans.length) }}</span>
+          <span v-if="sessions === 0" class="quiet">{{ words.touchTheDaysOnWhich }}</span>
         </p>
         <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
         <template v-if="planned && planned.leftOut.length > 0">
-          <h2>What is not in it</h2>
+          <h2>{{ words.whatIsNotInIt }}</h2>
           <ul>
             <li v-for="(one, place) in planned.leftOut" :key="place">
               <b>{{ nameOf(one.traineeId) }}</b> {{ one.what }}: {{ one.why }}

@@ -6,6 +6,7 @@ import { ref } from 'vue';
 import { Refused, request } from '../../app/request.ts';
 import { useNotice } from '../../app/notice-store.ts';
 import { forgetFloor, keepWaitingLogs, waitingLogs } from './floor-state.ts';
+import { floorWords as words } from './words.ts';
 
 /** What was done on the floor, on its way to the server: kept here until it is answered, sent once more whenever there is a line. */
 export const useFloorLogs = defineStore('floor-logs', () => {
@@ -22,7 +23,7 @@ export const useFloorLogs = defineStore('floor-logs', () => {
         // What the server will never take is not kept for ever; without a line, or not signed in, it waits.
         const lost = error instanceof Refused && [404, 422].includes(error.status);
         if (!lost) break;
-        notice.say(`What was done could not be written down: ${messageOf(error)}`);
+        notice.say(words.whatWasDoneCouldNot(messageOf(error)));
       }
       forgetFloor(planId);
       keepWaitingLogs(waitingLogs().filter((one) => one.planId !== planId));

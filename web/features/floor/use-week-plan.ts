@@ -14,13 +14,14 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useDrills } from '../drills/drill-store.ts';
 import { takenUpOn, whoOf } from '../plans/plan-ground.ts';
 import { rememberedKit, rememberKit } from '../plans/plan-kit.ts';
+import { floorWords as words } from './words.ts';
 
 /** Plans aside, so that the page stays quick. @throws Error when it cannot be planned */
 function plannedAside(people: WeekPerson[], closures: readonly { from: string; to: string }[]): Promise<PlannedWeek> {
   const worker = new Worker(new URL('../../workers/week-worker.ts', import.meta.url), { type: 'module' });
   return new Promise<PlannedWeek>((resolve, reject) => {
     worker.onmessage = ({ data }: MessageEvent<PlannedWeek>) => resolve(data);
-    worker.onerror = ({ message }) => reject(new Error(message || 'This week could not be planned.'));
+    worker.onerror = ({ message }) => reject(new Error(message || words.thisWeekCouldNotBe));
     worker.postMessage({ people, closures });
   }).finally(() => worker.terminate());
 }

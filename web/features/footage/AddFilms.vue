@@ -8,6 +8,8 @@ import MarksBeside from '../marks-elsewhere/MarksBeside.vue';
 import { isMarksFile, useMarksBeside } from '../marks-elsewhere/marks-beside-store.ts';
 import SendingRow from './SendingRow.vue';
 import { useUploads } from './uploads-store.ts';
+import { footageWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const { sessionId, taken } = defineProps<{ sessionId: string; /** Views that are here already. */ taken: readonly View[] }>();
 const emit = defineEmits<{ added: [] }>();
@@ -45,14 +47,11 @@ function add(files: FileList | null | undefined): void {
   >
     <VIcon :icon="mdiFilmstripBoxMultiple" size="30" />
     <div class="words">
-      <b>Drop films here</b>
-      <span class="quiet"
-        >mp4, mov, webm, mkv or avi, straight from the phone, with the marks beside them (.vtt, .srt, .csv) where they have some.
-        The original is kept as it is. Film only who has agreed; for a child, a parent has to.</span
-      >
+      <b>{{ words.dropFilmsHere }}</b>
+      <span class="quiet">{{ words.mpMovWebmMkvOr }}</span>
     </div>
-    <VSelect v-model="view" :items="viewItems" label="Filmed from" density="compact" hide-details class="from" />
-    <VBtn color="primary" @click="chooser?.click()">Choose films</VBtn>
+    <VSelect v-model="view" :items="viewItems" :label="words.filmedFrom" density="compact" hide-details class="from" />
+    <VBtn color="primary" @click="chooser?.click()">{{ words.chooseFilms }}</VBtn>
     <input
       ref="chooser"
       type="file"
@@ -62,22 +61,25 @@ function add(files: FileList | null | undefined): void {
       @change="add(chooser?.files)"
     />
   </div>
-  <ul v-if="mine.length > 0" class="list sendings" aria-label="Films being sent">
+  <ul v-if="mine.length > 0" class="list sendings" :aria-label="words.filmsBeingSent">
     <SendingRow v-for="one in mine" :key="one.id" :sending="one" />
   </ul>
   <MarksBeside :session-id="sessionId" />
-  <ul v-if="uploads.halfSent.length > 0" class="list sendings" aria-label="Films half sent">
+  <ul v-if="uploads.halfSent.length > 0" class="list sendings" :aria-label="words.filmsHalfSent">
     <li v-for="one in uploads.halfSent" :key="one.fileName" class="half">
-      <span
-        ><b>{{ one.fileName }}</b> was half sent when the browser was closed. Choose the same file again, and it goes on where it
-        stopped.</span
-      >
+      <span>
+        <TextWith :text="words.wasHalfSentWhenThe">
+          <template #fileName>
+            <b>{{ one.fileName }}</b>
+          </template>
+        </TextWith>
+      </span>
       <VBtn
         :icon="mdiClose"
         size="small"
         variant="text"
-        :aria-label="`Forget ${one.fileName}`"
-        title="Forget it"
+        :aria-label="words.forgetFileName(one.fileName)"
+        :title="words.forgetIt"
         @click="one.forget"
       />
     </li>

@@ -3,9 +3,10 @@ import { mdiAlertOctagonOutline } from '@mdi/js';
 import { filmFileUrl, type Film } from '@wax-fist/contract/footage';
 import { viewNames } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { counted, minutes } from '@wax-fist/core/words';
+import { minutes } from '@wax-fist/core/words';
 import { fileSize, timeLeft } from '../../app/format.ts';
 import { lacking, stepNames, workOf } from './film-work.ts';
+import { footageWords as words } from './words.ts';
 
 const { film, blind = false } = defineProps<{
   film: Film;
@@ -24,20 +25,20 @@ const picture = computed(() => {
   };
 });
 const stands = computed(() => {
-  if (blind) return `${counted(film.strikes, 'strike')} to judge again`;
-  if (film.done) return `done, ${counted(film.marked, 'strike')} judged`;
-  if (film.strikes === 0) return 'no strike tagged yet';
-  return `${film.marked} of ${counted(film.strikes, 'strike')} judged`;
+  if (blind) return words.strikeToJudgeAgain(film.strikes);
+  if (film.done) return words.doneStrikeJudged(film.marked);
+  if (film.strikes === 0) return words.noStrikeTaggedYet;
+  return words.ofStrikeJudged(film.marked, film.strikes);
 });
 const work = computed(() => workOf(film));
 const doing = computed(() => {
   const { value } = work;
   if (!value) return '';
   const left = value.left === null ? '' : `, ${timeLeft(value.left)}`;
-  return `${value.begun ? stepNames[value.step] : (value.reason ?? 'waits its turn')}, ${Math.round(value.share * 100)}%${left}`;
+  return `${value.begun ? stepNames[value.step] : (value.reason ?? words.waitsItsTurn)}, ${Math.round(value.share * 100)}%${left}`;
 });
 const missing = computed(() => lacking(film));
-const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : film.marked > 0 ? 'Go on' : 'Review'));
+const action = computed(() => (blind ? words.markIt : film.done ? words.lookAgain : film.marked > 0 ? words.goOn : words.review));
 </script>
 
 <template>
@@ -58,23 +59,23 @@ const action = computed(() => (blind ? 'Mark it' : film.done ? 'Look again' : fi
       {{ stands }}
       <span v-if="film.remark" class="quiet">{{ film.remark }}</span>
       <span v-if="film.secondCoach && !blind" class="quiet">{{
-        film.secondCoach.done ? `also marked by ${film.secondCoach.name}` : `${film.secondCoach.name} is asked to mark it as well`
+        film.secondCoach.done ? words.alsoMarkedBy(film.secondCoach.name) : words.isAskedToMarkIt(film.secondCoach.name)
       }}</span>
       <span v-if="work" class="quiet also" role="status">{{ doing }}</span>
       <span v-for="step in missing" :key="step.step" class="quiet">
-        Without {{ stepNames[step.step] }}: {{ step.reason ?? 'it was stopped' }}
+        {{ words.withoutStepNames(stepNames[step.step], step.reason ?? words.itWasStopped) }}
       </span>
     </span>
     <span v-else-if="film.state === 'failed'" class="how failed" role="alert"
       ><VIcon :icon="mdiAlertOctagonOutline" size="18" /> {{ film.remark }}</span
     >
-    <span v-else-if="film.state === 'stopped'" class="how">Stopped. The original is safe; it goes on when you say so.</span>
+    <span v-else-if="film.state === 'stopped'" class="how">{{ words.stoppedTheOriginalIsSafe }}</span>
     <span v-else class="how">
       <VProgressLinear
         :model-value="(work?.share ?? 0) * 100"
         color="primary"
         height="8"
-        :aria-label="`Import of ${film.fileName}`"
+        :aria-label="words.importOf(film.fileName)"
       />
       <span class="quiet">{{ doing }}</span>
     </span>

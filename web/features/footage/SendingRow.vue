@@ -5,6 +5,8 @@ import { computed } from 'vue';
 import { shortDay } from '@wax-fist/core/words';
 import { fileSize, timeLeft } from '../../app/format.ts';
 import { useUploads, type Sending } from './uploads-store.ts';
+import { footageWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** One film on its way, with what can be done about it. */
 const { sending } = defineProps<{ sending: Sending }>();
@@ -21,15 +23,18 @@ const left = computed(() => {
   <li :data-state="sending.state">
     <b class="name">{{ sending.fileName }}</b>
     <span v-if="sending.state === 'failed'" class="grow text-error" role="alert">{{ sending.failure }}</span>
-    <span v-else-if="sending.state === 'known' && sending.twin" class="grow" role="status"
-      >The same film as {{ sending.twin }}, which is on its way already.</span
-    >
+    <span v-else-if="sending.state === 'known' && sending.twin" class="grow" role="status">{{
+      words.theSameFilmAsWhich(sending.twin)
+    }}</span>
     <span v-else-if="sending.state === 'known'" class="grow" role="status">
-      This film is here already:
-      <RouterLink :to="{ name: 'session', params: { sessionId: sending.known[0]!.sessionId } }"
-        >{{ sending.known[0]!.traineeName }}, {{ shortDay(sending.known[0]!.heldOn) }},
-        {{ viewNames[sending.known[0]!.view].toLowerCase() }}</RouterLink
-      >.
+      <TextWith :text="words.thisFilmIsHereAlready">
+        <template #link>
+          <RouterLink :to="{ name: 'session', params: { sessionId: sending.known[0]!.sessionId } }"
+            >{{ sending.known[0]!.traineeName }}, {{ shortDay(sending.known[0]!.heldOn) }},
+            {{ viewNames[sending.known[0]!.view].toLowerCase() }}</RouterLink
+          >
+        </template>
+      </TextWith>
     </span>
     <span v-else class="grow">
       <VProgressLinear
@@ -37,34 +42,39 @@ const left = computed(() => {
         :indeterminate="sending.state === 'looking'"
         color="secondary"
         height="8"
-        :aria-label="`Upload of ${sending.fileName}`"
+        :aria-label="words.uploadOf(sending.fileName)"
       />
       <span class="quiet">
-        <template v-if="sending.state === 'looking'">is compared with the films that are here</template>
+        <template v-if="sending.state === 'looking'">{{ words.isComparedWithTheFilms }}</template>
         <template v-else>
-          {{ fileSize(sending.sent) }} of {{ fileSize(sending.bytes)
-          }}<template v-if="sending.state === 'paused'">, paused</template><template v-else-if="left">, {{ left }}</template>
+          <TextWith :text="words.ofSent(fileSize(sending.sent), fileSize(sending.bytes))">
+            <template #part>
+              <template v-if="sending.state === 'paused'">{{ words.paused }}</template><template v-else-if="left"
+                >, {{ left }}</template
+              >
+            </template>
+          </TextWith>
         </template>
       </span>
     </span>
-    <VBtn v-if="sending.state === 'known'" size="small" variant="outlined" @click="uploads.start(sending)"
-      >Send all the same</VBtn
-    >
+    <VBtn v-if="sending.state === 'known'" size="small" variant="outlined" @click="uploads.start(sending)">{{
+      words.sendAllTheSame
+    }}</VBtn>
     <VBtn
       v-if="sending.state === 'failed' && sending.again"
       :prepend-icon="mdiRefresh"
       size="small"
       variant="outlined"
       @click="uploads.start(sending)"
-      >Try again</VBtn
+      >{{ words.tryAgain }}</VBtn
     >
     <VBtn
       v-if="sending.state === 'sending'"
       :icon="mdiPause"
       size="small"
       variant="text"
-      :aria-label="`Pause ${sending.fileName}`"
-      title="Pause"
+      :aria-label="words.pauseFileName(sending.fileName)"
+      :title="words.pause"
       @click="uploads.pause(sending)"
     />
     <VBtn
@@ -72,16 +82,16 @@ const left = computed(() => {
       :icon="mdiPlay"
       size="small"
       variant="text"
-      :aria-label="`Go on with ${sending.fileName}`"
-      title="Go on"
+      :aria-label="words.goOnWith(sending.fileName)"
+      :title="words.goOn"
       @click="uploads.start(sending)"
     />
     <VBtn
       :icon="mdiClose"
       size="small"
       variant="text"
-      :aria-label="`Drop ${sending.fileName}`"
-      title="Do not send this film"
+      :aria-label="words.dropFileName(sending.fileName)"
+      :title="words.doNotSendThisFilm"
       @click="uploads.stop(sending)"
     />
   </li>

@@ -1,16 +1,17 @@
 import type { Film, FilmStep, ImportStep } from '@wax-fist/contract/footage';
+import { footageWords as words } from './words.ts';
 
 export const stepNames: Record<ImportStep, string> = {
-  probe: 'looking into the file',
-  'review-copy': 'making the review copy',
-  timeline: 'reading the frame times',
-  'film-strip': 'making the film strip',
-  sound: 'taking the sound out',
-  hits: 'listening for hits',
-  views: 'tying the views together',
-  motion: 'watching what moves',
-  pose: 'following the body',
-  strikes: 'naming the strikes',
+  probe: words.lookingIntoTheFile,
+  'review-copy': words.makingTheReviewCopy,
+  timeline: words.readingTheFrameTimes,
+  'film-strip': words.makingTheFilmStrip,
+  sound: words.takingTheSoundOut,
+  hits: words.listeningForHits,
+  views: words.tyingTheViewsTogether,
+  motion: words.watchingWhatMoves,
+  pose: words.followingTheBody,
+  strikes: words.namingTheStrikes,
 };
 
 const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';

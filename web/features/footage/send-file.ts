@@ -1,5 +1,6 @@
 import { uploadPath } from '@wax-fist/contract/footage';
 import { DetailedError, Upload, type UploadOptions } from 'tus-js-client';
+import { footageWords as words } from './words.ts';
 
 /** Tried again after a dropped line, for about twenty minutes; then the coach is asked. */
 const retryDelays = [0, 1000, 2000, 4000, ...Array.from({ length: 120 }, () => 10_000)];
@@ -18,9 +19,9 @@ export const sendingOptions = (fileName: string) =>
 /** Why the server would not have it, in its own words where it has some. */
 export function reasonOf(error: Error): { reason: string; again: boolean } {
   const answer = error instanceof DetailedError ? error.originalResponse : undefined;
-  const words = answer?.getBody();
-  if (answer && [413, 507].includes(answer.getStatus()) && words) return { reason: words, again: answer.getStatus() === 507 };
-  return { reason: 'The upload stopped: the server cannot be reached. What was sent is kept; try again.', again: true };
+  const said = answer?.getBody();
+  if (answer && [413, 507].includes(answer.getStatus()) && said) return { reason: said, again: answer.getStatus() === 507 };
+  return { reason: words.theUploadStoppedTheServer, again: true };
 }
 
 /** Sends a file; what an earlier try left half sent goes on from there. @returns the upload’s id @throws Error in words for the person */

@@ -2,12 +2,14 @@
 import { mdiTrayArrowDown } from '@mdi/js';
 import { changedNamesUrl, foundNameEndpoints, type FoundNames } from '@wax-fist/contract/found-names';
 import { techniqueName } from '@wax-fist/core/technique';
-import { counted, percent } from '@wax-fist/core/words';
+import { percent } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { foundNamesWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** How well strikes are found and named in this club’s films, by what its coaches made of them. */
 const catalogue = useCatalogue();
@@ -26,46 +28,48 @@ const toLook = ({ filmId, strikeId, time }: Look) =>
     ? { name: 'bench', params: { filmId, strikeId } }
     : { name: 'hits-and-rounds', params: { filmId }, query: { at: String(Math.round(time)) } };
 const sureOf = ({ from, to }: { from: number; to: number }): string =>
-  from === 0 ? `less than ${percent(to)}` : to === 1 ? `${percent(from)} and more` : `${percent(from)} to ${percent(to)}`;
+  from === 0 ? words.lessThan(percent(to)) : to === 1 ? words.andMore(percent(from)) : words.toFrom(percent(from), percent(to));
 </script>
 
 <template>
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Names found</h1>
+        <h1>{{ words.namesFound }}</h1>
         <p class="quiet">
-          Ear and eye find strikes and name them before anybody looks. This is what coaches made of those names. A name that was
-          taken over unseen counts as kept, so what is surest looks a little better here than it is.
+          {{ words.earAndEyeFindStrikes }}
         </p>
       </div>
-      <VBtn v-if="all.strikes > 0" variant="outlined" :prepend-icon="mdiTrayArrowDown" :href="changedNamesUrl" download
-        >Changed names (CSV)</VBtn
-      >
+      <VBtn v-if="all.strikes > 0" variant="outlined" :prepend-icon="mdiTrayArrowDown" :href="changedNamesUrl" download>{{
+        words.changedNamesCsv
+      }}</VBtn>
     </div>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <template v-if="page">
         <div v-if="all.strikes === 0" class="empty">
-          No strike that was found and named has been tagged yet. Open a film whose bodies were followed, and take its names over.
+          {{ words.noStrikeThatWasFound }}
         </div>
         <template v-else>
           <p class="sums-up">
-            <b class="number">{{ percent(all.kept / all.strikes) }}</b> of {{ counted(all.strikes, 'name') }} kept, in
-            {{ counted(page.films, 'film') }}; {{ missed }} of {{ counted(page.tagged, 'tag') }} had not been found.
+            <TextWith :text="words.ofNameKeptInFilm(all.strikes, page.films, missed, page.tagged)">
+              <template #kept>
+                <b class="number">{{ percent(all.kept / all.strikes) }}</b>
+              </template>
+            </TextWith>
           </p>
           <div class="tables">
             <table class="figures names">
               <thead>
                 <tr>
-                  <th scope="col">Found as</th>
-                  <th scope="col" class="figure">Kept</th>
-                  <th scope="col">Was instead</th>
+                  <th scope="col">{{ words.foundAs }}</th>
+                  <th scope="col" class="figure">{{ words.kept }}</th>
+                  <th scope="col">{{ words.wasInstead }}</th>
                 </tr>
               </thead>
               <tbody>
                 <tr v-for="{ found, strikes, kept, otherwise } in page.names" :key="found">
                   <th scope="row">{{ nameOf(found) }}</th>
-                  <td class="figure number">{{ kept }} of {{ strikes }}</td>
+                  <td class="figure number">{{ words.ofKept(kept, strikes) }}</td>
                   <td>
                     <span v-if="otherwise.length === 0" class="quiet">–</span>
                     <RouterLink v-for="{ said, times, look } in otherwise" :key="said ?? ''" :to="toLook(look)" class="instead"
@@ -78,13 +82,15 @@ const sureOf = ({ from, to }: { from: number; to: number }): string =>
             <div>
               <table class="figures">
                 <caption>
-                  Are names as sure as they claim?
+                  {{
+                    words.areNamesAsSureAs
+                  }}
                 </caption>
                 <thead>
                   <tr>
-                    <th scope="col">Claimed</th>
-                    <th scope="col" class="figure">On average</th>
-                    <th scope="col" class="figure">Kept</th>
+                    <th scope="col">{{ words.claimed }}</th>
+                    <th scope="col" class="figure">{{ words.onAverage }}</th>
+                    <th scope="col" class="figure">{{ words.kept }}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -92,14 +98,16 @@ const sureOf = ({ from, to }: { from: number; to: number }): string =>
                     <th scope="row">{{ sureOf(band) }}</th>
                     <td class="figure number">{{ percent(band.claimed) }}</td>
                     <td class="figure number">
-                      {{ percent(band.kept) }} <small class="quiet">of {{ band.strikes }}</small>
+                      {{ percent(band.kept) }} <small class="quiet">{{ words.ofStrikes(band.strikes) }}</small>
                     </td>
                   </tr>
                 </tbody>
               </table>
               <table v-if="page.missed.length > 0" class="figures">
                 <caption>
-                  Tagged and not found
+                  {{
+                    words.taggedAndNotFound
+                  }}
                 </caption>
                 <tbody>
                   <tr v-for="{ technique, times, look } in page.missed" :key="technique">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { habitEndpoints, type HabitRow } from '@wax-fist/contract/habits';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
-import { counted, percent, shortDay } from '@wax-fist/core/words';
+import { percent, shortDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import PageState from '../../app/PageState.vue';
@@ -9,6 +9,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { habitChangeNames, habitInWords } from './habits-words.ts';
+import { habitsWords as words } from './words.ts';
 
 /** What a partner could read of a trainee, session by session, and whether that has changed. */
 const { traineeId } = defineProps<{ traineeId: string }>();
@@ -49,30 +50,27 @@ const rows = computed(() =>
             <p class="quiet">
               <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ page.trainee.name }}</RouterLink>
             </p>
-            <h1>Habits over sessions</h1>
+            <h1>{{ words.habitsOverSessions }}</h1>
             <p class="quiet">
-              What a partner could have read in any of the last sessions: what is chosen again and again, what moves before a
-              strike sets out, what falls with a kick. How often it was done in each, with its 90% interval. Whether one has
-              changed is answered as for corrections: from all sessions, allowing for how much days differ anyway.
+              {{ words.whatAPartnerCouldHave }}
             </p>
           </div>
         </div>
         <div v-if="enough.length === 0" class="empty">
-          Habits show once {{ page.fewest }} strikes of a session are tagged. Review a film of {{ page.trainee.name }}; then look
-          here again.
+          {{ words.habitsShowOnceStrikesOf(page.fewest, page.trainee.name) }}
         </div>
         <div v-else-if="page.habits.length === 0" class="empty">
-          In {{ counted(enough.length, 'session') }} there was nothing that a partner could surely read.
+          {{ words.inSessionThereWasNothing(enough.length) }}
         </div>
         <table v-else class="figures">
           <thead>
             <tr>
-              <th scope="col">Habit</th>
+              <th scope="col">{{ words.habit }}</th>
               <th v-for="{ sessionId, heldOn, roundKind } in enough" :key="sessionId" scope="col" class="figure">
                 <RouterLink :to="{ name: 'session', params: { sessionId } }">{{ shortDay(heldOn) }}</RouterLink>
                 <small>{{ roundKind }}</small>
               </th>
-              <th scope="col">Changed</th>
+              <th scope="col">{{ words.changed }}</th>
             </tr>
           </thead>
           <tbody>
@@ -86,26 +84,26 @@ const rows = computed(() =>
                   class="look"
                 >
                   <b class="number">{{ percent(look.times / look.of) }}</b>
-                  <small class="number quiet">{{ look.times }} of {{ look.of }}</small>
+                  <small class="number quiet">{{ words.ofTimes(look.times, look.of) }}</small>
                   <small class="number quiet">{{ percent(look.low) }}–{{ percent(look.high) }}</small>
                   <span class="scale" aria-hidden="true"
                     ><i :style="{ bottom: percent(look.low), top: percent(1 - look.high) }"
                   /></span>
                 </component>
-                <span v-else class="quiet" aria-label="could not be done">–</span>
+                <span v-else class="quiet" :aria-label="words.couldNotBeDone">–</span>
               </td>
               <td>
                 <template v-if="row.change && row.since">
                   <b>{{ habitChangeNames[row.change] }}</b>
-                  <small class="quiet">{{ moved(row) ? 'than on' : 'since' }} {{ shortDay(row.since) }}</small>
+                  <small class="quiet">{{ moved(row) ? words.thanOn : words.since }} {{ shortDay(row.since) }}</small>
                 </template>
-                <span v-else class="quiet">one session</span>
+                <span v-else class="quiet">{{ words.oneSession }}</span>
               </td>
             </tr>
           </tbody>
         </table>
         <p v-if="called > 0" class="quiet foot">
-          What is chosen leaves out {{ counted(called, 'strike') }} of rounds that were called: they say what was called.
+          {{ words.whatIsChosenLeavesOut(called) }}
         </p>
       </template>
     </PageState>

@@ -3,7 +3,6 @@ import { habitEndpoints } from '@wax-fist/contract/habits';
 import type { SessionMeasures } from '@wax-fist/contract/measures';
 import { fewestStrikes } from '@wax-fist/core/habits';
 import { techniqueName, type Catalogue } from '@wax-fist/core/technique';
-import { counted } from '@wax-fist/core/words';
 import { group } from 'd3-array';
 import { computed } from 'vue';
 import { request } from '../../app/request.ts';
@@ -18,6 +17,7 @@ import {
   type Telltale,
 } from './habits-words.ts';
 import HabitTable, { type HabitTableRow } from './HabitTable.vue';
+import { habitsWords as words } from './words.ts';
 
 /** What is done again and again in a session, and what of it a partner could read. */
 const { sessionId, traineeId, measures, catalogue } = defineProps<{
@@ -51,7 +51,7 @@ const telltales = computed((): Telltale[] => [
 const lengths = computed(() =>
   [...(found.value?.habits.lengths ?? [])]
     .sort((a, b) => a.what - b.what)
-    .map(({ what, times }) => (what === 1 ? counted(times, 'single strike') : `${times} of ${what}`))
+    .map(({ what, times }) => (what === 1 ? words.singleStrikes(times) : words.ofTimes(times, what)))
     .join(', '),
 );
 const nameOf = (technique: string | undefined): string =>
@@ -61,7 +61,7 @@ const follows = computed((): HabitTableRow[] =>
     name: nameOf(after),
     cells: next.slice(0, mostNext).map((share) => ({
       told: nameOf(share.what),
-      figures: share.enough ? shareInWords(share) : `${share.times} of ${share.of}`,
+      figures: share.enough ? shareInWords(share) : words.ofTimes(share.times, share.of),
       strikeId: share.proof[0]!,
     })),
   })),
@@ -78,7 +78,7 @@ const before = computed((): HabitTableRow[] =>
     .map(([technique, some]) => ({
       name: nameOf(technique),
       cells: some.map((move) => ({
-        told: `${move.part}, about ${leadInWords(move)}`,
+        told: words.aboutPart(move.part, leadInWords(move)),
         figures: shareInWords(move),
         strikeId: move.proof.strikeId,
       })),
@@ -89,30 +89,30 @@ const before = computed((): HabitTableRow[] =>
 <template>
   <section v-if="found" aria-labelledby="habits">
     <div class="page-head">
-      <h2 id="habits">Habits</h2>
-      <VBtn variant="outlined" class="no-print" :to="{ name: 'habits', params: { traineeId } }">Over sessions</VBtn>
+      <h2 id="habits">{{ words.habits }}</h2>
+      <VBtn variant="outlined" class="no-print" :to="{ name: 'habits', params: { traineeId } }">{{ words.overSessions }}</VBtn>
     </div>
     <p class="quiet">
-      {{ counted(found.habits.combinations, 'combination') }}: {{ lengths }}. Of a round that was called they say what was called.
+      {{ words.combinationOfARoundThat(found.habits.combinations, lengths) }}
     </p>
     <ul v-if="telltales.length > 0">
       <li v-for="{ told, figures, strikeId } in telltales" :key="told">
         <b>{{ told }}</b>
         <span class="number">{{ figures }}</span>
-        <RouterLink :to="toStrike(strikeId)" class="no-print">Look</RouterLink>
+        <RouterLink :to="toStrike(strikeId)" class="no-print">{{ words.look }}</RouterLink>
       </li>
     </ul>
-    <p v-else>Nothing that a partner could surely read.</p>
-    <HabitTable title="What follows what" :heads="['After', 'comes']" :rows="follows" :to="toStrike" />
+    <p v-else>{{ words.nothingThatAPartnerCould }}</p>
+    <HabitTable :title="words.whatFollowsWhat" :heads="[words.after, 'comes']" :rows="follows" :to="toStrike" />
     <HabitTable
       v-if="before.length > 0"
-      title="What moves before it sets out"
-      :heads="['Before', 'moves']"
+      :title="words.whatMovesBeforeItSets"
+      :heads="[words.before, 'moves']"
       :rows="before"
       :to="toStrike"
     />
     <p v-else-if="moves" class="quiet">
-      Nothing moves before strikes more often than at other times, as far as bodies were followed.
+      {{ words.nothingMovesBeforeStrikesMore }}
     </p>
   </section>
 </template>

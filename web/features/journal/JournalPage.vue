@@ -13,6 +13,8 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
 import { actInWords, actNames, changedInWords, isAtDoor, thingInWords, placeOf } from './journal-words.ts';
+import { journalWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Who saw and changed what, for the head coach. */
 const accountId = ref<string | null>(null);
@@ -37,12 +39,12 @@ const actItems = journalActs.map((value) => ({ value, title: actNames[value] }))
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Journal</h1>
+        <h1>{{ words.journal }}</h1>
         <p class="quiet">
-          Who saw and changed what. Nobody can change it; marks and verdicts have a history of their own at every strike.
+          {{ words.whoSawAndChangedWhat }}
         </p>
       </div>
-      <VBtn variant="outlined" :prepend-icon="mdiTableArrowDown" :href="file" download>As a table</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiTableArrowDown" :href="file" download>{{ words.asATable }}</VBtn>
     </div>
     <form class="filters" @submit.prevent>
       <VAutocomplete
@@ -50,46 +52,49 @@ const actItems = journalActs.map((value) => ({ value, title: actNames[value] }))
         :items="people ?? []"
         item-value="id"
         item-title="name"
-        label="Who"
+        :label="words.who"
         clearable
         density="compact"
         hide-details
       />
-      <VSelect v-model="act" :items="actItems" label="Did" clearable density="compact" hide-details />
+      <VSelect v-model="act" :items="actItems" :label="words.did" clearable density="compact" hide-details />
       <VAutocomplete
         v-model="traineeId"
         :items="trainees ?? []"
         item-value="id"
         item-title="name"
-        label="About whom"
+        :label="words.aboutWhom"
         clearable
         density="compact"
         hide-details
       />
-      <VTextField v-model="from" type="date" label="From" clearable density="compact" hide-details />
-      <VTextField v-model="to" type="date" label="To" clearable density="compact" hide-details />
+      <VTextField v-model="from" type="date" :label="words.from" clearable density="compact" hide-details />
+      <VTextField v-model="to" type="date" :label="words.to" clearable density="compact" hide-details />
     </form>
     <PageState :failure="lines.failure.value" :ready="lines.rows.value !== undefined" @again="lines.again">
       <ol v-if="lines.rows.value!.length > 0" class="list">
         <li v-for="line in lines.rows.value" :key="line.id">
           <span class="number quiet">{{ dayAndTime(line.at) }}</span>
           <span>
-            <b>{{ line.account ? (line.account.name ?? 'somebody who is gone') : 'whoever had the link' }}</b>
+            <b>{{ line.account ? (line.account.name ?? words.somebodyWhoIsGone) : words.whoeverHadTheLink }}</b>
             {{ actInWords(line) }}
             <RouterLink v-if="placeOf(line)" :to="placeOf(line)!">{{ thingInWords(line) }}</RouterLink>
             <template v-else-if="!isAtDoor(line.act)">{{ thingInWords(line) }}</template>
             <template v-if="line.trainee">
-              of
-              <RouterLink v-if="line.trainee.name" :to="{ name: 'trainee', params: { traineeId: line.trainee.id } }">{{
-                line.trainee.name
-              }}</RouterLink>
-              <template v-else>somebody who was removed</template>
+              <TextWith :text="words.of">
+                <template #link>
+                  <RouterLink v-if="line.trainee.name" :to="{ name: 'trainee', params: { traineeId: line.trainee.id } }">{{
+                    line.trainee.name
+                  }}</RouterLink>
+                  <template v-else>{{ words.somebodyWhoWasRemoved }}</template>
+                </template>
+              </TextWith>
             </template>
             <small v-if="changedInWords(line)" class="quiet">{{ changedInWords(line) }}</small>
           </span>
         </li>
       </ol>
-      <p v-else class="empty">Nothing of that kind was done.</p>
+      <p v-else class="empty">{{ words.nothingOfThatKindWas }}</p>
       <MoreRows
         :has-more="lines.hasMore.value"
         :loading="lines.loading.value"

@@ -2,6 +2,8 @@
 import { mdiClose } from '@mdi/js';
 import { computed } from 'vue';
 import { useMarksBeside } from './marks-beside-store.ts';
+import { marksElsewhereWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Files of marks that wait for the film of their name. */
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -10,18 +12,22 @@ const mine = computed(() => marks.waiting.filter((one) => one.sessionId === sess
 </script>
 
 <template>
-  <ul v-if="mine.length > 0" class="list" aria-label="Files of marks that wait for their film">
+  <ul v-if="mine.length > 0" class="list" :aria-label="words.filesOfMarksThatWait">
     <li v-for="{ name } in mine" :key="name" class="acts waiting">
-      <span
-        ><b>{{ name }}</b> waits for the film of its name; then it is read in from there.</span
-      >
+      <span>
+        <TextWith :text="words.waitsForTheFilmOf">
+          <template #name>
+            <b>{{ name }}</b>
+          </template>
+        </TextWith>
+      </span>
       <VSpacer />
       <VBtn
         :icon="mdiClose"
         size="small"
         variant="text"
-        :aria-label="`Let go of ${name}`"
-        title="Let go of it"
+        :aria-label="words.letGoOf(name)"
+        :title="words.letGoOfIt"
         @click="marks.forget(sessionId, name)"
       />
     </li>

@@ -2,13 +2,14 @@
 import { mdiDatabaseImportOutline } from '@mdi/js';
 import { marksEndings } from '@wax-fist/contract/marks-elsewhere';
 import type { KnownStrike } from '@wax-fist/core/marks-elsewhere';
-import { counted, percent } from '@wax-fist/core/words';
+import { percent } from '@wax-fist/core/words';
 import { computed, watch } from 'vue';
 import type { BenchData } from '../review/use-bench-data.ts';
 import OneFile from '../../app/OneFile.vue';
 import { useMarksBeside } from './marks-beside-store.ts';
 import TableMapping from './TableMapping.vue';
 import { useMarksElsewhere } from './use-marks-elsewhere.ts';
+import { marksElsewhereWords as words } from './words.ts';
 
 /** Marks that were made elsewhere are looked through, and then read into a film. */
 const { data, already, changed } = defineProps<{
@@ -37,7 +38,7 @@ const shownProblems = 50;
 
 <template>
   <OneFile
-    label="File (CSV, WebVTT, SubRip or JSON-LD)"
+    :label="words.fileCsvWebvttSubripOr"
     :accept="[...marksEndings, 'text/csv', 'text/vtt'].join(',')"
     class="mb-4"
     @choose="choose"
@@ -47,21 +48,22 @@ const shownProblems = 50;
     <p class="quiet">{{ file.name }}</p>
     <TableMapping v-if="table" v-model="mapping" :table="table" />
     <p role="status">
-      <b>{{ counted(read.strikes.length, 'strike') }}, {{ counted(verdicts, 'verdict') }}</b
-      ><template v-if="here > 0">; {{ counted(here, 'strike') }} of them the film has already</template
-      ><template v-if="!done && read.strikes.length > 0 && marks.length === 0">, with all that is said of them</template>.
+      <b>{{ words.strikes(read.strikes.length) }}, {{ words.verdicts(verdicts) }}</b
+      ><template v-if="here > 0">{{ words.strikeOfThemTheFilm(here) }}</template
+      ><template v-if="!done && read.strikes.length > 0 && marks.length === 0">{{ words.withAllThatIsSaid }}</template
+      >.
     </p>
     <details v-if="read.problems.length > 0" open>
-      <summary>{{ counted(read.problems.length, 'row') }} cannot be read</summary>
+      <summary>{{ words.rowCannotBeRead(read.problems.length) }}</summary>
       <ul class="bulleted">
         <li v-for="{ place, says } in read.problems.slice(0, shownProblems)" :key="`${place} ${says}`">
-          {{ table ? 'Row' : 'No.' }} <span class="number">{{ place }}</span>: {{ says }}
+          {{ table ? words.row : words.no }} <span class="number">{{ place }}</span>: {{ says }}
         </li>
-        <li v-if="read.problems.length > shownProblems">and {{ read.problems.length - shownProblems }} more</li>
+        <li v-if="read.problems.length > shownProblems">{{ words.andMore(read.problems.length - shownProblems) }}</li>
       </ul>
     </details>
     <p v-if="done" role="status">
-      Read in. <RouterLink :to="{ name: 'bench', params: { filmId: data.film.id } }">To the bench</RouterLink>
+      {{ words.readIn }} <RouterLink :to="{ name: 'bench', params: { filmId: data.film.id } }">{{ words.toTheBench }}</RouterLink>
     </p>
     <VBtn
       v-else
@@ -70,7 +72,7 @@ const shownProblems = 50;
       :disabled="marks.length === 0"
       :loading="written !== undefined"
       @click="readIn"
-      >{{ read.problems.length > 0 ? 'Read in the rest' : 'Read them in' }}</VBtn
+      >{{ read.problems.length > 0 ? words.readInTheRest : words.readThemIn }}</VBtn
     >
     <span v-if="written !== undefined" class="number"> {{ percent(written) }}</span>
   </template>

@@ -7,6 +7,7 @@ import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { benchData } from '../review/use-bench-data.ts';
 import ReadMarks from './ReadMarks.vue';
+import { marksElsewhereWords as words } from './words.ts';
 
 const { filmId } = defineProps<{ filmId: string }>();
 const {
@@ -30,7 +31,7 @@ const {
                 >{{ page.data.session.trainee.name }}, {{ shortDay(page.data.session.heldOn) }}</RouterLink
               >
             </p>
-            <h1>Marks made elsewhere</h1>
+            <h1>{{ words.marksMadeElsewhere }}</h1>
             <p class="quiet">{{ page.data.film.fileName }}</p>
           </div>
         </div>

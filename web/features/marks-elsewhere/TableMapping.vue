@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { neededFields, tableFieldNames, tableFields, type Mapping, type ReadTable } from '@wax-fist/core/marks-elsewhere';
 import { computed } from 'vue';
+import { marksElsewhereWords as words } from './words.ts';
 
 /** Which column of a table tells what, with its first rows. */
 const { table } = defineProps<{ table: ReadTable }>();
@@ -8,7 +9,7 @@ const mapping = defineModel<Mapping>({ required: true });
 const firstRows = 5;
 const choices = computed(() => [
   { value: -1, title: '—' },
-  ...table.columns.map((name, value) => ({ value, title: name || `Column ${value + 1}` })),
+  ...table.columns.map((name, value) => ({ value, title: name || words.columnWhat(value + 1) })),
 ]);
 const fieldOf = (column: number): string =>
   tableFields
@@ -37,10 +38,10 @@ function set(field: (typeof tableFields)[number], column: number): void {
     <VSelect
       v-model="mapping.unit"
       :items="[
-        { value: 'seconds', title: 'Seconds, or 1:02.5' },
-        { value: 'milliseconds', title: 'Milliseconds' },
+        { value: 'seconds', title: words.secondsOrClock },
+        { value: 'milliseconds', title: words.milliseconds },
       ]"
-      label="Times are in"
+      :label="words.timesAreIn"
       density="compact"
       hide-details
     />
@@ -49,9 +50,9 @@ function set(field: (typeof tableFields)[number], column: number): void {
     <table>
       <thead>
         <tr>
-          <th>Row</th>
+          <th>{{ words.row }}</th>
           <th v-for="(name, column) in table.columns" :key="column">
-            {{ name }}<small>{{ fieldOf(column) || 'not read' }}</small>
+            {{ name }}<small>{{ fieldOf(column) || words.notRead }}</small>
           </th>
         </tr>
       </thead>

@@ -13,12 +13,12 @@ import {
   type ReadTable,
 } from '@wax-fist/core/marks-elsewhere';
 import { messageOf } from '@wax-fist/core/message-of';
-import { counted } from '@wax-fist/core/words';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import type { BenchData } from '../review/use-bench-data.ts';
+import { marksElsewhereWords as words } from './words.ts';
 
 /** No file of marks is larger. */
 const mostBytes = 20 * 1024 ** 2;
@@ -39,7 +39,7 @@ export function useMarksElsewhere(data: BenchData, already: () => readonly Known
   async function choose(chosen: File): Promise<void> {
     [failure.value, table.value, byItself.value, file.value, done.value] = [undefined, undefined, undefined, undefined, false];
     if (chosen.size > mostBytes) {
-      failure.value = `${chosen.name} is too large to be a file of marks.`;
+      failure.value = words.isTooLargeToBe(chosen.name);
       return;
     }
     const text = textOfBytes(new Uint8Array(await chosen.arrayBuffer()));
@@ -81,12 +81,11 @@ export function useMarksElsewhere(data: BenchData, already: () => readonly Known
     const all = marks.value;
     try {
       const refused = await write(all);
-      if (refused.length > 0)
-        failure.value = `${counted(refused.length, 'mark')} were not taken: ${[...new Set(refused)].join(' ')}`;
+      if (refused.length > 0) failure.value = words.markWereNotTaken(refused.length, [...new Set(refused)].join(' '));
       done.value = true;
-      const strikes = counted(read.value.strikes.length, 'strike');
+      const strikes = words.strikes(read.value.strikes.length);
       await changed();
-      notice.say(`${strikes} read in.`, async () => {
+      notice.say(words.readInStrikes(strikes), async () => {
         await write(takenBack(all, new Date().toISOString(), v7));
         [done.value, written.value] = [false, undefined];
         await changed();

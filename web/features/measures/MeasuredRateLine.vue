@@ -2,20 +2,23 @@
 import type { MeasuredRateOfSession } from '@wax-fist/contract/measures';
 import { computed } from 'vue';
 import { measuredRateInWords } from './rate-words.ts';
+import { measuresWords as words } from './words.ts';
 
 /** What measures alone say of a rate: hollow, so that nobody takes it for a coach's word. */
 const { rate, measure, stature } = defineProps<{ rate: MeasuredRateOfSession; measure: string; stature: number | null }>();
 const at = (share: number): string => `${share * 100}%`;
-const words = computed(() => `measured: ${measuredRateInWords(rate, measure, stature)}`);
+const told = computed(() => words.measuredRate(measuredRateInWords(rate, measure, stature)));
 </script>
 
 <template>
   <span class="line">
-    <span class="track" role="img" :aria-label="words">
+    <span class="track" role="img" :aria-label="told">
       <i class="spread" :style="{ left: at(rate.low), width: at(rate.high - rate.low) }" />
       <i class="mark" :style="{ left: at(rate.rate) }" />
     </span>
-    <span class="number words">{{ words }}<template v-if="rate.counts">; counts</template></span>
+    <span class="number words"
+      >{{ told }}<template v-if="rate.counts">{{ words.counts }}</template></span
+    >
   </span>
 </template>
 

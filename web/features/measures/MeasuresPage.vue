@@ -3,7 +3,7 @@ import { measureEndpoints, type MeasureAgreement } from '@wax-fist/contract/meas
 import { checkpointName } from '@wax-fist/core/technique';
 import { messageOf } from '@wax-fist/core/message-of';
 import { computed, ref } from 'vue';
-import { counted, decimal, percent } from '@wax-fist/core/words';
+import { decimal, percent } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
@@ -13,6 +13,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { advisedAgainst, agreementInWords, enoughToTell } from './agreement-words.ts';
+import { measuresWords as words } from './words.ts';
 
 /** What is measured in this club, how well it goes along with its coaches, and whether it may count by itself. */
 const catalogue = useCatalogue();
@@ -38,7 +39,7 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
   await request(measureEndpoints.countMeasure, { params: { checkpoint: checkpointId }, body: { counts } }).then(
     () =>
       notice.say(
-        `${checkpointName(catalogue.newest, checkpointId)} ${counts ? 'counts by itself now where nobody has judged' : 'counts only when a coach has judged'}.`,
+        `${checkpointName(catalogue.newest, checkpointId)} ${counts ? words.countsByItselfNowWhere : words.countsOnlyWhenACoach}.`,
       ),
     (error: unknown) => (remark.value = messageOf(error)),
   );
@@ -50,35 +51,34 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Measures</h1>
+        <h1>{{ words.measures }}</h1>
         <p class="quiet">
-          How often what is measured says the same as the coaches of this club. A measure never counts by itself unless the head
-          coach switches it on here; even then what a coach has judged comes first.
+          {{ words.howOftenWhatIsMeasured }}
         </p>
       </div>
       <span class="acts">
-        <VBtn variant="outlined" :to="{ name: 'found-names' }">Names found</VBtn>
-        <VBtn variant="outlined" :to="{ name: 'point-checks' }">Points checked</VBtn>
+        <VBtn variant="outlined" :to="{ name: 'found-names' }">{{ words.namesFound }}</VBtn>
+        <VBtn variant="outlined" :to="{ name: 'point-checks' }">{{ words.pointsChecked }}</VBtn>
       </span>
     </div>
     <VAlert v-if="remark" type="warning" variant="tonal" role="alert" class="mb-4">{{ remark }}</VAlert>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <p v-if="page && measuring" class="measuring" role="status">
-        <VProgressCircular indeterminate size="18" width="2" /> {{ counted(page.left, 'film') }} still to be measured
+        <VProgressCircular indeterminate size="18" width="2" /> {{ words.filmStillToBeMeasured(page.left) }}
       </p>
       <div v-if="rows.length === 0 && !measuring" class="empty">
-        Nothing is measured yet. Add a film, tag its strikes, and look here again.
+        {{ words.nothingIsMeasuredYetAdd }}
       </div>
       <table v-else-if="rows.length > 0" class="figures">
         <thead>
           <tr>
-            <th>Checkpoint</th>
-            <th class="figure">Measured</th>
-            <th class="figure">Judged too</th>
-            <th>Agree</th>
-            <th>Beyond chance</th>
-            <th>Leans</th>
-            <th>Counts by itself</th>
+            <th>{{ words.checkpoint }}</th>
+            <th class="figure">{{ words.measured }}</th>
+            <th class="figure">{{ words.judgedToo }}</th>
+            <th>{{ words.agree }}</th>
+            <th>{{ words.beyondChance }}</th>
+            <th>{{ words.leans }}</th>
+            <th>{{ words.countsByItself }}</th>
           </tr>
         </thead>
         <tbody>
@@ -88,7 +88,7 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
             </td>
             <td class="figure number">{{ row.measured }}</td>
             <td class="figure number">{{ row.strikes }}</td>
-            <td v-if="row.coarse" colspan="3" class="quiet">too coarse for its band: it counts for nothing by itself</td>
+            <td v-if="row.coarse" colspan="3" class="quiet">{{ words.tooCoarseForItsBand }}</td>
             <template v-else-if="enoughToTell(row)">
               <td>
                 <span class="share"
@@ -97,26 +97,26 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
                 >
               </td>
               <td>
-                <span class="number" title="Cohen’s kappa">{{ row.kappa === null ? '–' : decimal(row.kappa, 2) }}</span>
+                <span class="number" :title="words.cohensKappa">{{ row.kappa === null ? '–' : decimal(row.kappa, 2) }}</span>
                 <span class="quiet kappa">{{ agreementInWords(row).kappa }}</span>
               </td>
               <td class="quiet">{{ agreementInWords(row).bias }}</td>
             </template>
-            <td v-else colspan="3" class="quiet">too few to say</td>
+            <td v-else colspan="3" class="quiet">{{ words.tooFewToSay }}</td>
             <td class="switch">
               <VSwitch
                 :model-value="row.counts"
                 :disabled="!mayChange || (row.coarse && !row.counts)"
-                :aria-label="`${row.name} counts by itself`"
-                :label="row.counts ? 'on' : 'off'"
+                :aria-label="words.countsByItselfName(row.name)"
+                :label="row.counts ? words.on : words.off"
                 density="compact"
                 color="primary"
                 hide-details
                 inset
                 @update:model-value="count(row, $event === true)"
               />
-              <small v-if="row.counts && row.by" class="quiet">by {{ row.by }}</small>
-              <small v-else-if="!row.coarse && advisedAgainst(row)" class="quiet">better left off</small>
+              <small v-if="row.counts && row.by" class="quiet">{{ words.byBy(row.by) }}</small>
+              <small v-else-if="!row.coarse && advisedAgainst(row)" class="quiet">{{ words.betterLeftOff }}</small>
             </td>
           </tr>
         </tbody>

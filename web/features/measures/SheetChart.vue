@@ -11,6 +11,7 @@ import { clock } from '../../app/format.ts';
 import { endsOf, scaleFor } from '../checklists/band-scale.ts';
 import { measuredInWords, valueInWords } from '../checklists/measured-words.ts';
 import type { SheetMark, SheetRow } from './sheet-rows.ts';
+import { measuresWords as words } from './words.ts';
 
 use([ScatterChart, GridComponent, MarkAreaComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
@@ -52,7 +53,10 @@ const option = computed<EChartsCoreOption>(() => {
   );
   return {
     animation: false,
-    aria: { enabled: true, label: { description: rows.map(({ name, marks }) => `${name}: ${marks.length} strikes`).join('; ') } },
+    aria: {
+      enabled: true,
+      label: { description: rows.map(({ name, marks }) => words.strikesName(name, marks.length)).join('; ') },
+    },
     textStyle: { fontFamily: font },
     tooltip: {
       trigger: 'item',

@@ -5,7 +5,7 @@ import { techniqueName, viewNames } from '@wax-fist/core/technique';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PickedStrike from '../compare/PickedStrike.vue';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
@@ -23,6 +23,8 @@ import {
   type SheetMark,
   type SheetOrder,
 } from './sheet-rows.ts';
+import { measuresWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const SheetChart = defineAsyncComponent(() => import('./SheetChart.vue'));
 const rowHeight = 76;
@@ -62,7 +64,7 @@ const rows = computed(() => {
   const { measures, checklists, session } = page.value;
   return sheetRows(measures, technique.value, checklists, session.judgedBy, order.value).map((row) => ({
     ...row,
-    says: row.rate ? measuredRateInWords(row.rate, row.measure, stature.value) : 'too coarse here to count by itself',
+    says: row.rate ? measuredRateInWords(row.rate, row.measure, stature.value) : words.tooCoarseHereToCount,
     furthest: furthestOut(row),
     each: doubtInWords(row.measure, typicalDoubt(row), stature.value),
   }));
@@ -86,17 +88,15 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
                 >{{ page.session.trainee.name }}, {{ shortDay(page.session.heldOn) }}</RouterLink
               >
             </p>
-            <h1>Sheet of strikes</h1>
+            <h1>{{ words.sheetOfStrikes }}</h1>
             <p class="quiet">
-              Measured, not judged: every mark is one strike. Choose a mark to find it in all rows, then see it on the bench or
-              compare it.
-              <RouterLink :to="{ name: 'measures' }">How far measures agree with your coaches</RouterLink>
+              {{ words.measuredNotJudgedEveryMark }}
+              <RouterLink :to="{ name: 'measures' }">{{ words.howFarMeasuresAgreeWith }}</RouterLink>
             </p>
           </div>
         </div>
         <div v-if="techniques.length === 0" class="empty">
-          Nothing is measured here yet. The body has to be followed in a film, and its strikes have to be tagged; then they are
-          measured by themselves.
+          {{ words.nothingIsMeasuredHereYet }}
         </div>
         <template v-else>
           <div class="choose">
@@ -106,21 +106,21 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
               >
             </VBtnToggle>
             <label class="order"
-              >In order
+              >{{ words.inOrder }}
               <select :value="order" @change="show({ order: ($event.target as HTMLSelectElement).value as SheetOrder })">
-                <option value="amiss">most faults first</option>
-                <option value="walk">of the walk</option>
+                <option value="amiss">{{ words.mostFaultsFirst }}</option>
+                <option value="walk">{{ words.ofTheWalk }}</option>
               </select></label
             >
           </div>
           <p class="key quiet" aria-hidden="true">
-            <i class="clean" /> clean <i class="watch" /> watch <i class="fault" /> fault
+            <i class="clean" /> {{ words.clean }} <i class="watch" /> {{ words.watch }} <i class="fault" /> {{ words.fault }}
           </p>
           <PickedStrike
             v-if="picked"
             :strike-id="picked.strikeId"
             :film-id="picked.filmId"
-            :says="`Strike at ${clock(picked.at)}, ${viewNames[picked.view].toLowerCase()}`"
+            :says="words.strikeAt(clock(picked.at), viewNames[picked.view].toLowerCase())"
             @close="show({ strike: undefined })"
           />
           <div class="sheet">
@@ -132,13 +132,13 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
                 <span class="says number">{{ row.says }}</span>
                 <span class="quiet far">
                   <template v-if="row.furthest.length > 0"
-                    >furthest out:
+                    >{{ words.furthestOut }}
                     <RouterLink v-for="mark in row.furthest" :key="mark.strikeId" :to="linkTo(mark)" class="number">{{
                       clock(mark.at)
                     }}</RouterLink></template
                   >
-                  <template v-else>all of {{ counted(row.marks.length, 'strike') }} read clean</template>
-                  <span class="each">each ± {{ row.each }}</span>
+                  <template v-else>{{ words.allOfStrikeReadClean(row.marks.length) }}</template>
+                  <span class="each">{{ words.eachEach(row.each) }}</span>
                 </span>
               </li>
             </ul>

@@ -13,6 +13,7 @@ import { montageKeys, type MontageAct } from './montage-keys.ts';
 import MontageStage from './MontageStage.vue';
 import { useFilmSources } from './use-film-sources.ts';
 import WriteMontage from './WriteMontage.vue';
+import { montagesWords as words } from './words.ts';
 
 /** All strikes of a session that show one thing, one after another; the address holds which, so that a link opens the same. */
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -39,7 +40,7 @@ const pieces = computed(() => montage.value?.pieces ?? []);
 const piece = computed(() => pieces.value[place.value]);
 const heading = computed(() => {
   const one = piece.value;
-  return one ? `${place.value + 1} of ${pieces.value.length} · ${one.label || viewNames[one.view].toLowerCase()}` : '';
+  return one ? words.ofPlace(place.value + 1, pieces.value.length, one.label || viewNames[one.view].toLowerCase()) : '';
 });
 const to = (steps: number): void => {
   const { length } = pieces.value;
@@ -58,9 +59,9 @@ const acts: Readonly<Record<MontageAct, () => void>> = {
 };
 useKeys(montageKeys, 'wax.montage-keys', (act) => acts[act]());
 const nothing: Readonly<Record<MontageKind, string>> = {
-  faults: 'No strike of this session is a fault in this.',
-  clean: 'No strike of this session is clean in this.',
-  'then-now': 'There is nothing to hold it against: it was not worked on in an earlier session, from the same view.',
+  faults: words.noStrikeOfThisSession,
+  clean: words.noStrikeOfThisSessionIs,
+  'then-now': words.thereIsNothingToHold,
 };
 </script>
 
@@ -79,7 +80,7 @@ const nothing: Readonly<Record<MontageKind, string>> = {
           </div>
           <WriteMontage v-if="pieces.length > 0" :key="JSON.stringify(about)" :session-id="sessionId" v-bind="about" />
         </div>
-        <nav class="lists" aria-label="Which strikes">
+        <nav class="lists" :aria-label="words.whichStrikes">
           <button v-for="kind in montageKinds" :key="kind" type="button" :aria-pressed="kind === which" @click="show(kind)">
             {{ montageKindNames[kind] }}
           </button>
@@ -87,17 +88,17 @@ const nothing: Readonly<Record<MontageKind, string>> = {
         <template v-if="piece">
           <MontageStage :piece="piece" :heading="heading" :cue="montage.cue" :open="open" @around="around" />
           <div class="keys">
-            <VBtn :icon="mdiSkipPrevious" variant="text" aria-label="The strike before" @click="to(-1)" />
+            <VBtn :icon="mdiSkipPrevious" variant="text" :aria-label="words.theStrikeBefore" @click="to(-1)" />
             <VBtn
               :icon="playing ? mdiPause : mdiPlay"
               variant="text"
-              :aria-label="playing ? 'Stay at this one' : 'Go on'"
+              :aria-label="playing ? words.stayAtThisOne : words.goOn"
               @click="playing = !playing"
             />
-            <VBtn :icon="mdiSkipNext" variant="text" aria-label="The next strike" @click="to(1)" />
-            <RouterLink :to="{ name: 'bench', params: { filmId: piece.filmId, strikeId: piece.strikeId } }"
-              >At the bench</RouterLink
-            >
+            <VBtn :icon="mdiSkipNext" variant="text" :aria-label="words.theNextStrike" @click="to(1)" />
+            <RouterLink :to="{ name: 'bench', params: { filmId: piece.filmId, strikeId: piece.strikeId } }">{{
+              words.atTheBench
+            }}</RouterLink>
           </div>
         </template>
         <div v-else class="empty">{{ nothing[which] }}</div>

@@ -8,6 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
+import { montagesWords as words } from './words.ts';
 
 /** Has a montage written as a film, to be taken along. */
 const about = defineProps<{ sessionId: string; technique: string; checkpointId: string; which: MontageKind }>();
@@ -32,12 +33,14 @@ whileTrue(
 
 <template>
   <span class="write">
-    <VBtn v-if="film?.state === 'ready'" color="primary" :prepend-icon="mdiDownload" :href="url" download>Download the film</VBtn>
+    <VBtn v-if="film?.state === 'ready'" color="primary" :prepend-icon="mdiDownload" :href="url" download>{{
+      words.downloadTheFilm
+    }}</VBtn>
     <template v-else-if="film?.state === 'working'">
-      <VProgressLinear :model-value="100 * film.progress" color="primary" height="8" aria-label="The film is being written" />
+      <VProgressLinear :model-value="100 * film.progress" color="primary" height="8" :aria-label="words.theFilmIsBeingWritten" />
       <span class="number" role="status">{{ percent(film.progress) }}</span>
     </template>
-    <VBtn v-else variant="outlined" :prepend-icon="mdiMovieOpenOutline" @click="write">As a film</VBtn>
+    <VBtn v-else variant="outlined" :prepend-icon="mdiMovieOpenOutline" @click="write">{{ words.asAFilm }}</VBtn>
     <span v-if="failure" class="text-error" role="alert">{{ failure }}</span>
   </span>
 </template>

@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
 import { useVoice } from './use-voice.ts';
+import { notesWords as words } from './words.ts';
 
 /** A new note: typed, spoken, or both. */
 const { sessionId, strikeId = null } = defineProps<{ sessionId: string; strikeId?: string | null }>();
@@ -35,12 +36,28 @@ async function save(): Promise<void> {
 
 <template>
   <form class="note" @submit.prevent="save">
-    <VTextarea v-model="text" label="Note" rows="1" auto-grow density="compact" hide-details maxlength="2000" class="text" />
+    <VTextarea
+      v-model="text"
+      :label="words.note"
+      rows="1"
+      auto-grow
+      density="compact"
+      hide-details
+      maxlength="2000"
+      class="text"
+    />
     <span v-if="speaking || voice" class="number" role="status">{{ minutes(lasts) }}</span>
-    <VBtn v-if="speaking" variant="outlined" :prepend-icon="mdiStop" @click="stop">Stop</VBtn>
-    <VBtn v-else-if="voice" :icon="mdiClose" variant="text" size="small" aria-label="Forget what was spoken" @click="forget" />
-    <VBtn v-else variant="outlined" :prepend-icon="mdiMicrophone" @click="start">Speak</VBtn>
-    <VBtn type="submit" color="primary" :disabled="empty || speaking" :loading="busy">Keep</VBtn>
+    <VBtn v-if="speaking" variant="outlined" :prepend-icon="mdiStop" @click="stop">{{ words.stop }}</VBtn>
+    <VBtn
+      v-else-if="voice"
+      :icon="mdiClose"
+      variant="text"
+      size="small"
+      :aria-label="words.forgetWhatWasSpoken"
+      @click="forget"
+    />
+    <VBtn v-else variant="outlined" :prepend-icon="mdiMicrophone" @click="start">{{ words.speak }}</VBtn>
+    <VBtn type="submit" color="primary" :disabled="empty || speaking" :loading="busy">{{ words.keep }}</VBtn>
     <p v-if="failure ?? noVoice" class="failure" role="alert">{{ failure ?? noVoice }}</p>
   </form>
 </template>

@@ -7,6 +7,7 @@ import { techniqueName, type Catalogue } from '@wax-fist/core/technique';
 import { dayAndTime } from '../../app/format.ts';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { notesWords as words } from './words.ts';
 
 /** Notes, each at its place: what was spoken is played here, and a strike is a step away. */
 defineProps<{
@@ -35,7 +36,7 @@ const remove = (noteId: string): Promise<void> =>
         >
         <p v-if="one.text">{{ one.text }}</p>
         <!-- Speech alone: what it says is typed where it has to be read. -->
-        <audio v-if="one.voice" controls preload="none" :src="voiceOf(one.id)" :aria-label="`Spoken by ${one.saidBy}`" />
+        <audio v-if="one.voice" controls preload="none" :src="voiceOf(one.id)" :aria-label="words.spokenBy(one.saidBy)" />
         <span class="quiet">{{ one.saidBy }}, {{ dayAndTime(one.saidAt) }}</span>
       </div>
       <VBtn
@@ -43,7 +44,7 @@ const remove = (noteId: string): Promise<void> =>
         :icon="mdiDelete"
         variant="text"
         size="small"
-        aria-label="Take this note away"
+        :aria-label="words.takeThisNoteAway"
         @click="remove(one.id)"
       />
     </li>

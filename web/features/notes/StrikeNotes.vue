@@ -6,6 +6,7 @@ import { request } from '../../app/request.ts';
 import { vTakeFocus } from '../../app/take-focus.ts';
 import NoteForm from './NoteForm.vue';
 import NoteList from './NoteList.vue';
+import { notesWords as words } from './words.ts';
 
 /** Notes on the strike in hand. */
 const open = defineModel<boolean>({ required: true });
@@ -19,12 +20,14 @@ watch([open, () => strikeId], () => void (open.value && look()), { immediate: tr
 </script>
 
 <template>
-  <VDialog v-model="open" max-width="640" aria-label="Notes on this strike">
+  <VDialog v-model="open" max-width="640" :aria-label="words.notesOnThisStrike">
     <VCard class="pa-6">
-      <h2>Notes on this strike</h2>
+      <h2>{{ words.notesOnThisStrike }}</h2>
       <NoteList v-if="notes.length > 0" :notes="notes" :catalogue="catalogue" here @changed="look" />
       <NoteForm v-take-focus :session-id="sessionId" :strike-id="strikeId" class="form" @saved="look" />
-      <div class="ends"><VBtn variant="text" @click="open = false">Back to the bench</VBtn></div>
+      <div class="ends">
+        <VBtn variant="text" @click="open = false">{{ words.backToTheBench }}</VBtn>
+      </div>
     </VCard>
   </VDialog>
 </template>

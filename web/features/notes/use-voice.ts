@@ -1,6 +1,7 @@
 import { longestVoice, voiceTypes, type NoteDraft } from '@wax-fist/contract/notes';
 import { useIntervalFn } from '@vueuse/core';
 import { onScopeDispose, ref, shallowRef } from 'vue';
+import { notesWords as words } from './words.ts';
 
 type Voice = NonNullable<NoteDraft['voice']>;
 /** Speech is clear at this, in bits a second: two minutes are a third of a megabyte. */
@@ -35,12 +36,12 @@ export function useVoice() {
     [failure.value, voice.value] = [undefined, undefined];
     const type = typeof MediaRecorder === 'undefined' ? undefined : voiceTypes.find((one) => MediaRecorder.isTypeSupported(one));
     if (!type) {
-      failure.value = 'This browser cannot record. Type the note.';
+      failure.value = words.thisBrowserCannotRecordType;
       return;
     }
     const stream = await navigator.mediaDevices.getUserMedia({ audio: true }).catch(() => undefined);
     if (!stream) {
-      failure.value = 'The microphone is not there, or this page may not use it. Type the note.';
+      failure.value = words.theMicrophoneIsNotThere;
       return;
     }
     const pieces: Blob[] = [];

@@ -3,8 +3,9 @@ import { mdiAlertOutline, mdiCheck } from '@mdi/js';
 import { filmFileUrl } from '@wax-fist/contract/footage';
 import type { OwnReview, OwnStrike } from '@wax-fist/contract/own';
 import { viewNames } from '@wax-fist/core/technique';
-import { clockTime, counted } from '@wax-fist/core/words';
+import { clockTime } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
+import { ownWords as words } from './words.ts';
 
 /** A film and its strikes: a touch shows one, from a moment before it lands. */
 const { film } = defineProps<{ film: OwnReview['films'][number] }>();
@@ -26,10 +27,10 @@ function show({ id, at }: OwnStrike): void {
 }
 const says = ({ faults, clean }: OwnStrike): string =>
   faults.length > 0
-    ? `to change: ${faults.map(({ name }) => name.toLowerCase()).join(', ')}`
+    ? words.toChange(faults.map(({ name }) => name.toLowerCase()).join(', '))
     : clean > 0
-      ? 'as it should be'
-      : 'not judged';
+      ? words.asItShouldBe
+      : words.notJudged;
 </script>
 
 <template>
@@ -37,9 +38,9 @@ const says = ({ faults, clean }: OwnStrike): string =>
     <video ref="video" :src="filmFileUrl(film.id, 'film.mp4')" controls playsinline preload="metadata" />
     <div class="strikes">
       <div class="head">
-        <h2>{{ viewNames[film.view] }}: {{ counted(film.strikes.length, 'strike') }}</h2>
-        <VSwitch v-model="slow" label="Half speed" color="primary" density="compact" hide-details />
-        <VSwitch v-model="onlyFaults" label="Only what to change" color="primary" density="compact" hide-details />
+        <h2>{{ viewNames[film.view] }}: {{ words.strikes(film.strikes.length) }}</h2>
+        <VSwitch v-model="slow" :label="words.halfSpeed" color="primary" density="compact" hide-details />
+        <VSwitch v-model="onlyFaults" :label="words.onlyWhatToChange" color="primary" density="compact" hide-details />
       </div>
       <ol>
         <li v-for="one in listed" :key="one.id">
@@ -57,7 +58,7 @@ const says = ({ faults, clean }: OwnStrike): string =>
         </li>
       </ol>
       <p v-if="listed.length === 0" class="quiet">
-        {{ film.strikes.length === 0 ? 'No strike is marked in it.' : 'Nothing to change in this film.' }}
+        {{ film.strikes.length === 0 ? words.noStrikeIsMarkedIn : words.nothingToChangeInThis }}
       </p>
     </div>
   </section>

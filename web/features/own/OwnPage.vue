@@ -6,6 +6,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useFloorLogs } from '../floor/floor-log-store.ts';
 import OwnTrainee from './OwnTrainee.vue';
 import ReviewRows from './ReviewRows.vue';
+import { ownWords as words } from './words.ts';
 
 /** Where trainees and guardians begin: what to think of, what to do next, and what the coach has said. */
 const logs = useFloorLogs();
@@ -25,10 +26,10 @@ const {
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <OwnTrainee v-for="one in page!.people" :key="one.id" :person="one" />
       <div v-if="page!.people.length === 0" class="empty">
-        Nobody is assigned to you any more. The head coach can do it, under “People and sign-ins”.
+        {{ words.nobodyIsAssignedToYou }}
       </div>
-      <section v-if="page!.shown.length > 0" aria-label="Shown to the club">
-        <h2>Shown to the club</h2>
+      <section v-if="page!.shown.length > 0" :aria-label="words.shownToTheClub">
+        <h2>{{ words.shownToTheClub }}</h2>
         <ReviewRows :reviews="page!.shown" />
       </section>
     </PageState>

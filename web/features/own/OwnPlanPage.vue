@@ -7,6 +7,7 @@ import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import DonePlan from '../plans/DonePlan.vue';
 import PlanReading from '../plans/PlanReading.vue';
+import { ownWords as words } from './words.ts';
 
 /** A planned session as whoever trains it reads it, with the way to the timer. */
 const { planId } = defineProps<{ planId: string }>();
@@ -23,7 +24,9 @@ const {
       <template v-if="plan">
         <div class="page-head">
           <div>
-            <p class="quiet"><RouterLink :to="{ name: 'own' }">Back</RouterLink></p>
+            <p class="quiet">
+              <RouterLink :to="{ name: 'own' }">{{ words.back }}</RouterLink>
+            </p>
             <h1>{{ shortDay(plan.plannedOn) }}</h1>
           </div>
           <VBtn
@@ -32,7 +35,7 @@ const {
             size="large"
             :prepend-icon="mdiTimerPlay"
             :to="{ name: 'floor-timer', params: { planId } }"
-            >Start</VBtn
+            >{{ words.start }}</VBtn
           >
         </div>
         <DonePlan v-if="plan.log" :plan="{ ...plan, sessions: [] }" />

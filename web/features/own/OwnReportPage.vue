@@ -4,6 +4,7 @@ import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import ReportSheet from '../reports/ReportSheet.vue';
+import { ownWords as words } from './words.ts';
 
 /** What a released session says, as it is printed. */
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -15,7 +16,7 @@ const { value: report, failure, again } = useAnswer(() => request(reportEndpoint
     <PageState :failure="failure" :ready="report !== undefined" @again="again">
       <template v-if="report">
         <p class="no-print">
-          <RouterLink :to="{ name: 'own-review', params: { sessionId } }">The films</RouterLink>
+          <RouterLink :to="{ name: 'own-review', params: { sessionId } }">{{ words.theFilms }}</RouterLink>
         </p>
         <ReportSheet :report="report" />
       </template>

@@ -6,6 +6,7 @@ import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import OwnFilm from './OwnFilm.vue';
+import { ownWords as words } from './words.ts';
 
 /** A released review: the films with every strike, and what the coach said of it. */
 const { sessionId } = defineProps<{ sessionId: string }>();
@@ -19,8 +20,8 @@ const { value: review, failure, again } = useAnswer(() => request(ownEndpoints.o
         <div class="page-head">
           <div>
             <p class="quiet">
-              <RouterLink :to="{ name: 'own' }">{{ review.own ? review.traineeName : 'Home' }}</RouterLink>
-              <template v-if="!review.own"> · {{ review.traineeName }} shows this to everybody of the club</template>
+              <RouterLink :to="{ name: 'own' }">{{ review.own ? review.traineeName : words.home }}</RouterLink>
+              <template v-if="!review.own">{{ words.showsThisToEverybodyOf(review.traineeName) }}</template>
             </p>
             <h1>{{ shortDay(review.heldOn) }}, {{ review.roundKind }}</h1>
           </div>
@@ -29,12 +30,12 @@ const { value: review, failure, again } = useAnswer(() => request(ownEndpoints.o
             variant="outlined"
             :prepend-icon="mdiFileDocumentOutline"
             :to="{ name: 'own-report', params: { sessionId } }"
-            >Report</VBtn
+            >{{ words.report }}</VBtn
           >
         </div>
         <OwnFilm v-for="film in review.films" :key="film.id" :film="film" />
         <p v-if="review.films.length === 0" class="empty">
-          Its films are not kept any more. {{ review.own ? 'What was counted stands in the report.' : '' }}
+          {{ words.itsFilmsAreNotKept(review.own ? words.whatWasCountedStandsIn : '') }}
         </p>
       </template>
     </PageState>

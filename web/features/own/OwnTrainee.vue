@@ -1,37 +1,41 @@
 <script setup lang="ts">
 import { mdiCardTextOutline, mdiTimerPlay } from '@mdi/js';
 import type { OwnTrainee } from '@wax-fist/contract/own';
-import { clockTime, counted, localDay, shortDay } from '@wax-fist/core/words';
+import { clockTime, localDay, shortDay } from '@wax-fist/core/words';
 import ReviewRows from './ReviewRows.vue';
+import { ownWords as words } from './words.ts';
 
 /** What was released of one trainee, and what is planned for them. */
 defineProps<{ person: OwnTrainee }>();
 const today = localDay();
-const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day));
+const dayWord = (day: string): string => (day === today ? words.today : shortDay(day));
 </script>
 
 <template>
   <section :aria-label="person.name">
     <h1>{{ person.name }}</h1>
 
-    <h2>Think of</h2>
+    <h2>{{ words.thinkOf }}</h2>
     <ul v-if="person.corrections.length > 0" class="list">
       <li v-for="one in person.corrections" :key="one.id" class="entry">
         <div>
           <p class="cue">{{ one.cue }}</p>
           <p>
             {{ one.technique }}: {{ one.name.toLowerCase() }}
-            <span class="quiet">· {{ one.recheckOn ? `looked at again on ${shortDay(one.recheckOn)}` : 'no day set yet' }}</span>
+            <span class="quiet">· {{ one.recheckOn ? words.lookedAtAgainOn(shortDay(one.recheckOn)) : words.noDaySetYet }}</span>
           </p>
         </div>
-        <VBtn variant="outlined" :prepend-icon="mdiCardTextOutline" :to="{ name: 'own-card', params: { correctionId: one.id } }"
-          >Card</VBtn
+        <VBtn
+          variant="outlined"
+          :prepend-icon="mdiCardTextOutline"
+          :to="{ name: 'own-card', params: { correctionId: one.id } }"
+          >{{ words.card }}</VBtn
         >
       </li>
     </ul>
-    <p v-else class="empty">Nothing to correct was handed over yet.</p>
+    <p v-else class="empty">{{ words.nothingToCorrectWasHanded }}</p>
 
-    <h2>Do next</h2>
+    <h2>{{ words.doNext }}</h2>
     <ul v-if="person.plans.length > 0" class="list">
       <li v-for="plan in person.plans" :key="plan.id" class="entry">
         <div>
@@ -39,17 +43,19 @@ const dayWord = (day: string): string => (day === today ? 'Today' : shortDay(day
             <b>{{ dayWord(plan.plannedOn) }}</b>
           </p>
           <p class="quiet">
-            <span class="number">{{ clockTime(plan.length) }}</span>, {{ counted(plan.parts, 'part') }}
+            <span class="number">{{ clockTime(plan.length) }}</span>, {{ words.parts(plan.parts) }}
           </p>
         </div>
-        <VBtn color="primary" :prepend-icon="mdiTimerPlay" :to="{ name: 'own-plan', params: { planId: plan.id } }">Train</VBtn>
+        <VBtn color="primary" :prepend-icon="mdiTimerPlay" :to="{ name: 'own-plan', params: { planId: plan.id } }">{{
+          words.train
+        }}</VBtn>
       </li>
     </ul>
-    <p v-else class="empty">No session is planned. It stands here once the coach has planned one.</p>
+    <p v-else class="empty">{{ words.noSessionIsPlannedIt }}</p>
 
-    <h2>Reviews</h2>
+    <h2>{{ words.reviews }}</h2>
     <ReviewRows v-if="person.sessions.length > 0" :reviews="person.sessions" />
-    <p v-else class="empty">No review was handed over yet.</p>
+    <p v-else class="empty">{{ words.noReviewWasHandedOver }}</p>
   </section>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiPlayCircleOutline } from '@mdi/js';
 import type { OwnTrainee, ShownReview } from '@wax-fist/contract/own';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
+import { ownWords as words } from './words.ts';
 
 /** Released reviews as lines, with whose they are where that is not said already. */
 defineProps<{ reviews: readonly (OwnTrainee['sessions'][number] & Partial<Pick<ShownReview, 'traineeName'>>)[] }>();
@@ -15,11 +16,11 @@ defineProps<{ reviews: readonly (OwnTrainee['sessions'][number] & Partial<Pick<S
           <b>{{ one.traineeName ?? shortDay(one.heldOn) }}</b>,
           <template v-if="one.traineeName">{{ shortDay(one.heldOn) }}, </template>{{ one.roundKind }}
         </p>
-        <p class="quiet">{{ counted(one.films, 'film') }}, {{ counted(one.strikes, 'strike') }}</p>
+        <p class="quiet">{{ words.films(one.films) }}, {{ words.strikes(one.strikes) }}</p>
       </div>
-      <VBtn variant="outlined" :prepend-icon="mdiPlayCircleOutline" :to="{ name: 'own-review', params: { sessionId: one.id } }"
-        >Look at it</VBtn
-      >
+      <VBtn variant="outlined" :prepend-icon="mdiPlayCircleOutline" :to="{ name: 'own-review', params: { sessionId: one.id } }">{{
+        words.lookAtIt
+      }}</VBtn>
     </li>
   </ul>
 </template>

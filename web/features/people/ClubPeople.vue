@@ -14,6 +14,7 @@ import { useAccount } from '../accounts/account-store.ts';
 import EntryLink from './EntryLink.vue';
 import InviteDialog from './InviteDialog.vue';
 import { roleNames } from './role-names.ts';
+import { peopleWords as words } from './words.ts';
 
 /** Everybody who signs in: invited, helped back in, given another role, taken away. */
 const account = useAccount();
@@ -46,7 +47,7 @@ async function act(doing: () => Promise<unknown>): Promise<void> {
 const give = ({ id: personId, name }: Person, role: Role) =>
   act(async () => {
     await request(peopleEndpoints.changePerson, { params: { personId }, body: { role, traineeIds: [] } });
-    notice.say(`${name} is ${roleNames[role].toLowerCase()} now.`);
+    notice.say(words.isNow(name, roleNames[role].toLowerCase()));
   });
 const help = ({ id: personId, name }: Person) =>
   act(async () => {
@@ -55,7 +56,7 @@ const help = ({ id: personId, name }: Person) =>
 const takeOff = ({ id: personId, name }: Person) =>
   act(async () => {
     await request(secondFactorEndpoints.takeOffSecondFactor, { params: { personId } });
-    notice.say(`${name} signs in by password alone, and was signed out everywhere.`);
+    notice.say(words.signsInByPasswordAlone(name));
   });
 const anew = ({ endsAt: _, ...invite }: OpenInvite) =>
   act(async () => {
@@ -64,18 +65,18 @@ const anew = ({ endsAt: _, ...invite }: OpenInvite) =>
 const takeBack = ({ id, name }: OpenInvite) =>
   act(async () => {
     await request(peopleEndpoints.removeInvite, { params: { inviteId: id } });
-    notice.say(`The link for ${name} opens nothing any more.`);
+    notice.say(words.theLinkForOpensNothing(name));
   });
 const remove = () =>
   act(async () => {
     const { id: personId, name } = leaving.value!;
     leaving.value = undefined;
     await request(peopleEndpoints.removePerson, { params: { personId } });
-    notice.say(`${name} can no longer sign in.`);
+    notice.say(words.canNoLongerSignInName(name));
   });
 /** Of whom somebody is the guardian; a trainee is themselves. */
 const forWhom = ({ role, trainees }: Person): string =>
-  role === 'guardian' && trainees.length > 0 ? ` of ${trainees.map(({ name }) => name).join(', ')}` : '';
+  role === 'guardian' && trainees.length > 0 ? words.ofTrainees(trainees.map(({ name }) => name).join(', ')) : '';
 function made(name: string, code: { code: string; endsAt: string }): void {
   link.value = { name, ...code };
   void again();
@@ -85,8 +86,8 @@ function made(name: string, code: { code: string; endsAt: string }): void {
 <template>
   <section aria-labelledby="people">
     <div class="page-head">
-      <h2 id="people">People who sign in</h2>
-      <VBtn color="primary" :prepend-icon="mdiAccountPlus" @click="inviting = true">Invite somebody</VBtn>
+      <h2 id="people">{{ words.peopleWhoSignIn }}</h2>
+      <VBtn color="primary" :prepend-icon="mdiAccountPlus" @click="inviting = true">{{ words.inviteSomebody }}</VBtn>
     </div>
     <p v-if="trouble" role="alert" class="text-error">{{ trouble }}</p>
     <EntryLink v-if="link" :key="link.code" :link="link" @done="link = undefined" />
@@ -96,16 +97,16 @@ function made(name: string, code: { code: string; endsAt: string }): void {
           <span
             ><b>{{ one.name }}</b>
             <small class="quiet"
-              >{{ one.email }}<template v-if="one.lastSignIn">, last in {{ dayAndTime(one.lastSignIn) }}</template></small
+              >{{ one.email }}<template v-if="one.lastSignIn">{{ words.lastIn(dayAndTime(one.lastSignIn)) }}</template></small
             ></span
           >
-          <span v-if="one.id === account.me?.id" class="quiet">{{ roleNames[one.role] }}, you</span>
+          <span v-if="one.id === account.me?.id" class="quiet">{{ words.youRoleNames(roleNames[one.role]) }}</span>
           <template v-else>
             <VSelect
               v-if="isStaff(one.role)"
               :model-value="one.role"
               :items="roleItems"
-              :aria-label="`${one.name} is`"
+              :aria-label="words.isName(one.name)"
               density="compact"
               hide-details
               class="role"
@@ -113,22 +114,22 @@ function made(name: string, code: { code: string; endsAt: string }): void {
             />
             <span v-else class="role">{{ roleNames[one.role] }}{{ forWhom(one) }}</span>
             <span class="acts">
-              <VBtn variant="text" @click="help(one)">Lost the password</VBtn>
-              <VBtn v-if="one.secondFactor" variant="text" @click="takeOff(one)">Lost the app</VBtn>
-              <VBtn variant="text" @click="leaving = one">Take away</VBtn>
+              <VBtn variant="text" @click="help(one)">{{ words.lostThePassword }}</VBtn>
+              <VBtn v-if="one.secondFactor" variant="text" @click="takeOff(one)">{{ words.lostTheApp }}</VBtn>
+              <VBtn variant="text" @click="leaving = one">{{ words.takeAway }}</VBtn>
             </span>
           </template>
         </li>
         <li v-for="one in page!.invites" :key="one.id" class="entry open">
           <span
             ><b>{{ one.name }}</b>
-            <small class="quiet"
-              >invited as {{ roleNames[one.role].toLowerCase() }}, until {{ dayAndTime(one.endsAt) }}</small
-            ></span
+            <small class="quiet">{{
+              words.invitedAsUntil(roleNames[one.role].toLowerCase(), dayAndTime(one.endsAt))
+            }}</small></span
           >
           <span class="acts">
-            <VBtn variant="text" @click="anew(one)">Another link</VBtn>
-            <VBtn variant="text" @click="takeBack(one)">Take it back</VBtn>
+            <VBtn variant="text" @click="anew(one)">{{ words.anotherLink }}</VBtn>
+            <VBtn variant="text" @click="takeBack(one)">{{ words.takeItBack }}</VBtn>
           </span>
         </li>
       </ul>
@@ -137,15 +138,15 @@ function made(name: string, code: { code: string; endsAt: string }): void {
     <VDialog
       :model-value="leaving !== undefined"
       max-width="460"
-      aria-label="Take away"
+      :aria-label="words.takeAway"
       @update:model-value="leaving = undefined"
     >
       <VCard v-if="leaving" class="pa-6">
-        <h2>{{ leaving.name }} can no longer sign in?</h2>
-        <p class="what">What they have said stays, under no name. They come back only by another invitation.</p>
+        <h2>{{ words.canNoLongerSignIn(leaving.name) }}</h2>
+        <p class="what">{{ words.whatTheyHaveSaidStays }}</p>
         <p class="acts ends">
-          <VBtn variant="text" @click="leaving = undefined">Leave it</VBtn>
-          <VBtn color="error" @click="remove">Take away</VBtn>
+          <VBtn variant="text" @click="leaving = undefined">{{ words.leaveIt }}</VBtn>
+          <VBtn color="error" @click="remove">{{ words.takeAway }}</VBtn>
         </p>
       </VCard>
     </VDialog>

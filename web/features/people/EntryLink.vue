@@ -3,6 +3,8 @@ import { mdiContentCopy } from '@mdi/js';
 import { useClipboard } from '@vueuse/core';
 import { computed } from 'vue';
 import { dayAndTime } from '../../app/format.ts';
+import { peopleWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** A link as it is handed over: shown once. */
 const { link } = defineProps<{ link: { code: string; endsAt: string; name: string } }>();
@@ -14,11 +16,15 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true });
 <template>
   <div class="made" role="status">
     <p>
-      For <b>{{ link.name }}</b>, once, until {{ dayAndTime(link.endsAt) }}. It is shown only now: copy it, or have it typed.
+      <TextWith :text="words.forOnceUntilItIs(dayAndTime(link.endsAt))">
+        <template #name>
+          <b>{{ link.name }}</b>
+        </template>
+      </TextWith>
     </p>
     <VTextField
       :model-value="address"
-      label="Link"
+      :label="words.link"
       readonly
       density="compact"
       hide-details
@@ -26,9 +32,9 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true });
     />
     <p class="acts">
       <VBtn v-if="isSupported" variant="outlined" :prepend-icon="mdiContentCopy" @click="copy(address)">{{
-        copied ? 'Copied' : 'Copy'
+        copied ? words.copied : words.copy
       }}</VBtn>
-      <VBtn variant="text" @click="$emit('done')">Handed over</VBtn>
+      <VBtn variant="text" @click="$emit('done')">{{ words.handedOver }}</VBtn>
     </p>
   </div>
 </template>

@@ -10,6 +10,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
 import { roleNames, roleSays } from './role-names.ts';
+import { peopleWords as words } from './words.ts';
 
 /** Somebody is invited: a link is made that they come in by, once. */
 const open = defineModel<boolean>({ required: true });
@@ -38,15 +39,22 @@ const roleItems = roles.map((value) => ({ value, title: roleNames[value], props:
 </script>
 
 <template>
-  <FormDialog v-model="open" title="Invite somebody" save-name="Make the link" :failure="failure" :busy="busy" @save="make">
-    <VSelect v-model="draft.role" label="As" :items="roleItems" :error-messages="problems.role" />
+  <FormDialog
+    v-model="open"
+    :title="words.inviteSomebody"
+    :save-name="words.makeTheLink"
+    :failure="failure"
+    :busy="busy"
+    @save="make"
+  >
+    <VSelect v-model="draft.role" :label="words.as" :items="roleItems" :error-messages="problems.role" />
     <VAutocomplete
       v-if="draft.role === 'trainee'"
       v-model="one"
       :items="trainees ?? []"
       item-value="id"
       item-title="name"
-      label="Which trainee"
+      :label="words.whichTrainee"
       :error-messages="problems.traineeIds"
     />
     <VAutocomplete
@@ -55,13 +63,13 @@ const roleItems = roles.map((value) => ({ value, title: roleNames[value], props:
       :items="trainees ?? []"
       item-value="id"
       item-title="name"
-      label="Whose guardian"
+      :label="words.whoseGuardian"
       multiple
       chips
       closable-chips
       :error-messages="problems.traineeIds"
     />
-    <VTextField v-model="draft.name" label="Name" :error-messages="problems.name" />
-    <p class="quiet">The link is handed over as you like; it ends after a week, or when it was used.</p>
+    <VTextField v-model="draft.name" :label="words.name" :error-messages="problems.name" />
+    <p class="quiet">{{ words.theLinkIsHandedOver }}</p>
   </FormDialog>
 </template>

@@ -15,6 +15,7 @@ import { useAccount } from '../accounts/account-store.ts';
 import DoorSheet from '../accounts/DoorSheet.vue';
 import CodeField from '../second-factor/CodeField.vue';
 import { roleNames } from './role-names.ts';
+import { peopleWords as words } from './words.ts';
 
 /** Coming in by a link: into the club for the first time, or back in with a new password. */
 const { code } = defineProps<{ code: string }>();
@@ -28,7 +29,7 @@ const { value: behind, failure } = useAnswer(async () => {
 });
 const shape = signInShape
   .pick(['email'])
-  .concat(object({ name: shortText('Name').required('Your name is needed.'), password: newPassword(), code: typedCode() }));
+  .concat(object({ name: shortText(words.name).required(words.yourNameIsNeeded), password: newPassword(), code: typedCode() }));
 const { draft, problems, failure: trouble, busy, send } = useForm(shape, { email: '', name: '', password: '', code: '' });
 
 const enter = (): Promise<void> =>
@@ -47,32 +48,42 @@ const enter = (): Promise<void> =>
 <template>
   <DoorSheet @enter="enter">
     <template v-if="behind">
-      <h1>{{ behind.kind === 'join' ? `Welcome, ${behind.name}` : 'A new password' }}</h1>
+      <h1>{{ behind.kind === 'join' ? words.welcomeName(behind.name) : words.aNewPassword }}</h1>
       <p class="quiet">
-        {{ behind.kind === 'join' ? `You come in as ${roleNames[behind.role]?.toLowerCase()}.` : `For ${behind.email}.` }}
+        {{
+          behind.kind === 'join'
+            ? words.youComeInAs(roleNames[behind.role]?.toLowerCase() ?? '')
+            : words.forEmail(behind.email ?? '')
+        }}
       </p>
       <template v-if="behind.kind === 'join'">
-        <VTextField v-model="draft.name" label="Name" autocomplete="name" :error-messages="problems.name" />
-        <VTextField v-model="draft.email" label="E-mail" type="email" autocomplete="username" :error-messages="problems.email" />
+        <VTextField v-model="draft.name" :label="words.name" autocomplete="name" :error-messages="problems.name" />
+        <VTextField
+          v-model="draft.email"
+          :label="words.eMail"
+          type="email"
+          autocomplete="username"
+          :error-messages="problems.email"
+        />
       </template>
       <VTextField
         v-model="draft.password"
         v-take-focus
-        :label="`New password, at least ${leastLetters} letters`"
+        :label="words.newPasswordAtLeastLetters(leastLetters)"
         :type="shown ? 'text' : 'password'"
         autocomplete="new-password"
         :error-messages="problems.password"
       />
-      <VCheckbox v-model="shown" label="Show the password" density="compact" hide-details class="mb-3" />
+      <VCheckbox v-model="shown" :label="words.showThePassword" density="compact" hide-details class="mb-3" />
       <CodeField v-model="draft.code" once-asked :problem="problems.code" class="mb-2" />
       <VAlert v-if="trouble" type="error" variant="tonal" density="compact" class="mb-4" role="alert">{{ trouble }}</VAlert>
-      <VBtn type="submit" color="primary" size="large" block :loading="busy">Come in</VBtn>
+      <VBtn type="submit" color="primary" size="large" block :loading="busy">{{ words.comeIn }}</VBtn>
     </template>
     <template v-else-if="failure">
-      <h1>This link opens nothing</h1>
-      <p role="alert">It was used, has ended, or was taken back. Ask the head coach for another one.</p>
-      <RouterLink to="/sign-in">To the sign-in</RouterLink>
+      <h1>{{ words.thisLinkOpensNothing }}</h1>
+      <p role="alert">{{ words.itWasUsedHasEnded }}</p>
+      <RouterLink to="/sign-in">{{ words.toTheSignIn }}</RouterLink>
     </template>
-    <p v-else role="status">One moment …</p>
+    <p v-else role="status">{{ words.oneMoment }}</p>
   </DoorSheet>
 </template>

@@ -16,6 +16,7 @@ import {
 } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { peopleWords as words } from './words.ts';
 
 /** How one reads lengths, days, times and numbers: each choice is shown as what it makes. */
 const account = useAccount();
@@ -30,16 +31,16 @@ interface Choice<Key extends keyof Manner> {
   options: readonly { value: Manner[Key]; says: string }[];
 }
 const choices: readonly [Choice<'units'>, Choice<'days'>, Choice<'clock'>, Choice<'decimals'>] = [
-  { key: 'units', name: 'Lengths', options: unitSystems.map((value) => ({ value, says: lengthInWords(172, value) })) },
-  { key: 'days', name: 'Days', options: dayOrders.map((value) => ({ value, says: today(value) })) },
+  { key: 'units', name: words.lengths, options: unitSystems.map((value) => ({ value, says: lengthInWords(172, value) })) },
+  { key: 'days', name: words.days, options: dayOrders.map((value) => ({ value, says: today(value) })) },
   {
     key: 'clock',
-    name: 'Times',
+    name: words.times,
     options: clocks.map((clock) => ({ value: clock, says: timeOfDay(evening, { ...usualManner, clock }) })),
   },
   {
     key: 'decimals',
-    name: 'Numbers',
+    name: words.numbers,
     options: decimalSigns.map((value) => ({ value, says: decimal(1.5, 1, { decimals: value }) })),
   },
 ];
@@ -57,7 +58,7 @@ async function choose(change: Partial<Manner>): Promise<void> {
 
 <template>
   <section aria-labelledby="manner">
-    <h2 id="manner">How you read</h2>
+    <h2 id="manner">{{ words.howYouRead }}</h2>
     <p v-if="failure" role="alert">{{ failure }}</p>
     <div v-for="{ key, name, options } in choices" :key="key" class="choice">
       <span :id="`manner-${key}`">{{ name }}</span>
@@ -76,7 +77,7 @@ async function choose(change: Partial<Manner>): Promise<void> {
       </VBtnToggle>
     </div>
     <p class="quiet">
-      On paper: {{ onPaper }}. Pages and papers follow this; files for other programs stay as their formats ask.
+      {{ words.onPaperPagesAndPapers(onPaper) }}
     </p>
   </section>
 </template>

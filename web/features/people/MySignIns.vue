@@ -8,6 +8,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { browserInWords } from './browser-in-words.ts';
+import { peopleWords as words } from './words.ts';
 
 /** Where one is signed in, and the way to end it. */
 const notice = useNotice();
@@ -19,7 +20,7 @@ async function end(id: string | null): Promise<void> {
   try {
     await request(peopleEndpoints.endSignIns, { body: { id } });
     await again();
-    notice.say(id === null ? 'Signed out everywhere else.' : 'Signed out there.');
+    notice.say(id === null ? words.signedOutEverywhereElse : words.signedOutThere);
   } catch (error) {
     trouble.value = messageOf(error);
   }
@@ -28,20 +29,20 @@ async function end(id: string | null): Promise<void> {
 
 <template>
   <section aria-labelledby="sign-ins">
-    <h2 id="sign-ins">Signed in</h2>
+    <h2 id="sign-ins">{{ words.signedIn }}</h2>
     <p v-if="failure ?? trouble" role="alert">{{ failure ?? trouble }}</p>
     <ul v-if="signIns" class="list">
       <li v-for="one in signIns" :key="one.id">
         <VIcon :icon="mdiMonitor" size="20" />
         <span
           ><b>{{ browserInWords(one.browser) }}</b>
-          <small v-if="one.since" class="quiet">since {{ dayAndTime(one.since) }}</small></span
+          <small v-if="one.since" class="quiet">{{ words.sinceSince(dayAndTime(one.since)) }}</small></span
         >
-        <span v-if="one.here" class="quiet">here</span>
-        <VBtn v-else variant="text" @click="end(one.id)">Sign out there</VBtn>
+        <span v-if="one.here" class="quiet">{{ words.here }}</span>
+        <VBtn v-else variant="text" @click="end(one.id)">{{ words.signOutThere }}</VBtn>
       </li>
     </ul>
-    <VBtn v-if="(signIns?.length ?? 0) > 1" variant="outlined" @click="end(null)">Sign out everywhere else</VBtn>
+    <VBtn v-if="(signIns?.length ?? 0) > 1" variant="outlined" @click="end(null)">{{ words.signOutEverywhereElse }}</VBtn>
   </section>
 </template>
 

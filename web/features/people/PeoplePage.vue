@@ -10,6 +10,7 @@ import ClubPeople from './ClubPeople.vue';
 import MyManner from './MyManner.vue';
 import MySignIns from './MySignIns.vue';
 import { roleNames } from './role-names.ts';
+import { peopleWords as words } from './words.ts';
 
 /** Oneself: how one reads, password, second factor and where one is signed in; for a head coach everybody who signs in, too. */
 const account = useAccount();
@@ -25,7 +26,9 @@ const leads = computed(() => !due.value && account.may(peopleEndpoints.listPeopl
         <h1>{{ account.me.name }}</h1>
         <p class="quiet">{{ roleNames[account.me.role] }}, {{ account.me.email }}</p>
       </div>
-      <VBtn v-if="leads" variant="outlined" :prepend-icon="mdiBookClockOutline" :to="{ name: 'journal' }">Journal</VBtn>
+      <VBtn v-if="leads" variant="outlined" :prepend-icon="mdiBookClockOutline" :to="{ name: 'journal' }">{{
+        words.journal
+      }}</VBtn>
     </div>
     <div class="page-columns">
       <div v-if="leads">

@@ -3,6 +3,7 @@ import { whyNot } from '@wax-fist/core/drills';
 import { computed, ref } from 'vue';
 import { useDrills } from '../drills/drill-store.ts';
 import type { PlanDesk } from './use-plan-desk.ts';
+import { plansWords as words } from './words.ts';
 
 /** Another drill into the session; one that is not for this trainee says why. */
 const { desk } = defineProps<{ desk: PlanDesk }>();
@@ -11,7 +12,7 @@ const chosen = ref<string | null>(null);
 const items = computed(() =>
   drills.drills.map((drill) => {
     const why = whyNot(drill, desk.who.value);
-    return { value: drill.id, title: drill.name, props: { subtitle: why ?? `rung ${drill.rung}`, disabled: why !== null } };
+    return { value: drill.id, title: drill.name, props: { subtitle: why ?? words.rungRung(drill.rung), disabled: why !== null } };
   }),
 );
 function add(id: string | null): void {
@@ -24,7 +25,7 @@ function add(id: string | null): void {
 <template>
   <VAutocomplete
     v-model="chosen"
-    label="Add a drill"
+    :label="words.addADrill"
     :items="items"
     density="compact"
     hide-details

@@ -4,6 +4,7 @@ import { viewNames, type View } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { settledSigns } from '../sessions/session-advice.ts';
 import type { Taken } from './plan-ground.ts';
+import { plansWords as words } from './words.ts';
 
 /** Where a camera stands for what is filmed in this session: the fewest places, from above and in words. */
 const { taken, parts } = defineProps<{ taken: Taken; parts: readonly PlanPart[] }>();
@@ -30,7 +31,7 @@ const never = computed(() => taken.filming.unanswered.filter((id) => checked.val
 
 <template>
   <section v-if="places.length > 0 || never.length > 0" aria-labelledby="camera-places">
-    <h2 id="camera-places">Where the camera stands</h2>
+    <h2 id="camera-places">{{ words.whereTheCameraStands }}</h2>
     <svg
       v-if="places.length > 0"
       viewBox="0 0 150 100"
@@ -48,13 +49,13 @@ const never = computed(() => taken.filming.unanswered.filter((id) => checked.val
     </svg>
     <ol class="numbered">
       <li v-for="{ view, rate, answers } in places" :key="view">
-        <b>{{ viewNames[view] }}</b><template v-if="rate > 0">, {{ rate }} frames a second or more</template>
+        <b>{{ viewNames[view] }}</b><template v-if="rate > 0">{{ words.framesASecondOrMore(rate) }}</template>
         <span v-for="{ id, settles } in answers" :key="id" class="answer">
-          <VIcon :icon="settledSigns[settles]" size="16" /> {{ nameOf(id) }}{{ settles === 'eye' ? ', by eye' : ', measured' }}
+          <VIcon :icon="settledSigns[settles]" size="16" /> {{ nameOf(id) }}{{ settles === 'eye' ? words.byEye : words.measured }}
         </span>
       </li>
     </ol>
-    <p v-for="id in never" :key="id" class="quiet">No camera settles {{ nameOf(id) }}: watch it on the floor.</p>
+    <p v-for="id in never" :key="id" class="quiet">{{ words.noCameraSettlesWatchIt(nameOf(id)) }}</p>
   </section>
 </template>
 

@@ -2,8 +2,10 @@
 import { mdiVideoPlus } from '@mdi/js';
 import type { Plan } from '@wax-fist/contract/plans';
 import { rungName } from '@wax-fist/core/correction';
-import { clockTime, counted, shortDay } from '@wax-fist/core/words';
+import { clockTime, shortDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
+import { plansWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What was done of a plan, against what was planned, and where its films go. */
 const { plan } = defineProps<{ plan: Plan }>();
@@ -14,23 +16,24 @@ const worked = computed(() => plan.log!.done.reduce((sum, one) => sum + one.work
 <template>
   <section>
     <p>
-      Done on {{ shortDay(plan.log!.doneOn) }}: <b class="number">{{ clockTime(worked) }}</b> of work,
-      {{ counted(plan.impact, 'hard round') }}.
+      <TextWith :text="words.doneOnOfWork(shortDay(plan.log!.doneOn), plan.impact)">
+        <template #worked>
+          <b class="number">{{ clockTime(worked) }}</b>
+        </template>
+      </TextWith>
     </p>
     <ol class="list">
       <li v-for="{ part, done } in rows" :key="part.id" :class="{ quiet: !done }">
         <b>{{ part.title }}</b>
-        <span class="number"
-          >{{ done?.rounds ?? 0 }} of {{ counted(part.rounds, 'round') }}, {{ clockTime(done?.worked ?? 0) }}</span
-        >
+        <span class="number">{{ words.ofRound(done?.rounds ?? 0, part.rounds, clockTime(done?.worked ?? 0)) }}</span>
       </li>
     </ol>
     <template v-if="plan.sessions.length > 0">
-      <h2>Its films</h2>
+      <h2>{{ words.itsFilms }}</h2>
       <p v-for="one in plan.sessions" :key="one.sessionId">
-        <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" :to="{ name: 'session', params: { sessionId: one.sessionId } }"
-          >{{ one.roundKind }}, rung {{ one.rung }}: {{ rungName(one.rung).toLowerCase() }}</VBtn
-        >
+        <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" :to="{ name: 'session', params: { sessionId: one.sessionId } }">{{
+          words.rungRoundKind(one.roundKind, one.rung, rungName(one.rung).toLowerCase())
+        }}</VBtn>
       </p>
     </template>
   </section>

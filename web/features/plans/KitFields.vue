@@ -2,6 +2,7 @@
 import { padKinds, roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { computed } from 'vue';
 import type { PlanKit } from './plan-kit.ts';
+import { plansWords as words } from './words.ts';
 
 /** What and who is there for a session, and for how long. */
 const { asked, holds = false } = defineProps<{
@@ -17,7 +18,7 @@ const holdsNothing = computed(() => (holds || now.holder) && !padKinds.some((kin
 <template>
   <VNumberInput
     v-model="now.minutes"
-    label="Minutes"
+    :label="words.minutes"
     :min="5"
     :max="240"
     :step="5"
@@ -25,12 +26,12 @@ const holdsNothing = computed(() => (holds || now.holder) && !padKinds.some((kin
     density="compact"
     hide-details
   />
-  <VSelect v-model="now.kit" label="What is there" :items="kitItems" multiple density="compact" hide-details class="kit" />
+  <VSelect v-model="now.kit" :label="words.whatIsThere" :items="kitItems" multiple density="compact" hide-details class="kit" />
   <template v-if="!holds">
-    <VCheckbox v-model="now.holder" label="Somebody holds" density="compact" hide-details />
-    <VCheckbox v-model="now.partner" label="A partner" density="compact" hide-details />
+    <VCheckbox v-model="now.holder" :label="words.somebodyHolds" density="compact" hide-details />
+    <VCheckbox v-model="now.partner" :label="words.aPartner" density="compact" hide-details />
   </template>
-  <p v-if="holdsNothing" class="kit hint">No pads are among what is there: choose some, so that something is held.</p>
+  <p v-if="holdsNothing" class="kit hint">{{ words.noPadsAreAmongWhat }}</p>
 </template>
 
 <style scoped>

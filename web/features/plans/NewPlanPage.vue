@@ -6,6 +6,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { groundOf } from './plan-ground.ts';
 import PlanDeskView from './PlanDeskView.vue';
 import PlanHead from './PlanHead.vue';
+import { plansWords as words } from './words.ts';
 
 /** A new session for a trainee: it is there as soon as the page is, and changes with what it is planned from. */
 const { traineeId } = defineProps<{ traineeId: string }>();
@@ -14,7 +15,7 @@ const notice = useNotice();
 const { value: ground, failure, again } = useAnswer(() => groundOf(traineeId));
 
 async function saved({ id }: { id: string }): Promise<void> {
-  notice.say('The session is planned.');
+  notice.say(words.theSessionIsPlanned);
   await router.push({ name: 'plan', params: { planId: id } });
 }
 </script>

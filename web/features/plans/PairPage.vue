@@ -14,6 +14,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import KitFields from './KitFields.vue';
 import { partSigns } from './part-sign.ts';
 import { usePair } from './use-pair.ts';
+import { plansWords as words } from './words.ts';
 
 /** Two trainees and one holder: side by side by the clock, nobody held for while the other is. */
 const route = useRoute();
@@ -49,7 +50,7 @@ function laneOf(plan: MadePlan, name: string) {
 async function keep(): Promise<void> {
   const kept = await pair.keep();
   if (kept.length < 2) return;
-  notice.say('Both sessions are planned.', async () => {
+  notice.say(words.bothSessionsArePlanned, async () => {
     for (const planId of kept) await request(planEndpoints.removePlan, { params: { planId } });
   });
   await router.push({ name: 'floor', query: { week: asked.plannedOn } });
@@ -59,9 +60,9 @@ async function keep(): Promise<void> {
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Two with one holder</h1>
+      <h1>{{ words.twoWithOneHolder }}</h1>
       <span v-if="made" class="acts">
-        <VBtn color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">Keep both</VBtn>
+        <VBtn color="primary" :prepend-icon="mdiContentSave" :loading="busy" @click="keep">{{ words.keepBoth }}</VBtn>
       </span>
     </div>
     <PageState :failure="failure" :ready="trainees !== undefined" @again="again">
@@ -73,21 +74,20 @@ async function keep(): Promise<void> {
           :items="trainees!.filter(({ id }) => id !== ids[which === 'first' ? 1 : 0])"
           item-value="id"
           item-title="name"
-          :label="which === 'first' ? 'Who' : 'And who'"
+          :label="which === 'first' ? words.who : words.andWho"
           density="compact"
           hide-details
           class="who"
           @update:model-value="(id: string | null) => choose(which, id)"
         />
-        <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
+        <VTextField v-model="asked.plannedOn" :label="words.day" type="date" density="compact" hide-details />
         <KitFields :asked="asked" holds />
       </form>
       <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
       <div v-if="!ids[0] || !ids[1]" class="empty">
-        Choose two. Each gets a session of their own; whoever would have to wait for the holder moves on, and the order with the
-        least waiting is taken.
+        {{ words.chooseTwoEachGetsA }}
       </div>
-      <p v-else-if="!made && !trouble" role="status">Planning both …</p>
+      <p v-else-if="!made && !trouble" role="status">{{ words.planningBoth }}</p>
       <div v-if="made" class="lanes">
         <section v-for="lane in lanes" :key="lane.name" :aria-label="lane.name">
           <h2>{{ lane.name }}</h2>
@@ -98,13 +98,13 @@ async function keep(): Promise<void> {
                 ><VIcon :icon="partSigns[part.kind]" size="18" /> <b>{{ part.title }}</b>
                 <small
                   >{{ part.rounds }} × {{ clockTime(part.work) }},
-                  {{ part.on === 'shadowboxing' ? 'in the air' : part.on }}</small
+                  {{ part.on === 'shadowboxing' ? words.inTheAir : part.on }}</small
                 ></span
               >
-              <VIcon v-if="held" :icon="mdiHandFrontRight" size="20" aria-label="held for" />
+              <VIcon v-if="held" :icon="mdiHandFrontRight" size="20" :aria-label="words.heldFor" />
             </li>
           </ol>
-          <p v-else class="empty">No session: {{ lane.leftOut[0]?.why }}</p>
+          <p v-else class="empty">{{ words.noSession(lane.leftOut[0]?.why ?? '') }}</p>
           <ul v-if="lane.leftOut.length > 0" class="left quiet">
             <li v-for="one in lane.leftOut" :key="one.what">{{ one.what }}: {{ one.why }}</li>
           </ul>

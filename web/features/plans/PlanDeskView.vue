@@ -14,6 +14,7 @@ import type { PlanGround } from './plan-ground.ts';
 import PlanSums from './PlanSums.vue';
 import TraineeLimits from './TraineeLimits.vue';
 import { usePlanDesk } from './use-plan-desk.ts';
+import { plansWords as words } from './words.ts';
 
 /** A session being planned: part by part on the left, what it is planned from and what it comes to on the right. */
 const { ground, kept = undefined } = defineProps<{ ground: PlanGround; kept?: Plan | undefined }>();
@@ -50,27 +51,29 @@ useEventListener(window, 'keydown', (event) => {
   <div class="desk">
     <div>
       <div class="acts no-print">
-        <VBtn color="primary" :prepend-icon="mdiContentSave" :loading="busy" title="Save (Ctrl S)" @click="save">Save</VBtn>
-        <VBtn variant="outlined" :prepend-icon="mdiRefresh" :disabled="!desk.byHand.value" @click="desk.planAnew"
-          >Plan it anew</VBtn
-        >
+        <VBtn color="primary" :prepend-icon="mdiContentSave" :loading="busy" :title="words.saveCtrlS" @click="save">{{
+          words.save
+        }}</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiRefresh" :disabled="!desk.byHand.value" @click="desk.planAnew">{{
+          words.planItAnew
+        }}</VBtn>
         <VBtn
           :icon="mdiUndo"
           variant="text"
-          aria-label="Undo"
-          title="Undo (Ctrl Z)"
+          :aria-label="words.undo"
+          :title="words.undoCtrlZ"
           :disabled="!desk.canUndo.value"
           @click="desk.undo"
         />
         <VBtn
           :icon="mdiRedo"
           variant="text"
-          aria-label="Redo"
-          title="Redo (Ctrl Shift Z)"
+          :aria-label="words.redo"
+          :title="words.redoCtrlShiftZ"
           :disabled="!desk.canRedo.value"
           @click="desk.redo"
         />
-        <VBtn :icon="mdiPrinter" variant="text" aria-label="Print" title="Print" @click="print" />
+        <VBtn :icon="mdiPrinter" variant="text" :aria-label="words.print" :title="words.print" @click="print" />
         <slot />
       </div>
       <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
@@ -85,7 +88,7 @@ useEventListener(window, 'keydown', (event) => {
           :problems="problemsOf(part.id)"
         />
       </VueDraggable>
-      <div v-else class="empty">There is not enough time for a session: give it more minutes.</div>
+      <div v-else class="empty">{{ words.thereIsNotEnoughTime }}</div>
       <AddDrill :desk="desk" />
     </div>
     <aside>

@@ -2,6 +2,7 @@
 import type { Trainee } from '@wax-fist/contract/trainees';
 import { gradeNames } from '@wax-fist/core/trainee';
 import { shortDay } from '@wax-fist/core/words';
+import { plansWords as words } from './words.ts';
 
 /** For whom a session is planned, and for when. */
 defineProps<{ trainee: Trainee; day?: string }>();
@@ -14,9 +15,9 @@ defineProps<{ trainee: Trainee; day?: string }>();
         <RouterLink :to="{ name: 'trainee', params: { traineeId: trainee.id } }">{{ trainee.name }}</RouterLink>,
         {{ trainee.stance }}, {{ gradeNames[trainee.grade].toLowerCase()
         }}<template v-if="trainee.ageGroup">, {{ trainee.ageGroup }}</template
-        ><template v-else>: no age is entered, planned as for a youth</template>
+        ><template v-else>{{ words.noAgeIsEnteredPlanned }}</template>
       </p>
-      <h1>{{ day ? `Session of ${shortDay(day)}` : 'Plan a session' }}</h1>
+      <h1>{{ day ? words.sessionOf(shortDay(day)) : words.planASession }}</h1>
     </div>
     <span class="acts"><slot /></span>
   </div>

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import KitFields from './KitFields.vue';
 import type { PlanDesk } from './use-plan-desk.ts';
+import { plansWords as words } from './words.ts';
 
 /** What a session is planned from: day and minutes, what and who is there, both leads, the technique of the week. */
 const { desk } = defineProps<{ desk: PlanDesk }>();
@@ -12,31 +13,31 @@ const { desk } = defineProps<{ desk: PlanDesk }>();
 const { asked } = desk;
 const catalogue = useCatalogue();
 const leadNames: Record<LeadShare, string> = {
-  'both alike': 'Both leads alike',
-  'other more': 'The other lead more (40 : 60)',
-  'usual only': 'The usual lead only',
+  'both alike': words.bothLeadsAlike,
+  'other more': words.theOtherLeadMore,
+  'usual only': words.theUsualLeadOnly,
 };
 /** What the syllabus has this week, to be taken with one touch. */
 const week = computed(() => desk.week.value);
 const leadItems = leadShares.map((value) => ({ value, title: leadNames[value] }));
-const techniqueItems = computed(() => [{ value: null, title: 'None' }, ...catalogue.techniqueItems]);
+const techniqueItems = computed(() => [{ value: null, title: words.none }, ...catalogue.techniqueItems]);
 </script>
 
 <template>
-  <form class="inputs no-print" aria-label="What it is planned from" @submit.prevent>
-    <VTextField v-model="asked.plannedOn" label="Day" type="date" density="compact" hide-details />
+  <form class="inputs no-print" :aria-label="words.whatItIsPlannedFrom" @submit.prevent>
+    <VTextField v-model="asked.plannedOn" :label="words.day" type="date" density="compact" hide-details />
     <KitFields :asked="asked" />
-    <VSelect v-model="asked.leads" label="Leads" :items="leadItems" density="compact" hide-details class="wide" />
+    <VSelect v-model="asked.leads" :label="words.leads" :items="leadItems" density="compact" hide-details class="wide" />
     <VAutocomplete
       v-model="asked.technique"
-      label="Technique of the week"
+      :label="words.techniqueOfTheWeek"
       :items="techniqueItems"
       density="compact"
       hide-details
       class="wide"
     />
     <p v-if="week" class="wide week">
-      Week {{ week.number }} of the course:
+      {{ words.weekOfTheCourse(week.number) }}
       <template v-for="(id, place) in week.week.techniques" :key="id"
         ><template v-if="place > 0">, </template
         ><button type="button" :aria-pressed="asked.technique === id" @click="asked.technique = id">

@@ -14,6 +14,7 @@ import PlanDeskView from './PlanDeskView.vue';
 import PlanHead from './PlanHead.vue';
 import PlanReading from './PlanReading.vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { plansWords as words } from './words.ts';
 
 const account = useAccount();
 /** A planned session: changed as long as it waits, told once it was done. */
@@ -33,7 +34,7 @@ const {
 async function remove({ log: _, sessions: _sessions, impact: _impact, ...plan }: Plan): Promise<void> {
   try {
     await request(planEndpoints.removePlan, { params: { planId } });
-    notice.say('The plan is gone.', () =>
+    notice.say(words.thePlanIsGone, () =>
       request(planEndpoints.savePlan, { params: { planId: plan.id }, body: plan as PlanDraft }),
     );
     await router.push({ name: 'floor' });
@@ -54,7 +55,7 @@ async function remove({ log: _, sessions: _sessions, impact: _impact, ...plan }:
             :prepend-icon="mdiTimerPlay"
             class="no-print"
             :to="{ name: 'floor-timer', params: { planId } }"
-            >To the floor</VBtn
+            >{{ words.toTheFloor }}</VBtn
           >
         </PlanHead>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
@@ -65,10 +66,10 @@ async function remove({ log: _, sessions: _sessions, impact: _impact, ...plan }:
           :key="JSON.stringify(page.ground.limits)"
           :ground="page.ground"
           :kept="page.plan"
-          @saved="notice.say('The plan is saved.')"
+          @saved="notice.say(words.thePlanIsSaved)"
           @ground="again"
         >
-          <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(page.plan)">Take it away</VBtn>
+          <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(page.plan)">{{ words.takeItAway }}</VBtn>
         </PlanDeskView>
       </template>
     </PageState>

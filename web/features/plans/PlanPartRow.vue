@@ -15,6 +15,7 @@ import { computed, ref } from 'vue';
 import { partSigns } from './part-sign.ts';
 import { shotInWords } from './shot-words.ts';
 import type { PlanDesk } from './use-plan-desk.ts';
+import { plansWords as words } from './words.ts';
 
 /** One part of a session: when, what, how much; changed where it stands. */
 const {
@@ -34,7 +35,7 @@ const instead = computed(() => (!part.shot && (part.checkpointId || part.techniq
 const rounds = computed({ get: () => part.rounds, set: (now) => now >= 1 && desk.changed(part, { rounds: now }) });
 const works = Array.from({ length: 20 }, (_, place) => (place + 1) * 30);
 const work = computed({ get: () => part.work, set: (now) => desk.changed(part, { work: now }) });
-const leads = computed(() => (!hasLeads(part) ? '' : part.leads === 'usual only' ? 'usual lead' : 'both leads'));
+const leads = computed(() => (!hasLeads(part) ? '' : part.leads === 'usual only' ? words.usualLead : words.bothLeads));
 const workItems = computed(() =>
   [...new Set([...works, part.work])].sort((a, b) => a - b).map((value) => ({ value, title: clockTime(value) })),
 );
@@ -52,24 +53,30 @@ const workItems = computed(() =>
       <button type="button" class="title" :aria-expanded="open" @click="open = !open">{{ part.title }}</button>
       <span v-if="part.cue" class="cue">“{{ part.cue }}”</span>
       <span class="says" :class="{ 'only-print': !open }"
-        >{{ part.says }} <span v-if="part.recipe" class="quiet">Called: {{ part.recipe }}</span></span
+        >{{ part.says }} <span v-if="part.recipe" class="quiet">{{ words.calledRecipe(part.recipe) }}</span></span
       >
       <span v-if="part.shot" class="shot"><VIcon :icon="mdiVideoOutline" size="18" /> {{ shotInWords(part.shot) }}</span>
       <span v-if="part.caution" class="caution"><VIcon :icon="mdiAlertOutline" size="16" /> {{ part.caution }}</span>
       <span v-for="{ says } in problems" :key="says" class="problem" role="alert">{{ says }}</span>
     </div>
     <div class="much number">
-      <select v-model.number="rounds" :aria-label="`Rounds of ${part.title}`" class="no-print">
+      <select v-model.number="rounds" :aria-label="words.roundsOf(part.title)" class="no-print">
         <option v-for="count in 12" :key="count" :value="count">{{ count }}</option>
       </select>
       <span class="no-print" aria-hidden="true">×</span>
-      <select v-model.number="work" :aria-label="`Work of ${part.title}`" class="no-print">
+      <select v-model.number="work" :aria-label="words.workOf(part.title)" class="no-print">
         <option v-for="{ value, title } in workItems" :key="value" :value="value">{{ title }}</option>
       </select>
       <span class="only-print">{{ part.rounds }} × {{ clockTime(part.work) }}</span>
       <small>
-        {{ part.rounds > 1 ? `rest ${clockTime(part.rest)}, ` : '' }}{{ part.on === 'shadowboxing' ? 'in the air' : part.on
-        }}{{ leads && `, ${leads}` }}, {{ clockTime(partLength(part)) }} in all
+        {{
+          words.inAll(
+            part.rounds > 1 ? words.restRest(clockTime(part.rest)) : '',
+            part.on === 'shadowboxing' ? words.inTheAir : part.on,
+            leads && `, ${leads}`,
+            clockTime(partLength(part)),
+          )
+        }}
       </small>
     </div>
     <span class="hands no-print">
@@ -80,8 +87,8 @@ const workItems = computed(() =>
             :icon="mdiSwapHorizontal"
             size="small"
             variant="text"
-            :aria-label="`Another drill than ${part.title}`"
-            title="Another drill"
+            :aria-label="words.anotherDrillThan(part.title)"
+            :title="words.anotherDrill"
           />
         </template>
         <VList density="compact">
@@ -89,7 +96,7 @@ const workItems = computed(() =>
             v-for="drill in instead"
             :key="drill.id"
             :title="drill.name"
-            :subtitle="`rung ${drill.rung}`"
+            :subtitle="words.rungRung(drill.rung)"
             :active="drill.id === part.drillId"
             @click="desk.withDrill(part, drill)"
           />
@@ -99,11 +106,23 @@ const workItems = computed(() =>
         :icon="mdiChevronUp"
         size="small"
         variant="text"
-        :aria-label="`${part.title} earlier`"
+        :aria-label="words.earlierTitle(part.title)"
         @click="desk.move(place, -1)"
       />
-      <VBtn :icon="mdiChevronDown" size="small" variant="text" :aria-label="`${part.title} later`" @click="desk.move(place, 1)" />
-      <VBtn :icon="mdiClose" size="small" variant="text" :aria-label="`Without ${part.title}`" @click="desk.remove(part)" />
+      <VBtn
+        :icon="mdiChevronDown"
+        size="small"
+        variant="text"
+        :aria-label="words.laterTitle(part.title)"
+        @click="desk.move(place, 1)"
+      />
+      <VBtn
+        :icon="mdiClose"
+        size="small"
+        variant="text"
+        :aria-label="words.withoutTitle(part.title)"
+        @click="desk.remove(part)"
+      />
     </span>
   </li>
 </template>

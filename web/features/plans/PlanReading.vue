@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { partKindNames, partLength, type PlanPart } from '@wax-fist/core/plan';
-import { clockTime, counted } from '@wax-fist/core/words';
+import { clockTime } from '@wax-fist/core/words';
 import { partSigns } from './part-sign.ts';
+import { plansWords as words } from './words.ts';
 
 /** The parts of a planned session, for whoever only reads it. */
 defineProps<{ parts: readonly PlanPart[] }>();
@@ -21,7 +22,7 @@ defineProps<{ parts: readonly PlanPart[] }>();
         <p v-if="part.caution" class="caution">{{ part.caution }}</p>
       </div>
       <span class="number"
-        ><template v-if="part.rounds > 1">{{ counted(part.rounds, 'round') }}, </template>{{ clockTime(partLength(part)) }}</span
+        ><template v-if="part.rounds > 1">{{ words.rounds(part.rounds) }}, </template>{{ clockTime(partLength(part)) }}</span
       >
     </li>
   </ol>

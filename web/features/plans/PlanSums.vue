@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiAlertOutline, mdiCheck, mdiClockOutline } from '@mdi/js';
-import { clockTime, counted } from '@wax-fist/core/words';
+import { clockTime } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import type { PlanDesk } from './use-plan-desk.ts';
+import { plansWords as words } from './words.ts';
 
 /** What a plan comes to, what it breaks, and what is not in it. */
 const { desk } = defineProps<{ desk: PlanDesk }>();
@@ -10,38 +11,39 @@ const free = computed(() => desk.length.value - desk.takes.value);
 </script>
 
 <template>
-  <section class="sums" aria-label="What it comes to">
+  <section class="sums" :aria-label="words.whatItComesTo">
     <dl class="number">
       <div :class="{ over: desk.takes.value > desk.length.value }">
-        <dt>Takes</dt>
+        <dt>{{ words.takes }}</dt>
         <dd>
-          {{ clockTime(desk.takes.value) }}<small> of {{ clockTime(desk.length.value) }}</small>
+          {{ clockTime(desk.takes.value) }}<small>{{ words.ofLength(clockTime(desk.length.value)) }}</small>
         </dd>
       </div>
       <div :class="{ over: desk.hits.value > desk.rules.value.impactASession }">
-        <dt>Hard rounds</dt>
+        <dt>{{ words.hardRounds }}</dt>
         <dd>
-          {{ desk.hits.value }}<small> of {{ desk.rules.value.impactASession }}</small>
+          {{ desk.hits.value }}<small>{{ words.ofLength(desk.rules.value.impactASession) }}</small>
         </dd>
       </div>
       <div>
-        <dt>Usual lead, other</dt>
+        <dt>{{ words.usualLeadOther }}</dt>
         <dd>{{ clockTime(desk.leadWork.value.usual) }}, {{ clockTime(desk.leadWork.value.other) }}</dd>
       </div>
     </dl>
-    <ul class="problems" aria-label="What it breaks">
+    <ul class="problems" :aria-label="words.whatItBreaks">
       <li v-for="{ part, hard, says } in desk.problems.value" :key="`${part} ${says}`" :class="{ hard }">
         <VIcon :icon="mdiAlertOutline" size="18" /> {{ says }}
       </li>
       <li v-if="free > 300 && desk.parts.value.length > 0">
-        <VIcon :icon="mdiClockOutline" size="18" /> {{ clockTime(free) }} of it stay free: add a drill, or a technique of the
-        week.
+        <VIcon :icon="mdiClockOutline" size="18" /> {{ words.ofItStayFreeAdd(clockTime(free)) }}
       </li>
-      <li v-if="desk.problems.value.length === 0" class="fine"><VIcon :icon="mdiCheck" size="18" /> It keeps every rule.</li>
+      <li v-if="desk.problems.value.length === 0" class="fine">
+        <VIcon :icon="mdiCheck" size="18" /> {{ words.itKeepsEveryRule }}
+      </li>
     </ul>
     <template v-if="desk.leftOut.value.length > 0">
-      <h2>Left out</h2>
-      <ul class="left" :aria-label="counted(desk.leftOut.value.length, 'thing')">
+      <h2>{{ words.leftOut }}</h2>
+      <ul class="left" :aria-label="words.things(desk.leftOut.value.length)">
         <li v-for="{ what, why } in desk.leftOut.value" :key="what">
           <b>{{ what }}</b> {{ why }}
         </li>

@@ -4,6 +4,7 @@ import { daysBetween } from '@wax-fist/core/days';
 import { daysAStep, returnSteps, type ReachedStep } from '@wax-fist/core/trainee';
 import { localDay, shortDay } from '@wax-fist/core/words';
 import { computed } from 'vue';
+import { plansWords as words } from './words.ts';
 
 /** The way back after a blow to the head: one step after another, a day each at the least, the last ones only when it is cleared. */
 const steps = defineModel<ReachedStep[]>({ required: true });
@@ -13,8 +14,8 @@ const next = computed(() => returnSteps[steps.value.length]);
 const why = computed(() => {
   const last = steps.value.at(-1);
   if (!next.value) return '';
-  if (last && daysBetween(last.on, today) < daysAStep) return 'Not before tomorrow.';
-  return next.value.cleared && !cleared ? 'Only when a doctor has cleared it: write who did.' : '';
+  if (last && daysBetween(last.on, today) < daysAStep) return words.notBeforeTomorrow;
+  return next.value.cleared && !cleared ? words.onlyWhenADoctorHas : '';
 });
 const reach = (): void => void (steps.value = [...steps.value, { step: next.value!.step, on: today }]);
 const reachedOn = (step: number): string | undefined => steps.value.find((one) => one.step === step)?.on;
@@ -22,7 +23,7 @@ const reachedOn = (step: number): string | undefined => steps.value.find((one) =
 
 <template>
   <fieldset>
-    <legend>The way back, step by step</legend>
+    <legend>{{ words.theWayBackStepBy }}</legend>
     <ol>
       <li v-for="one in returnSteps" :key="one.step" :class="{ reached: reachedOn(one.step) }">
         <VIcon :icon="reachedOn(one.step) ? mdiCheck : one.cleared ? mdiStethoscope : mdiCircleOutline" size="20" />
@@ -33,14 +34,14 @@ const reachedOn = (step: number): string | undefined => steps.value.find((one) =
       </li>
     </ol>
     <p class="acts">
-      <VBtn v-if="next" variant="outlined" :disabled="why !== ''" @click="reach"
-        >Reached today: {{ next.name.toLowerCase() }}</VBtn
-      >
-      <VBtn v-if="steps.length > 0" variant="text" @click="steps = steps.slice(0, -1)">It came back: a step down</VBtn>
+      <VBtn v-if="next" variant="outlined" :disabled="why !== ''" @click="reach">{{
+        words.reachedToday(next.name.toLowerCase())
+      }}</VBtn>
+      <VBtn v-if="steps.length > 0" variant="text" @click="steps = steps.slice(0, -1)">{{ words.itCameBackAStep }}</VBtn>
     </p>
     <p v-if="why" class="quiet">{{ why }}</p>
     <p class="quiet">
-      After the consensus on concussion in sport of 2023. The steps of your federation, and what a doctor says, go before these.
+      {{ words.afterTheConsensusOnConcussion }}
     </p>
   </fieldset>
 </template>

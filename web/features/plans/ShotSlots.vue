@@ -10,6 +10,8 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useUploads } from '../footage/uploads-store.ts';
 import { rateOf } from '../sessions/session-advice.ts';
 import { shotInWords } from './shot-words.ts';
+import { plansWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What was planned to be filmed in a session: a film that is put into its place knows from where it was taken. */
 const { session } = defineProps<{ session: SessionDetail }>();
@@ -23,9 +25,7 @@ const tolerated = 0.97;
 const said = (shot: Shot, film: Film | undefined): string => {
   if (!film) return '';
   const rate = rateOf(film) ?? Infinity;
-  return rate < shot.rate * tolerated
-    ? `Filmed at ${Math.round(rate)} frames a second: too few to settle it. Next time at ${shot.rate} or more.`
-    : '';
+  return rate < shot.rate * tolerated ? words.filmedAtFramesASecond(Math.round(rate), shot.rate) : '';
 };
 const slots = computed(() =>
   (plan.value?.parts ?? [])
@@ -44,8 +44,13 @@ function add(shot: Shot, files: FileList | null | undefined): void {
 <template>
   <section v-if="slots.length > 0" class="slots no-print" aria-labelledby="planned-shots">
     <h2 id="planned-shots">
-      Planned here
-      <RouterLink :to="{ name: 'plan', params: { planId: plan!.id } }" class="to-plan">the whole session</RouterLink>
+      <TextWith :text="words.plannedHere">
+        <template #link>
+          <RouterLink :to="{ name: 'plan', params: { planId: plan!.id } }" class="to-plan">{{
+            words.theWholeSession
+          }}</RouterLink>
+        </template>
+      </TextWith>
     </h2>
     <ul>
       <li
@@ -62,11 +67,11 @@ function add(shot: Shot, files: FileList | null | undefined): void {
           <span v-if="trouble" class="trouble">{{ trouble }}</span>
         </span>
         <label class="choose">
-          {{ film ? 'Another film' : 'Choose its film' }}
+          {{ film ? words.anotherFilm : words.chooseItsFilm }}
           <input
             type="file"
             accept="video/*"
-            :aria-label="`Film for ${title}`"
+            :aria-label="words.filmFor(title)"
             @change="add(shot, ($event.target as HTMLInputElement).files)"
           />
         </label>

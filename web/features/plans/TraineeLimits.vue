@@ -9,6 +9,8 @@ import FormDialog from '../../app/FormDialog.vue';
 import { request } from '../../app/request.ts';
 import { useForm } from '../../app/use-form.ts';
 import ReturnSteps from './ReturnSteps.vue';
+import { plansWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Where somebody is hurt: what loads it is planned for nobody. */
 const { traineeId, limits } = defineProps<{ traineeId: string; limits: readonly Limit[] }>();
@@ -35,8 +37,8 @@ function edit(limit?: Limit): void {
 const stepOf = ({ steps }: Limit): string => {
   const last = steps.at(-1);
   return last
-    ? `Step ${last.step} of ${returnSteps.length}, ${returnSteps[last.step - 1]!.name.toLowerCase()}.`
-    : 'No step of the way back is entered.';
+    ? words.stepOf(last.step, returnSteps.length, returnSteps[last.step - 1]!.name.toLowerCase())
+    : words.noStepOfTheWay;
 };
 const save = (): Promise<void> =>
   send(async (body) => {
@@ -48,27 +50,36 @@ const save = (): Promise<void> =>
 
 <template>
   <section class="limits no-print" aria-labelledby="limits">
-    <h2 id="limits">Hurt now</h2>
+    <h2 id="limits">{{ words.hurtNow }}</h2>
     <ul v-if="lasting.length > 0">
       <li v-for="one in lasting" :key="one.id">
         <button type="button" @click="edit(one)">
-          <VIcon :icon="mdiBandage" size="18" /> <b>{{ one.part }}</b> since {{ shortDay(one.since) }}
-          <template v-if="one.until">until {{ shortDay(one.until) }}</template>
-          <span class="quiet">{{ one.note }}</span>
+          <VIcon :icon="mdiBandage" size="18" />
+          <TextWith :text="words.hurtSince(shortDay(one.since))">
+            <template #part>
+              <b>{{ one.part }}</b>
+            </template>
+            <template #until>
+              <template v-if="one.until">{{ words.untilUntil(shortDay(one.until)) }}</template>
+            </template>
+            <template #note>
+              <span class="quiet">{{ one.note }}</span>
+            </template>
+          </TextWith>
         </button>
         <p v-if="one.part === 'head'" class="head">
-          {{ stepOf(one) }} No contact and no bag until a doctor has cleared it; then step by step as the federation has it.
+          {{ words.noContactAndNoBag(stepOf(one)) }}
         </p>
       </li>
     </ul>
-    <p v-else class="quiet">Nothing is entered.</p>
-    <VBtn variant="text" size="small" :prepend-icon="mdiPlus" @click="edit()">Something hurts</VBtn>
-    <FormDialog v-model="open" title="Something hurts" :failure="failure" :busy="busy" @save="save">
-      <VSelect v-model="draft.part" label="Where" :items="[...bodyParts]" :error-messages="problems.part" />
-      <VTextField v-model="draft.since" label="Since" type="date" :error-messages="problems.since" />
+    <p v-else class="quiet">{{ words.nothingIsEntered }}</p>
+    <VBtn variant="text" size="small" :prepend-icon="mdiPlus" @click="edit()">{{ words.somethingHurts }}</VBtn>
+    <FormDialog v-model="open" :title="words.somethingHurts" :failure="failure" :busy="busy" @save="save">
+      <VSelect v-model="draft.part" :label="words.where" :items="[...bodyParts]" :error-messages="problems.part" />
+      <VTextField v-model="draft.since" :label="words.since" type="date" :error-messages="problems.since" />
       <VTextField
         v-model="draft.until"
-        label="Last day (open: it lasts)"
+        :label="words.lastDayOpenItLasts"
         type="date"
         clearable
         :error-messages="problems.until"
@@ -76,14 +87,14 @@ const save = (): Promise<void> =>
       <VTextField
         v-if="draft.part === 'head'"
         v-model="draft.clearedBy"
-        label="Cleared by which doctor"
+        :label="words.clearedByWhichDoctor"
         :error-messages="problems.clearedBy"
       />
       <ReturnSteps v-if="draft.part === 'head'" v-model="draft.steps" :cleared="draft.clearedBy.trim() !== ''" />
       <p v-if="problems.steps" role="alert">{{ problems.steps }}</p>
-      <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
+      <VTextarea v-model="draft.note" :label="words.note" rows="2" auto-grow :error-messages="problems.note" />
       <p class="quiet">
-        This is a coach’s notebook and no medical advice. Local rules, the federation’s, and licensed practice come first.
+        {{ words.thisIsACoachsNotebook }}
       </p>
     </FormDialog>
   </section>

@@ -3,6 +3,7 @@ import type { AskedPoint } from '@wax-fist/contract/point-checks';
 import type { Px } from '@wax-fist/core/units';
 import { computed, ref, watch } from 'vue';
 import type { Place } from './use-point-check.ts';
+import { pointChecksWords as words } from './words.ts';
 
 /** The body in whose picture a point is asked for, as large as there is room; what is clicked on is the place. */
 const { asked, still, place, name } = defineProps<{
@@ -49,7 +50,7 @@ function put({ clientX, clientY, currentTarget, buttons }: PointerEvent): void {
 
 <template>
   <div class="asked" :style="shape" @pointerdown="put" @pointermove="put">
-    <canvas ref="canvas" role="img" :aria-label="`A body; where is the ${name}?`" :class="{ waiting: !still }" />
+    <canvas ref="canvas" role="img" :aria-label="words.aBodyWhereIsThe(name)" :class="{ waiting: !still }" />
     <svg v-if="place" :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`" aria-hidden="true">
       <g :transform="`translate(${place.x} ${place.y}) scale(${box.height / 600})`">
         <circle r="11" />

@@ -5,6 +5,7 @@ import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import PointsAsked from './PointsAsked.vue';
+import { pointChecksWords as words } from './words.ts';
 
 /** Twenty points that were chosen at random, to be pointed out. */
 const asked = ref<Awaited<ReturnType<typeof ask>>>();
@@ -21,7 +22,7 @@ async function more(): Promise<void> {
   <div class="page">
     <PageState :failure="failure" :ready="asked !== undefined" @again="again">
       <div v-if="asked && asked.length === 0" class="empty">
-        Nobody was followed in a film yet, so there are no points to check. Add a film, and come back when it was measured.
+        {{ words.nobodyWasFollowedInA }}
       </div>
       <PointsAsked v-else-if="asked" :asked="asked" @more="more" />
     </PageState>

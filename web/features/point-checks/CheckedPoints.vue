@@ -2,12 +2,13 @@
 import { pointCheckEndpoints } from '@wax-fist/contract/point-checks';
 import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
-import { counted } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useWidenings } from './widenings-store.ts';
 import { timesInWords } from './point-words.ts';
+import { pointChecksWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What came of it, when all were pointed out. */
 const { said } = defineProps<{ said: readonly string[] }>();
@@ -30,19 +31,20 @@ const { value: page, failure, again } = useAnswer(() => request(pointCheckEndpoi
 </script>
 
 <template>
-  <h1>{{ counted(said.length, 'point') }} {{ taken ? 'taken back' : 'looked at' }}</h1>
+  <h1>{{ words.points(said.length) }} {{ taken ? words.takenBack : words.lookedAt }}</h1>
   <PageState :failure="failure" :ready="page !== undefined" @again="again">
     <VAlert v-if="remark" type="warning" variant="tonal" role="alert">{{ remark }}</VAlert>
     <p v-if="page">
-      Points of your films are off by <b class="number">{{ timesInWords(page.all.wider) }}</b> what trials say of them, likely
-      between {{ timesInWords(page.all.low) }} and {{ timesInWords(page.all.high) }}, by
-      {{ counted(page.all.checks, 'point') }} that were checked. Every measure is doubted by as much from now on; strikes are
-      measured anew when they are looked at.
+      <TextWith :text="words.pointsOfYourFilmsAre(timesInWords(page.all.low), timesInWords(page.all.high), page.all.checks)">
+        <template #wider>
+          <b class="number">{{ timesInWords(page.all.wider) }}</b>
+        </template>
+      </TextWith>
     </p>
     <div class="acts">
-      <VBtn color="primary" :to="{ name: 'point-checks' }">See what was learned</VBtn>
-      <VBtn variant="outlined" @click="$emit('more')">Twenty more</VBtn>
-      <VBtn v-if="!taken" variant="text" @click="takeBack">Take these back</VBtn>
+      <VBtn color="primary" :to="{ name: 'point-checks' }">{{ words.seeWhatWasLearned }}</VBtn>
+      <VBtn variant="outlined" @click="$emit('more')">{{ words.twentyMore }}</VBtn>
+      <VBtn v-if="!taken" variant="text" @click="takeBack">{{ words.takeTheseBack }}</VBtn>
     </div>
   </PageState>
 </template>

@@ -8,6 +8,7 @@ import AskedPicture from './AskedPicture.vue';
 import CheckedPoints from './CheckedPoints.vue';
 import { askedInWords } from './point-words.ts';
 import { usePointCheck } from './use-point-check.ts';
+import { pointChecksWords as words } from './words.ts';
 
 /** Where is it? One point after the other, without what was found. */
 const { asked } = defineProps<{ asked: readonly AskedPoint[] }>();
@@ -20,16 +21,16 @@ const wanted = computed(() => current.value && askedInWords(current.value.point,
 const ways = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] } as const;
 type Way = keyof typeof ways;
 type CheckKey = 'here' | 'hide' | 'back' | 'leave' | Way | `far-${Way}`;
-const group = 'Checking points';
+const group = words.checkingPoints;
 const arrow = (way: Way): string => `Arrow${way[0]!.toUpperCase()}${way.slice(1)}`;
 const table: readonly KeyAction<CheckKey>[] = [
-  { id: 'here', group, name: 'It is here, next one', keys: ['Enter'] },
-  { id: 'hide', group, name: 'It cannot be seen', keys: ['h'] },
-  { id: 'back', group, name: 'The one before', keys: ['Backspace'] },
-  { id: 'leave', group, name: 'Leave', keys: ['Escape'] },
+  { id: 'here', group, name: words.itIsHereNextOne, keys: ['Enter'] },
+  { id: 'hide', group, name: words.itCannotBeSeen, keys: ['h'] },
+  { id: 'back', group, name: words.theOneBefore, keys: ['Backspace'] },
+  { id: 'leave', group, name: words.leave, keys: ['Escape'] },
   ...(Object.keys(ways) as Way[]).flatMap((way): KeyAction<CheckKey>[] => [
-    { id: way, group, name: `One pixel ${way}`, keys: [arrow(way)] },
-    { id: `far-${way}`, group, name: `Eight pixels ${way}`, keys: [`Shift+${arrow(way)}`] },
+    { id: way, group, name: words.onePixel(way), keys: [arrow(way)] },
+    { id: `far-${way}`, group, name: words.eightPixels(way), keys: [`Shift+${arrow(way)}`] },
   ]),
 ];
 const leave = (): void => void router.push({ name: 'point-checks' });
@@ -52,30 +53,29 @@ const { drawn } = useKeys(table, 'check-keys', (id) => {
   <CheckedPoints v-if="!current" :said="said.map(({ id }) => id)" @more="$emit('more')" />
   <div v-else class="check">
     <header aria-live="polite">
-      <p class="quiet number">{{ at + 1 }} of {{ asked.length }}</p>
-      <h1>Where is the {{ wanted!.name }}?</h1>
+      <p class="quiet number">{{ words.ofAt(at + 1, asked.length) }}</p>
+      <h1>{{ words.whereIsThe(wanted!.name) }}</h1>
       <p class="quiet">{{ wanted!.hint }}</p>
     </header>
     <AskedPicture class="picture" :asked="current" :still="still" :place="place" :name="wanted!.name" @put="check.put" />
     <section>
-      <p>Click on the middle of it. Arrows move the cross by a pixel, with Shift by eight.</p>
+      <p>{{ words.clickOnTheMiddleOf }}</p>
       <VAlert v-if="failure" type="warning" variant="tonal" role="alert">{{ failure }}</VAlert>
       <div class="acts">
         <VBtn color="primary" :disabled="!place || saving" @click="check.next">
-          Here, next <kbd>{{ drawn('here') }}</kbd>
+          {{ words.hereNext }} <kbd>{{ drawn('here') }}</kbd>
         </VBtn>
         <VBtn variant="outlined" :disabled="saving" @click="check.hide">
-          Can’t be seen <kbd>{{ drawn('hide') }}</kbd>
+          {{ words.cantBeSeen }} <kbd>{{ drawn('hide') }}</kbd>
         </VBtn>
         <VBtn variant="text" :disabled="at === 0" @click="check.back">
-          The one before <kbd>{{ drawn('back') }}</kbd>
+          {{ words.theOneBefore }} <kbd>{{ drawn('back') }}</kbd>
         </VBtn>
-        <VBtn variant="text" @click="leave">Leave</VBtn>
+        <VBtn variant="text" @click="leave">{{ words.leave }}</VBtn>
       </div>
       <MagnifiedPlace v-if="place && still" :place="{ name: wanted!.name, ...place }" :picture="still" :frame="current.frame" />
       <p v-else class="quiet">
-        What the model found is not shown, so that nobody is led by it. Where you cannot tell, say that it can’t be seen: a guess
-        would be counted as a fault of the model.
+        {{ words.whatTheModelFoundIs }}
       </p>
     </section>
   </div>

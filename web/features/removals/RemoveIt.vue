@@ -4,6 +4,7 @@ import type { Removal } from '@wax-fist/contract/removals';
 import { messageOf } from '@wax-fist/core/message-of';
 import { ref } from 'vue';
 import { useRemoving } from './use-removing.ts';
+import { removalsWords as words } from './words.ts';
 
 /** At the foot of a page: removes what the page is about, after a question. */
 const { name, ask, removed, back } = defineProps<{
@@ -38,18 +39,18 @@ async function remove(): Promise<void> {
 
 <template>
   <p class="foot no-print">
-    <VBtn variant="text" :prepend-icon="mdiDeleteOutline" @click="asked = true">Remove {{ name }}</VBtn>
+    <VBtn variant="text" :prepend-icon="mdiDeleteOutline" @click="asked = true">{{ words.removeName(name) }}</VBtn>
   </p>
   <VDialog v-model="asked" max-width="500">
     <VCard class="pa-6">
-      <h2>{{ `Remove ${name}?` }}</h2>
+      <h2>{{ words.removeAskedName(name) }}</h2>
       <p class="says">
-        {{ goes }} For a day it can be put back, with everything; then it is gone for good, from the disk as well.
+        {{ words.forADayItCan(goes) }}
       </p>
       <p v-if="failure" role="alert" class="says">{{ failure }}</p>
       <div class="acts">
-        <VBtn variant="text" @click="asked = false">Keep it</VBtn>
-        <VBtn color="error" :loading="busy" @click="remove">Remove it</VBtn>
+        <VBtn variant="text" @click="asked = false">{{ words.keepIt }}</VBtn>
+        <VBtn color="error" :loading="busy" @click="remove">{{ words.removeIt }}</VBtn>
       </div>
     </VCard>
   </VDialog>

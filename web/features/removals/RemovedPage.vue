@@ -10,6 +10,7 @@ import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import { putBack } from './use-removing.ts';
+import { removalsWords as words } from './words.ts';
 
 /** What was removed and can still be put back. */
 const account = useAccount();
@@ -19,9 +20,9 @@ const trouble = ref<string>();
 /** What is about to go for good: that does not come back. */
 const ending = ref<Removal>();
 const kindNames: Readonly<Record<Removal['kind'], string>> = {
-  trainee: 'Trainee',
-  training_session: 'Session',
-  film: 'Film',
+  trainee: words.trainee,
+  training_session: words.session,
+  film: words.film,
 };
 const mayPutBack = ({ kind }: Removal): boolean => kind !== 'trainee' || account.may(removalEndpoints.removeTrainee);
 
@@ -36,7 +37,7 @@ async function tried(doing: Promise<unknown>, says: string): Promise<void> {
 async function end(): Promise<void> {
   const one = ending.value!;
   ending.value = undefined;
-  await tried(request(removalEndpoints.endRemoval, { params: { removalId: one.id } }), `${one.says} is gone for good.`);
+  await tried(request(removalEndpoints.endRemoval, { params: { removalId: one.id } }), words.isGoneForGood(one.says));
 }
 </script>
 
@@ -44,47 +45,46 @@ async function end(): Promise<void> {
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Removed</h1>
-        <p class="quiet">What was removed stays here for a day, with everything that belongs to it. Then it is gone for good.</p>
+        <h1>{{ words.removed }}</h1>
+        <p class="quiet">{{ words.whatWasRemovedStaysHere }}</p>
       </div>
     </div>
     <VAlert v-if="trouble" type="warning" variant="tonal" role="alert" class="mb-4">{{ trouble }}</VAlert>
     <PageState :failure="failure" :ready="removals !== undefined" @again="again">
-      <p v-if="removals!.length === 0" class="empty">Nothing was removed today.</p>
+      <p v-if="removals!.length === 0" class="empty">{{ words.nothingWasRemovedToday }}</p>
       <ul v-else class="list">
         <li v-for="one in removals" :key="one.id" class="acts one">
           <span class="what">
             <b>{{ one.says }}</b>
             <span class="quiet">
-              {{ kindNames[one.kind] }}, removed {{ dayAndTime(one.removedAt) }} by {{ one.by }}; stays until
-              {{ dayAndTime(one.endsAt) }}
+              {{ words.removedByStaysUntil(kindNames[one.kind], dayAndTime(one.removedAt), one.by, dayAndTime(one.endsAt)) }}
             </span>
           </span>
           <VBtn
             v-if="mayPutBack(one)"
             variant="outlined"
             :prepend-icon="mdiUndo"
-            :aria-label="`Put back: ${one.says}`"
-            @click="tried(putBack(one), `${one.says} is back.`)"
-            >Put back</VBtn
+            :aria-label="words.putBack(one.says)"
+            @click="tried(putBack(one), words.isBack(one.says))"
+            >{{ words.putItBack }}</VBtn
           >
           <VBtn
             v-if="account.may(removalEndpoints.endRemoval)"
             variant="text"
-            :aria-label="`For good: ${one.says}`"
+            :aria-label="words.forGood(one.says)"
             @click="ending = one"
-            >For good</VBtn
+            >{{ words.goneForGood }}</VBtn
           >
         </li>
       </ul>
     </PageState>
     <VDialog :model-value="ending !== undefined" max-width="480" @update:model-value="ending = undefined">
       <VCard class="pa-6">
-        <h2>{{ `Remove ${ending?.says} for good?` }}</h2>
-        <p class="says">Films, marks and all that was made of them are deleted now. This cannot be undone.</p>
+        <h2>{{ words.removeForGood(ending?.says ?? '') }}</h2>
+        <p class="says">{{ words.filmsMarksAndAllThat }}</p>
         <div class="acts">
-          <VBtn variant="text" @click="ending = undefined">Leave it here</VBtn>
-          <VBtn color="error" @click="end">For good</VBtn>
+          <VBtn variant="text" @click="ending = undefined">{{ words.leaveItHere }}</VBtn>
+          <VBtn color="error" @click="end">{{ words.goneForGood }}</VBtn>
         </div>
       </VCard>
     </VDialog>

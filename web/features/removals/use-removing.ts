@@ -1,6 +1,7 @@
 import { removalEndpoints, type Removal } from '@wax-fist/contract/removals';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
+import { removalsWords as words } from './words.ts';
 
 /** @throws Refused, Unreachable */
 export const putBack = (removal: Pick<Removal, 'id'>): Promise<unknown> =>
@@ -11,7 +12,7 @@ export function useRemoving() {
   const notice = useNotice();
   /** @param back what is to be seen once it is back */
   return function removed(removal: Removal, back: () => unknown): void {
-    notice.say(`${removal.says} is removed. For a day it can be put back.`, async () => {
+    notice.say(words.isRemovedForADay(removal.says), async () => {
       await putBack(removal);
       await back();
     });

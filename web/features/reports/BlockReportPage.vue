@@ -9,6 +9,7 @@ import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import ReportBar from './ReportBar.vue';
 import ReportSheet from './ReportSheet.vue';
+import { reportsWords as words } from './words.ts';
 
 const { traineeId } = defineProps<{ traineeId: string }>();
 const route = useRoute();
@@ -37,9 +38,9 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 <template>
   <div class="page">
     <ReportBar :pdf="pdf">
-      <RouterLink :to="{ name: 'trainee', params: { traineeId } }">The trainee</RouterLink>
-      <VTextField v-model="from" type="date" label="From" density="compact" hide-details class="day" :max="to" />
-      <VTextField v-model="to" type="date" label="To" density="compact" hide-details class="day" :min="from" />
+      <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ words.theTrainee }}</RouterLink>
+      <VTextField v-model="from" type="date" :label="words.from" density="compact" hide-details class="day" :max="to" />
+      <VTextField v-model="to" type="date" :label="words.to" density="compact" hide-details class="day" :min="from" />
     </ReportBar>
     <PageState :failure="failure" :ready="report !== undefined" @again="again">
       <ReportSheet v-if="report" :report="report" @pick="toSession" />

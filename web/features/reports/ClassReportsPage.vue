@@ -3,13 +3,14 @@ import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 import { filledPath } from '@wax-fist/contract/endpoint';
 import { mostAtOnce, reportEndpoints, type ClassOfDay, type Paper } from '@wax-fist/contract/reports';
 import { rungName } from '@wax-fist/core/correction';
-import { counted, wholeDay } from '@wax-fist/core/words';
+import { wholeDay } from '@wax-fist/core/words';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import PdfOf from './PdfOf.vue';
+import { reportsWords as words } from './words.ts';
 
 /** The reports of everybody who trained on a day, as one PDF. The day stands in the address. */
 const route = useRoute();
@@ -32,9 +33,9 @@ const tooMany = computed(() => chosen.value.length > mostAtOnce);
 const pdf = (paper: Paper): string =>
   filledPath(reportEndpoints.sessionReportsPdf.path, {}, { of: chosen.value.join(','), paper });
 const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]): string => {
-  if (films === 0) return 'nothing was filmed';
-  if (judged === 0) return `${counted(films, 'film')}, nothing judged yet`;
-  return `${filmsDone} of ${counted(films, 'film')} done, ${counted(judged, 'verdict')}`;
+  if (films === 0) return words.nothingWasFilmed;
+  if (judged === 0) return words.filmNothingJudgedYet(films);
+  return words.ofFilmDoneVerdict(filmsDone, films, judged);
 };
 </script>
 
@@ -42,26 +43,26 @@ const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]):
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Reports of a class</h1>
-        <p class="quiet">Everybody who trained on a day, as one PDF: a report each, one behind the other.</p>
+        <h1>{{ words.reportsOfAClass }}</h1>
+        <p class="quiet">{{ words.everybodyWhoTrainedOnA }}</p>
       </div>
       <PdfOf :pdf="pdf" :disabled="chosen.length === 0 || tooMany" />
     </div>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
-      <p v-if="page === null" class="empty">Nobody has trained yet. Add a session to a trainee; then its report is here.</p>
+      <p v-if="page === null" class="empty">{{ words.nobodyHasTrainedYetAdd }}</p>
       <template v-else-if="page">
         <div class="acts">
           <VBtn
             :icon="mdiChevronLeft"
             variant="text"
-            aria-label="The day before that somebody trained"
+            :aria-label="words.theDayBeforeThatSomebody"
             :disabled="!page.before"
             @click="toDay(page.before)"
           />
           <VTextField
             :model-value="page.day"
             type="date"
-            label="Day"
+            :label="words.day"
             density="compact"
             hide-details
             class="day"
@@ -70,21 +71,21 @@ const standing = ({ films, filmsDone, judged }: ClassOfDay['sessions'][number]):
           <VBtn
             :icon="mdiChevronRight"
             variant="text"
-            aria-label="The day after that somebody trained"
+            :aria-label="words.theDayAfterThatSomebody"
             :disabled="!page.after"
             @click="toDay(page.after)"
           />
         </div>
-        <p v-if="tooMany" role="alert">A PDF holds {{ mostAtOnce }} reports. Choose fewer.</p>
+        <p v-if="tooMany" role="alert">{{ words.aPdfHoldsReportsChoose(mostAtOnce) }}</p>
         <h2>{{ wholeDay(page.day) }}</h2>
-        <p v-if="page.sessions.length === 0" class="empty">Nobody trained on this day.</p>
+        <p v-if="page.sessions.length === 0" class="empty">{{ words.nobodyTrainedOnThisDay }}</p>
         <ul v-else class="list">
           <li v-for="one in page.sessions" :key="one.id" class="acts session">
             <VCheckbox v-model="chosen" :value="one.id" :label="one.traineeName" density="compact" hide-details class="who" />
             <span class="what">{{ one.roundKind }}, {{ rungName(one.rung).toLowerCase() }}</span>
             <span class="quiet number">{{ standing(one) }}</span>
             <VSpacer />
-            <RouterLink :to="{ name: 'session-report', params: { sessionId: one.id } }">Its report</RouterLink>
+            <RouterLink :to="{ name: 'session-report', params: { sessionId: one.id } }">{{ words.itsReport }}</RouterLink>
           </li>
         </ul>
       </template>

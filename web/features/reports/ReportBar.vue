@@ -2,6 +2,7 @@
 import { mdiPrinter } from '@mdi/js';
 import type { Paper } from '@wax-fist/contract/reports';
 import PdfOf from './PdfOf.vue';
+import { reportsWords as words } from './words.ts';
 
 /** Print what is shown, or take it along as a PDF on the paper that is used here. */
 defineProps<{ pdf: (paper: Paper) => string }>();
@@ -13,7 +14,7 @@ const print = (): void => window.print();
     <slot />
     <VSpacer />
     <PdfOf :pdf="pdf" />
-    <VBtn color="primary" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
+    <VBtn color="primary" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn>
   </div>
 </template>
 

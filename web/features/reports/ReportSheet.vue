@@ -4,6 +4,7 @@ import { wholeDay } from '@wax-fist/core/words';
 import SpanBand from '../../app/SpanBand.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import LevelChart from '../corrections/LevelChart.vue';
+import { reportsWords as words } from './words.ts';
 
 /** A report as it is read on the page and printed. */
 defineProps<{ report: Report }>();
@@ -32,16 +33,16 @@ defineEmits<{ pick: [sessionId: string] }>();
       <table v-if="part.rates.length > 0">
         <thead>
           <tr>
-            <th>Checkpoint</th>
-            <th>Faults of seen</th>
-            <th colspan="2">Rate, 90% interval</th>
+            <th>{{ words.checkpoint }}</th>
+            <th>{{ words.faultsOfSeen }}</th>
+            <th colspan="2">{{ words.rateInterval }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="rate in part.rates" :key="rate.name">
             <td>
               <span class="what"><FamilySign v-if="rate.family" :family="rate.family" /> {{ rate.name }}</span>
-              <small v-if="rate.level" class="quiet number">over sessions {{ rate.level }}</small>
+              <small v-if="rate.level" class="quiet number">{{ words.overSessions(rate.level) }}</small>
             </td>
             <td class="number of">{{ rate.of }}</td>
             <td class="band">
@@ -69,7 +70,7 @@ defineEmits<{ pick: [sessionId: string] }>();
         <li v-for="item in part.items" :key="item">{{ item }}</li>
       </ul>
     </section>
-    <footer class="quiet">Made on {{ wholeDay(report.madeOn) }}</footer>
+    <footer class="quiet">{{ words.madeOn(wholeDay(report.madeOn)) }}</footer>
   </article>
 </template>
 

@@ -6,6 +6,7 @@ import PageState from '../../app/PageState.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import ReportBar from './ReportBar.vue';
 import ReportSheet from './ReportSheet.vue';
+import { reportsWords as words } from './words.ts';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
 const { value: report, failure, again } = useAnswer(() => request(reportEndpoints.sessionReport, { params: { sessionId } }));
@@ -17,7 +18,7 @@ const pdf = (paper: Paper): string => filledPath(reportEndpoints.sessionReportsP
     <PageState :failure="failure" :ready="report !== undefined" @again="again">
       <template v-if="report">
         <ReportBar :pdf="pdf">
-          <RouterLink :to="{ name: 'session', params: { sessionId } }">The session</RouterLink>
+          <RouterLink :to="{ name: 'session', params: { sessionId } }">{{ words.theSession }}</RouterLink>
         </ReportBar>
         <ReportSheet :report="report" />
       </template>

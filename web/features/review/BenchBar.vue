@@ -8,6 +8,8 @@ import { shortDay } from '@wax-fist/core/words';
 import OutboxSign from './OutboxSign.vue';
 import { useReview } from './review-store.ts';
 import type { OtherView } from './use-other-view.ts';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const { other, undoing } = defineProps<{ other: OtherView; undoing: OneUndo }>();
 const { data, bench, keys } = useBenchContext();
@@ -22,17 +24,17 @@ const review = useReview();
       :icon="mdiArrowLeft"
       variant="text"
       size="small"
-      aria-label="Back to the session"
-      title="Back to the session"
+      :aria-label="words.backToTheSession"
+      :title="words.backToTheSession"
       :to="{ name: 'session', params: { sessionId: data.session.id } }"
     />
     <h1>{{ data.session.trainee.name }}</h1>
     <span class="quiet"
       >{{ data.stance }}, {{ viewNames[data.film.view].toLowerCase() }}, {{ shortDay(data.session.heldOn) }},
       {{ rungName(data.session.rung).toLowerCase() }}, {{ data.session.judgedBy.name
-      }}<b v-if="data.matchUp">, {{ data.matchUp }} stance against the holder</b></span
+      }}<b v-if="data.matchUp">{{ words.stanceAgainstTheHolder(data.matchUp) }}</b></span
     >
-    <b v-if="review.blind" class="blind">Second marking: what was said is hidden</b>
+    <b v-if="review.blind" class="blind">{{ words.secondMarkingWhatWasSaid }}</b>
     <VSpacer />
     <button
       v-if="other.others.length > 0"
@@ -41,17 +43,23 @@ const review = useReview();
       :aria-pressed="other.mode.value !== 'off'"
       @click="other.next"
     >
-      Other view <kbd>{{ keys.drawn('other-view') }}</kbd>
+      {{ words.otherView }} <kbd>{{ keys.drawn('other-view') }}</kbd>
     </button>
     <button v-if="bench.strike.value" type="button" class="view" @click="$emit('compare')">
-      Compare <kbd>{{ keys.drawn('compare') }}</kbd>
+      {{ words.compare }} <kbd>{{ keys.drawn('compare') }}</kbd>
     </button>
     <button v-if="bench.strike.value" type="button" class="view" @click="$emit('note')">
-      Note <kbd>{{ keys.drawn('strike-note') }}</kbd>
+      {{ words.note }} <kbd>{{ keys.drawn('strike-note') }}</kbd>
     </button>
     <span v-if="bench.strike.value" class="which">
-      {{ nameOf(thrownAs(data.catalogue, bench.strike.value)) }} <b class="number">{{ bench.place.value }}</b> of
-      <b class="number">{{ review.strikes.length }}</b>
+      <TextWith :text="words.techniqueOfStrikes(nameOf(thrownAs(data.catalogue, bench.strike.value)))">
+        <template #place>
+          <b class="number">{{ bench.place.value }}</b>
+        </template>
+        <template #strikes>
+          <b class="number">{{ review.strikes.length }}</b>
+        </template>
+      </TextWith>
     </span>
     <OutboxSign class="mx-3" />
     <VBtn
@@ -59,8 +67,8 @@ const review = useReview();
       variant="text"
       size="small"
       :disabled="!undoing.canUndo.value"
-      aria-label="Undo"
-      :title="`Undo (${keys.drawn('undo')})`"
+      :aria-label="words.undo"
+      :title="words.undoDrawn(keys.drawn('undo'))"
       @click="$emit('undo')"
     />
     <VBtn
@@ -68,19 +76,21 @@ const review = useReview();
       variant="text"
       size="small"
       :disabled="!undoing.canRedo.value"
-      aria-label="Redo"
-      :title="`Redo (${keys.drawn('redo')})`"
+      :aria-label="words.redo"
+      :title="words.redoDrawn(keys.drawn('redo'))"
       @click="$emit('redo')"
     />
     <VBtn
       :icon="mdiKeyboardOutline"
       variant="text"
       size="small"
-      aria-label="All keys"
-      :title="`All keys (${keys.drawn('keys')})`"
+      :aria-label="words.allKeys"
+      :title="words.allKeysDrawn(keys.drawn('keys'))"
       @click="$emit('keys')"
     />
-    <VBtn color="primary" size="small" class="ml-2" @click="$emit('done')">{{ review.blind ? 'All said' : 'Round done' }}</VBtn>
+    <VBtn color="primary" size="small" class="ml-2" @click="$emit('done')">{{
+      review.blind ? words.allSaid : words.roundDone
+    }}</VBtn>
   </header>
 </template>
 

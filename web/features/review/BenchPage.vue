@@ -5,6 +5,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { benchData, type BenchData } from './use-bench-data.ts';
 import ReviewBench from './ReviewBench.vue';
 import { useReview } from './review-store.ts';
+import { reviewWords as words } from './words.ts';
 
 const { filmId, strikeId = '' } = defineProps<{ filmId: string; strikeId?: string }>();
 const review = useReview();
@@ -32,11 +33,11 @@ watch(() => filmId, load, { immediate: true });
     <VAlert v-if="failure" type="warning" variant="tonal" role="alert">
       {{ failure }}
       <template #append>
-        <VBtn variant="outlined" size="small" class="mr-2" @click="load">Try again</VBtn>
-        <VBtn variant="outlined" size="small" to="/">To Today</VBtn>
+        <VBtn variant="outlined" size="small" class="mr-2" @click="load">{{ words.tryAgain }}</VBtn>
+        <VBtn variant="outlined" size="small" to="/">{{ words.toToday }}</VBtn>
       </template>
     </VAlert>
-    <div v-else role="status" aria-label="The film is being opened">
+    <div v-else role="status" :aria-label="words.theFilmIsBeingOpened">
       <VSkeletonLoader type="image, image, table-row" />
     </div>
   </div>

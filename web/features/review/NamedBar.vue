@@ -3,6 +3,8 @@ import { percent } from '@wax-fist/core/words';
 import { useBenchContext } from './bench-context.ts';
 import PictureBar from './PictureBar.vue';
 import type { NamedStrikes } from './use-named-strikes.ts';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What was found and named, and is not taken over yet: how much, and what the one at the playhead may have been. */
 const { named } = defineProps<{ named: NamedStrikes }>();
@@ -11,10 +13,10 @@ const { open, unsure, asked } = named;
 </script>
 
 <template>
-  <PictureBar label="Strikes that were found">
+  <PictureBar :label="words.strikesThatWereFound">
     <template v-if="asked">
       <p>
-        <b>What was it?</b>
+        <b>{{ words.whatWasIt }}</b>
         <span v-for="({ name, chance }, place) in asked.names" :key="name">
           {{ place > 0 ? ' · ' : ' ' }}<b v-if="place === 0">{{ name }}</b
           ><template v-else>{{ name }}</template>
@@ -25,16 +27,29 @@ const { open, unsure, asked } = named;
         {{ asked.names[0]!.name }} <kbd>{{ keys.drawn('take-over') }}</kbd>
       </button>
       <span class="quiet end">
-        or its number, <kbd>{{ keys.drawn('find') }}</kbd> another name, <kbd>{{ keys.drawn('hit-here') }}</kbd> nothing here
+        <TextWith :text="words.orItsNumberAnotherName">
+          <template #key>
+            <kbd>{{ keys.drawn('find') }}</kbd>
+          </template>
+          <template #key2>
+            <kbd>{{ keys.drawn('hit-here') }}</kbd>
+          </template>
+        </TextWith>
       </span>
     </template>
     <template v-else>
       <p>
-        <b class="number">{{ open.length }}</b> {{ open.length === 1 ? 'strike' : 'strikes' }} found and named
-        <span v-if="unsure.length > 0" class="quiet">, {{ unsure.length }} of them unsure</span>
+        <TextWith :text="words.foundAndNamed(open.length)">
+          <template #open>
+            <b class="number">{{ open.length }}</b>
+          </template>
+          <template #unsure>
+            <span v-if="unsure.length > 0" class="quiet">{{ words.ofThemUnsure(unsure.length) }}</span>
+          </template>
+        </TextWith>
       </p>
       <button type="button" @click="named.takeOver">
-        {{ unsure.length < open.length ? 'Take them over' : 'Look at them' }} <kbd>{{ keys.drawn('take-over') }}</kbd>
+        {{ unsure.length < open.length ? words.takeThemOver : words.lookAtThem }} <kbd>{{ keys.drawn('take-over') }}</kbd>
       </button>
     </template>
   </PictureBar>

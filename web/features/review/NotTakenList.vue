@@ -3,8 +3,8 @@ import type { Mark } from '@wax-fist/contract/review';
 import { pointInWords } from '@wax-fist/core/body';
 import { verdictNames } from '@wax-fist/core/review';
 import { shippedCatalogue } from '@wax-fist/core/technique';
-import { counted } from '@wax-fist/core/words';
 import { useOutbox } from './outbox-store.ts';
+import { reviewWords as words } from './words.ts';
 
 /** Marks that the server does not take, each with its reason: the coach tries again, or lets go of one or of all. */
 const open = defineModel<boolean>({ required: true });
@@ -14,11 +14,11 @@ const outbox = useOutbox();
 function wordsOf(mark: Mark): string {
   if (mark.kind === 'strike') {
     const name = shippedCatalogue.techniques.get(mark.technique)?.name ?? mark.technique;
-    return mark.removed ? `${name}, taken away` : `${name} at frame ${mark.contactFrame}`;
+    return mark.removed ? words.takenAway(name) : words.atFrame(name, mark.contactFrame);
   }
-  if (mark.kind === 'pin') return `The ${pointInWords(mark.point)} put right at frame ${mark.frame}`;
+  if (mark.kind === 'pin') return words.thePutRightAtFrame(pointInWords(mark.point), mark.frame);
   const name = shippedCatalogue.checkpoints.get(mark.checkpointId)?.name ?? mark.checkpointId;
-  return `${name}: ${mark.verdict ? verdictNames[mark.verdict].toLowerCase() : 'taken back'}${mark.note ? `, “${mark.note}”` : ''}`;
+  return `${name}: ${mark.verdict ? verdictNames[mark.verdict].toLowerCase() : words.takenBack}${mark.note ? `, “${mark.note}”` : ''}`;
 }
 
 async function act(does: () => Promise<void>): Promise<void> {
@@ -28,24 +28,24 @@ async function act(does: () => Promise<void>): Promise<void> {
 </script>
 
 <template>
-  <VDialog v-model="open" max-width="720" scrollable aria-label="Marks not taken">
+  <VDialog v-model="open" max-width="720" scrollable :aria-label="words.marksNotTaken">
     <VCard class="pa-6">
-      <h2>{{ counted(outbox.notTaken.length, 'mark') }} not taken</h2>
-      <p class="quiet">They lie in this browser only. Everything else is saved.</p>
+      <h2>{{ words.markNotTaken(outbox.notTaken.length) }}</h2>
+      <p class="quiet">{{ words.theyLieInThisBrowser }}</p>
       <ul>
         <li v-for="one in outbox.notTaken" :key="one.id">
           <span class="what">
             <b>{{ wordsOf(one.mark) }}</b>
             <span class="quiet">{{ one.reason }}</span>
           </span>
-          <VBtn size="small" variant="text" @click="act(() => outbox.letGo([one.id]))">Let go</VBtn>
+          <VBtn size="small" variant="text" @click="act(() => outbox.letGo([one.id]))">{{ words.letGo }}</VBtn>
         </li>
       </ul>
       <div class="ends">
-        <VBtn variant="text" @click="act(() => outbox.letGo())">Let go of all</VBtn>
+        <VBtn variant="text" @click="act(() => outbox.letGo())">{{ words.letGoOfAll }}</VBtn>
         <VSpacer />
-        <VBtn variant="text" @click="open = false">Leave them here</VBtn>
-        <VBtn color="primary" @click="act(outbox.tryAgain)">Try again</VBtn>
+        <VBtn variant="text" @click="open = false">{{ words.leaveThemHere }}</VBtn>
+        <VBtn color="primary" @click="act(outbox.tryAgain)">{{ words.tryAgain }}</VBtn>
       </div>
     </VCard>
   </VDialog>

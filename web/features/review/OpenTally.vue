@@ -7,6 +7,7 @@ import FamilySign from '../checklists/FamilySign.vue';
 import RateBand from '../corrections/RateBand.vue';
 import { faultsOfSeen } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
+import { reviewWords as words } from './words.ts';
 
 /** What the trainee works on, counted on this film while it is marked. */
 const { data } = useBenchContext();
@@ -34,15 +35,15 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section class="tally" aria-label="Open corrections on this film">
-    <p v-if="lines.length === 0" class="quiet">No correction is open. The session page shows what to begin with.</p>
+  <section class="tally" :aria-label="words.openCorrectionsOnThisFilm">
+    <p v-if="lines.length === 0" class="quiet">{{ words.noCorrectionIsOpenThe }}</p>
     <div v-for="{ id, cue, what, family, now, before, target } in lines" :key="id" class="line">
       <FamilySign :family="family" />
       <b class="words">{{ cue }}</b>
       <span class="number">{{ faultsOfSeen(now) }}</span>
       <span class="quiet what">{{ what }}</span>
       <RateBand :rate="now" :target="target" />
-      <span class="quiet before">{{ before ? `before: ${faultsOfSeen(before)}` : '' }}</span>
+      <span class="quiet before">{{ before ? words.beforeBefore(faultsOfSeen(before)) : '' }}</span>
     </div>
   </section>
 </template>

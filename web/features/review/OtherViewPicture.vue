@@ -4,6 +4,8 @@ import { viewNames } from '@wax-fist/core/technique';
 import { ref, watch } from 'vue';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { OtherView } from './use-other-view.ts';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** The other camera's film at the instant at which this one stands. */
 const { other, at } = defineProps<{ other: OtherView; at: number }>();
@@ -23,7 +25,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
 </script>
 
 <template>
-  <div v-if="other.shown.value" class="other" role="group" aria-label="The other view">
+  <div v-if="other.shown.value" class="other" role="group" :aria-label="words.theOtherView">
     <div class="frame">
       <FilmPicture
         ref="picture"
@@ -42,7 +44,7 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
       <select
         v-if="other.others.length > 1"
         :value="other.shown.value.film.id"
-        aria-label="Which other film"
+        :aria-label="words.whichOtherFilm"
         @change="other.choose(chosen($event))"
       >
         <option v-for="film in other.others" :key="film.id" :value="film.id">
@@ -50,14 +52,22 @@ const chosen = (event: Event): string => (event.target as HTMLSelectElement).val
         </option>
       </select>
       <b v-else>{{ viewNames[other.shown.value.film.view] }}</b>
-      <span v-if="other.tie.value?.fit">on one clock by sound</span>
+      <span v-if="other.tie.value?.fit">{{ words.onOneClockBySound }}</span>
       <span v-else-if="other.tie.value">
-        on one clock by hand <button type="button" class="again" @click="other.listenAgain">listen instead</button>
+        {{ words.onOneClockByHand }}
+        <button type="button" class="again" @click="other.listenAgain">{{ words.listenInstead }}</button>
       </span>
-      <span v-else>not on one clock yet</span>
-      <span class="moves"
-        ><kbd>{{ keys.drawn('other-back') }}</kbd> <kbd>{{ keys.drawn('other-on') }}</kbd> move it by a frame</span
-      >
+      <span v-else>{{ words.notOnOneClockYet }}</span>
+      <span class="moves">
+        <TextWith :text="words.moveItByAFrame">
+          <template #key>
+            <kbd>{{ keys.drawn('other-back') }}</kbd>
+          </template>
+          <template #key2>
+            <kbd>{{ keys.drawn('other-on') }}</kbd>
+          </template>
+        </TextWith>
+      </span>
     </p>
   </div>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiAlert, mdiCheck, mdiCloudOffOutline, mdiDotsHorizontal, mdiTrayArrowUp } from '@mdi/js';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { counted } from '@wax-fist/core/words';
 import { useOutbox } from './outbox-store.ts';
+import { reviewWords as words } from './words.ts';
 
 // Names need the whole catalogue, which no first page should wait for.
 const NotTakenList = defineAsyncComponent(() => import('./NotTakenList.vue'));
@@ -10,14 +10,14 @@ const NotTakenList = defineAsyncComponent(() => import('./NotTakenList.vue'));
 const outbox = useOutbox();
 const looking = ref(false);
 const signs = {
-  looking: { icon: mdiDotsHorizontal, words: () => 'Looking for marks not sent yet' },
-  saved: { icon: mdiCheck, words: () => 'All marks saved' },
-  sending: { icon: mdiTrayArrowUp, words: () => `Saving ${outbox.waiting}` },
+  looking: { icon: mdiDotsHorizontal, words: () => words.lookingForMarksNotSent },
+  saved: { icon: mdiCheck, words: () => words.allMarksSaved },
+  sending: { icon: mdiTrayArrowUp, words: () => words.savingWaiting(outbox.waiting) },
   away: {
     icon: mdiCloudOffOutline,
-    words: () => counted(outbox.waiting, 'mark waits here for the server', 'marks wait here for the server'),
+    words: () => words.marksWaitHereForThe(outbox.waiting),
   },
-  refused: { icon: mdiAlert, words: () => `${counted(outbox.notTaken.length, 'mark')} not taken` },
+  refused: { icon: mdiAlert, words: () => words.markNotTaken(outbox.notTaken.length) },
 };
 const sign = computed(() => signs[outbox.state]);
 </script>
@@ -25,7 +25,9 @@ const sign = computed(() => signs[outbox.state]);
 <template>
   <span class="sign" role="status" :data-state="outbox.state" :class="outbox.state">
     <VIcon :icon="sign.icon" size="18" /> {{ sign.words() }}
-    <VBtn v-if="outbox.notTaken.length > 0" size="x-small" variant="outlined" class="ml-2" @click="looking = true">See why</VBtn>
+    <VBtn v-if="outbox.notTaken.length > 0" size="x-small" variant="outlined" class="ml-2" @click="looking = true">{{
+      words.seeWhy
+    }}</VBtn>
     <NotTakenList v-if="looking" v-model="looking" />
   </span>
 </template>

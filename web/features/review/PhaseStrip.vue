@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
 import type { BenchKey } from './bench-keys.ts';
+import { reviewWords as words } from './words.ts';
 
 const { player } = defineProps<{ player: Player }>();
 const { bench, keys } = useBenchContext();
@@ -29,7 +30,7 @@ const stills = computed(() => {
 /** Milliseconds from contact. */
 const fromContact = (frame: number): string => {
   const apart = Math.round(timeline[frame]! - timeline[strike.value!.contactFrame]!);
-  return apart === 0 ? '0 ms' : `${apart > 0 ? '+' : '−'}${Math.abs(apart)} ms`;
+  return apart === 0 ? '0 ms' : words.msApart(apart > 0 ? '+' : '−', Math.abs(apart));
 };
 
 function nudge(moment: Moment, frame: number): void {
@@ -39,7 +40,7 @@ function nudge(moment: Moment, frame: number): void {
 </script>
 
 <template>
-  <ol class="phases" aria-label="This strike in five stills">
+  <ol class="phases" :aria-label="words.thisStrikeInFiveStills">
     <li
       v-for="{ phase, frame, moment, key, origin, guessed } in stills"
       :key="phase"
@@ -49,7 +50,7 @@ function nudge(moment: Moment, frame: number): void {
         <button
           type="button"
           class="still"
-          :aria-label="`Go to ${phaseNames[phase]}, ${fromContact(frame)}`"
+          :aria-label="words.goTo(phaseNames[phase], fromContact(frame))"
           @click="player.go(frame)"
         >
           <FrameStill :source="player.source" :index="frame" :height="84" />
@@ -59,7 +60,7 @@ function nudge(moment: Moment, frame: number): void {
           <button
             v-if="moment"
             type="button"
-            :aria-label="`${phaseNames[phase]} one frame earlier`"
+            :aria-label="words.oneFrameEarlier(phaseNames[phase])"
             @click="nudge(moment, frame - 1)"
           >
             <VIcon :icon="mdiChevronLeft" size="16" />
@@ -70,7 +71,7 @@ function nudge(moment: Moment, frame: number): void {
           <button
             v-if="moment"
             type="button"
-            :aria-label="`${phaseNames[phase]} one frame later`"
+            :aria-label="words.oneFrameLater(phaseNames[phase])"
             @click="nudge(moment, frame + 1)"
           >
             <VIcon :icon="mdiChevronRight" size="16" />

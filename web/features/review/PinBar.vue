@@ -1,31 +1,32 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { counted } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
 import type { Pins } from './use-pins.ts';
 import type { WhoseBody } from './use-pointed-body.ts';
 import type { PinKey } from './pin-keys.ts';
 import { useBenchContext } from './bench-context.ts';
 import PictureBar from './PictureBar.vue';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What can be done with the point in hand, and how many are put right in this film. */
 const { pins, whose } = defineProps<{ pins: Pins; whose: WhoseBody }>();
 const { keys: benchKeys } = useBenchContext();
 const review = useReview();
 const { picked } = pins;
-const states = { here: 'put right by hand', hidden: 'hidden here', free: 'as found' };
+const states = { here: words.putRightByHand, hidden: words.hiddenHere, free: words.asFound };
 /** Every key that a point in hand has is on the panel of keys. */
 const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolean }[]>(() => [
-  { key: 'here', name: 'Right so', act: pins.right },
-  { key: 'as-before', name: 'Before', act: () => pins.asIn(-1) },
-  { key: 'as-after', name: 'After', act: () => pins.asIn(1) },
-  { key: 'hide', name: 'Hidden', act: pins.hide },
-  { key: 'free', name: 'Take back', act: pins.free, off: picked.value?.said === 'free' },
+  { key: 'here', name: words.rightSo, act: pins.right },
+  { key: 'as-before', name: words.before, act: () => pins.asIn(-1) },
+  { key: 'as-after', name: words.after, act: () => pins.asIn(1) },
+  { key: 'hide', name: words.hidden, act: pins.hide },
+  { key: 'free', name: words.takeBack, act: pins.free, off: picked.value?.said === 'free' },
 ]);
 </script>
 
 <template>
-  <PictureBar label="Points by hand">
+  <PictureBar :label="words.pointsByHand">
     <template v-if="picked">
       <p>
         <b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}{{ picked.by ? `, ${picked.by}` : '' }}</span>
@@ -35,14 +36,20 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
       </button>
     </template>
     <p v-else>
-      Drag a point to where it belongs, or reach it with <kbd>Tab</kbd>.
-      <span class="quiet">{{ counted(review.pins.length, 'point') }} put right in this film.</span>
+      <TextWith :text="words.dragAPointToWhere">
+        <template #key>
+          <kbd>Tab</kbd>
+        </template>
+        <template #putRight>
+          <span class="quiet">{{ words.pointPutRightInThis(review.pins.length) }}</span>
+        </template>
+      </TextWith>
     </p>
     <button type="button" class="end" @click="whose.toggle">
-      Someone else <kbd>{{ benchKeys.drawn('whose') }}</kbd>
+      {{ words.someoneElse }} <kbd>{{ benchKeys.drawn('whose') }}</kbd>
     </button>
     <button type="button" @click="pins.toggle">
-      Done <kbd>{{ benchKeys.drawn('pins') }}</kbd>
+      {{ words.done }} <kbd>{{ benchKeys.drawn('pins') }}</kbd>
     </button>
   </PictureBar>
 </template>

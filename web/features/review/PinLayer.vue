@@ -4,6 +4,7 @@ import { nextTick, ref, watch } from 'vue';
 import { placeInPicture } from './place-in-picture.ts';
 import type { Place } from '@wax-fist/core/measure';
 import type { Pins, PointInHand } from './use-pins.ts';
+import { reviewWords as words } from './words.ts';
 
 /** The points of the body over the picture, to be taken hold of with the pointer or the keyboard. */
 const { pins, width, height } = defineProps<{ pins: Pins; width: Px; height: Px }>();
@@ -36,7 +37,7 @@ watch(
 </script>
 
 <template>
-  <svg ref="layer" class="laid-over" :viewBox="`0 0 ${width} ${height}`" role="group" aria-label="Points of the body">
+  <svg ref="layer" class="laid-over" :viewBox="`0 0 ${width} ${height}`" role="group" :aria-label="words.pointsOfTheBody">
     <g
       v-for="one in pins.shown.value"
       :key="one.point"
@@ -45,7 +46,7 @@ watch(
       :data-point="one.point"
       tabindex="0"
       role="button"
-      :aria-label="`${one.name}${one.said === 'here' ? ', put right' : one.said === 'hidden' ? ', hidden' : ''}`"
+      :aria-label="`${one.name}${one.said === 'here' ? words.putRight : one.said === 'hidden' ? ', hidden' : ''}`"
       @focus="pins.pick(one.point)"
       @pointerdown.stop.prevent="take($event, one)"
       @pointermove.stop="move"

@@ -3,6 +3,8 @@ import { timeLeft } from '../../app/format.ts';
 import { useBenchContext } from './bench-context.ts';
 import PictureBar from './PictureBar.vue';
 import type { WhoseBody } from './use-pointed-body.ts';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What to do to have somebody else followed, and how far that is. */
 const { whose } = defineProps<{ whose: WhoseBody }>();
@@ -11,28 +13,37 @@ const { work } = whose;
 </script>
 
 <template>
-  <PictureBar label="Who is followed">
+  <PictureBar :label="words.whoIsFollowed">
     <template v-if="whose.on.value">
       <p>
-        Draw a square round whoever is to be followed, head to foot.
-        <span class="quiet"
-          >Arrows move it, <kbd>{{ whose.keys.drawn('larger') }}</kbd> <kbd>{{ whose.keys.drawn('smaller') }}</kbd> size it.</span
-        >
+        {{ words.drawASquareRoundWhoever }}
+        <span class="quiet">
+          <TextWith :text="words.arrowsMoveItSizeIt">
+            <template #key>
+              <kbd>{{ whose.keys.drawn('larger') }}</kbd>
+            </template>
+            <template #key2>
+              <kbd>{{ whose.keys.drawn('smaller') }}</kbd>
+            </template>
+          </TextWith>
+        </span>
       </p>
       <button type="button" @click="whose.follow">
-        Follow <kbd>{{ whose.keys.drawn('follow') }}</kbd>
+        {{ words.follow }} <kbd>{{ whose.keys.drawn('follow') }}</kbd>
       </button>
       <button type="button" class="end" @click="whose.toggle">
-        Leave it <kbd>{{ keys.drawn('whose') }}</kbd>
+        {{ words.leaveIt }} <kbd>{{ keys.drawn('whose') }}</kbd>
       </button>
     </template>
     <template v-else-if="work">
       <p role="status">
-        Following whoever was pointed out: {{ Math.round(work.progress * 100) }}%<template v-if="work.left !== null"
-          >, {{ timeLeft(work.left) }}</template
-        >
+        <TextWith :text="words.followingWhoeverWasPointedOut(Math.round(work.progress * 100))">
+          <template #left>
+            <template v-if="work.left !== null">, {{ timeLeft(work.left) }}</template>
+          </template>
+        </TextWith>
       </p>
-      <progress :value="work.progress" max="1" aria-label="Followed so far"></progress>
+      <progress :value="work.progress" max="1" :aria-label="words.followedSoFar"></progress>
     </template>
   </PictureBar>
 </template>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { placeInPicture } from './place-in-picture.ts';
 import type { Place } from '@wax-fist/core/measure';
 import type { WhoseBody } from './use-pointed-body.ts';
+import { reviewWords as words } from './words.ts';
 
 /** The square round whoever is to be followed, drawn with the pointer over the picture; all else is darkened. */
 const { whose, width, height } = defineProps<{ whose: WhoseBody; width: Px; height: Px }>();
@@ -42,7 +43,7 @@ const around = computed(() => {
     class="laid-over"
     :viewBox="`0 0 ${width} ${height}`"
     role="img"
-    aria-label="Square round whoever is to be followed"
+    :aria-label="words.squareRoundWhoeverIsTo"
     @pointerdown.stop.prevent="begin"
     @pointermove.stop="reach"
     @pointerup.stop="end"

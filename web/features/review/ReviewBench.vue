@@ -31,6 +31,7 @@ import { useNamedStrikes } from './use-named-strikes.ts';
 import { useOtherView } from './use-other-view.ts';
 import { usePins } from './use-pins.ts';
 import { usePointedBody } from './use-pointed-body.ts';
+import { reviewWords as words } from './words.ts';
 
 const { data, strikeId } = defineProps<{ data: BenchData; strikeId: string }>();
 const router = useRouter();
@@ -103,7 +104,7 @@ const shape = computed(() => ({
       @note="noting = true"
       @done="desk.finish"
     />
-    <section class="film" aria-label="Film">
+    <section class="film" :aria-label="words.film">
       <VAlert v-if="problem" type="error" density="compact" role="alert">{{ problem }}</VAlert>
       <div class="frame" :class="other.mode.value">
         <div class="own">

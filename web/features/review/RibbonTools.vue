@@ -4,11 +4,12 @@ import { thirds } from '@wax-fist/core/rounds';
 import { verdictNames, verdicts } from '@wax-fist/core/review';
 import { techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
-import { counted } from '@wax-fist/core/words';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import SensitivitySlider from '../rounds/SensitivitySlider.vue';
 import { useReview } from './review-store.ts';
 import { everyStrike, isFiltering, type StrikeFilter } from './strike-filter.ts';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What is on the ribbon: how many hits are believed, and which strikes are in question. */
 const filter = defineModel<StrikeFilter>({ required: true });
@@ -24,30 +25,42 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value as ne
 </script>
 
 <template>
-  <div class="tools" role="group" aria-label="Hits and filter">
-    <RouterLink :to="{ name: 'hits-and-rounds', params: { filmId: data.film.id } }" class="count" title="To hits and rounds">{{
-      counted(hitsAndRounds.hits.length, 'hit')
-    }}</RouterLink>
-    <SensitivitySlider class="few" :title="`Fewer or more hits (${keys.drawn('fewer-hits')} ${keys.drawn('more-hits')})`" />
-    <span class="hint"
-      ><kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> next hit,
-      <kbd>{{ keys.drawn('hit-here') }}</kbd> hit or none</span
+  <div class="tools" role="group" :aria-label="words.hitsAndFilter">
+    <RouterLink
+      :to="{ name: 'hits-and-rounds', params: { filmId: data.film.id } }"
+      class="count"
+      :title="words.toHitsAndRounds"
+      >{{ words.hits(hitsAndRounds.hits.length) }}</RouterLink
     >
+    <SensitivitySlider class="few" :title="words.fewerOrMoreHits(keys.drawn('fewer-hits'), keys.drawn('more-hits'))" />
+    <span class="hint">
+      <TextWith :text="words.nextHitHitOrNone">
+        <template #key>
+          <kbd>{{ keys.drawn('hit-before') }}</kbd>
+        </template>
+        <template #key2>
+          <kbd>{{ keys.drawn('hit-after') }}</kbd>
+        </template>
+        <template #key3>
+          <kbd>{{ keys.drawn('hit-here') }}</kbd>
+        </template>
+      </TextWith>
+    </span>
     <VSpacer />
-    <select :value="filter.technique" aria-label="Only this technique" @change="set({ technique: chosen($event) })">
-      <option value="">Every technique</option>
+    <select :value="filter.technique" :aria-label="words.onlyThisTechnique" @change="set({ technique: chosen($event) })">
+      <option value="">{{ words.everyTechnique }}</option>
       <option v-for="[id, name] in thrown" :key="id" :value="id">{{ name }}</option>
     </select>
-    <select :value="filter.verdict" aria-label="Only this verdict" @change="set({ verdict: chosen($event) })">
-      <option value="">Every verdict</option>
-      <option value="open">Open</option>
+    <select :value="filter.verdict" :aria-label="words.onlyThisVerdict" @change="set({ verdict: chosen($event) })">
+      <option value="">{{ words.everyVerdict }}</option>
+      <option value="open">{{ words.open }}</option>
       <option v-for="verdict in verdicts" :key="verdict" :value="verdict">{{ verdictNames[verdict] }}</option>
     </select>
-    <select :value="filter.third" aria-label="Only this third of the round" @change="set({ third: chosen($event) })">
-      <option value="">Whole round</option>
-      <option v-for="third in thirds" :key="third" :value="third">{{ third }} third</option>
+    <select :value="filter.third" :aria-label="words.onlyThisThirdOfThe" @change="set({ third: chosen($event) })">
+      <option value="">{{ words.wholeRound }}</option>
+      <option v-for="third in thirds" :key="third" :value="third">{{ words.thirdThird(third) }}</option>
     </select>
-    <button v-if="isFiltering(filter)" type="button" class="all" @click="filter = everyStrike">Show all</button>
+    <button v-if="isFiltering(filter)" type="button" class="all" @click="filter = everyStrike">{{ words.showAll }}</button>
   </div>
 </template>
 

@@ -12,6 +12,7 @@ import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import { pieceInHand, type Piece } from './ribbon-window.ts';
 import RibbonLine, { type RibbonMark } from './RibbonLine.vue';
+import { reviewWords as words } from './words.ts';
 
 /** Rounds one under the other on one scale, so that the third can be held against the first; the one in hand is tall. */
 const { at } = defineProps<{ /** Frame on show. */ at: number }>();
@@ -25,7 +26,7 @@ const now = computed<Ms>(() => timeOf(timeline, at));
 const rounds = computed(() =>
   hitsAndRounds.rounds.length > 0
     ? hitsAndRounds.rounds
-    : [{ id: 'whole', name: 'Whole film', from: 0, to: timeline.at(-1)! || 1 }],
+    : [{ id: 'whole', name: words.wholeFilm, from: 0, to: timeline.at(-1)! || 1 }],
 );
 const span = computed(() => Math.max(...rounds.value.map(({ from, to }) => to - from)));
 /** The round in which the playhead is, else the one that is nearest. */
@@ -85,7 +86,7 @@ const inPiece = <One,>(list: readonly One[], { from, to }: Piece, timeOfOne: (on
 </script>
 
 <template>
-  <div ref="ribbon" class="ribbon" role="group" aria-label="The round">
+  <div ref="ribbon" class="ribbon" role="group" :aria-label="words.theRound">
     <template v-for="{ round, hits, marks: mine, piece } in lines" :key="round.id">
       <RibbonLine
         v-if="piece"
@@ -116,9 +117,7 @@ const inPiece = <One,>(list: readonly One[], { from, to }: Piece, timeOfOne: (on
         @go="emit('go', frameAt(timeline, $event))"
       />
     </template>
-    <span v-if="marks.length === 0 && hitsAndRounds.hits.length === 0" class="hint"
-      >No strike yet: step to a contact and press its number.</span
-    >
+    <span v-if="marks.length === 0 && hitsAndRounds.hits.length === 0" class="hint">{{ words.noStrikeYetStepTo }}</span>
   </div>
 </template>
 

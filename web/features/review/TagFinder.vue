@@ -4,6 +4,7 @@ import { numberOf } from '@wax-fist/core/calls';
 import { findInCatalogue } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
+import { reviewWords as words } from './words.ts';
 
 /** Names what lands at the playhead by any of its names: type, choose, done. */
 const { data } = useBenchContext();
@@ -31,9 +32,9 @@ const choose = (id: unknown): void => {
     hide-details
     density="compact"
     menu-icon=""
-    label="What lands here?"
-    placeholder="roundhouse, slip, foot jab …"
-    :no-data-text="typed ? 'Nothing is called so.' : 'Type any of its names.'"
+    :label="words.whatLandsHere"
+    :placeholder="words.roundhouseSlipFootJab"
+    :no-data-text="typed ? words.nothingIsCalledSo : words.typeAnyOfItsNames"
     class="finder"
     @update:model-value="choose"
     @keydown.esc.stop="emit('close')"

@@ -4,11 +4,12 @@ import { numberOf } from '@wax-fist/core/calls';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
-import { counted } from '@wax-fist/core/words';
 import { useReview } from './review-store.ts';
 import ReferencePair from '../stills/ReferencePair.vue';
 import TagFinder from './TagFinder.vue';
 import WalkRow from './WalkRow.vue';
+import { reviewWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const writing = defineModel<boolean>('writing', { required: true });
 const finding = defineModel<boolean>('finding', { required: true });
@@ -46,7 +47,7 @@ const lands = computed(() => strike.value && thrownAs(data.catalogue, strike.val
 const inSeries = computed(() => {
   const { technique, part } = strike.value ?? {};
   const parts = technique && data.catalogue.techniques.get(technique)?.parts.length;
-  return parts && typeof part === 'number' ? `${nameOf(technique)}, ${part + 1} of ${parts}` : undefined;
+  return parts && typeof part === 'number' ? words.ofTechnique(nameOf(technique), part + 1, parts) : undefined;
 });
 function found(technique: string): void {
   bench.tag(technique);
@@ -59,17 +60,17 @@ function keep(): void {
 </script>
 
 <template>
-  <section class="walk" aria-label="The walk">
+  <section class="walk" :aria-label="words.theWalk">
     <TagFinder v-if="finding" @found="found" @close="finding = false" />
     <template v-if="strike">
       <header>
         <h2>
           <span class="number call">{{ numberOf(data.book, lands!) }}</span> {{ nameOf(lands!) }}
         </h2>
-        <span class="quiet number">{{ judged }} of {{ rows.length }}</span>
+        <span class="quiet number">{{ words.ofJudged(judged, rows.length) }}</span>
         <VSpacer />
         <button type="button" class="length" @click="full = !full">
-          {{ full ? 'All rows' : 'Short walk' }} <kbd>{{ keys.drawn('walk-length') }}</kbd>
+          {{ full ? words.allRows : words.shortWalk }} <kbd>{{ keys.drawn('walk-length') }}</kbd>
         </button>
       </header>
       <p v-if="inSeries" class="quiet series">{{ inSeries }}</p>
@@ -92,13 +93,17 @@ function keep(): void {
           />
         </ul>
         <p v-if="rows.length === 0" class="quiet none">
-          No starred row can be seen from here. <kbd>{{ keys.drawn('walk-length') }}</kbd> shows all rows.
+          <TextWith :text="words.noStarredRowCanBe">
+            <template #key>
+              <kbd>{{ keys.drawn('walk-length') }}</kbd>
+            </template>
+          </TextWith>
         </p>
         <details v-if="hidden.length > 0 && full" class="quiet hidden">
-          <summary>{{ counted(hidden.length, 'row') }} cannot be judged from here</summary>
+          <summary>{{ words.rowCannotBeJudgedFrom(hidden.length) }}</summary>
           <p v-for="{ checkpoint, reason } in hidden" :key="checkpoint.id">
             <b>{{ checkpoint.name }}.</b> {{ reason }}
-            <button type="button" class="anyway" @click="bench.judgeAnyway(checkpoint.id)">Judge it anyway</button>
+            <button type="button" class="anyway" @click="bench.judgeAnyway(checkpoint.id)">{{ words.judgeItAnyway }}</button>
           </p>
         </details>
       </div>
@@ -119,43 +124,66 @@ function keep(): void {
           v-model="note"
           rows="2"
           maxlength="2000"
-          aria-label="Note on this row"
+          :aria-label="words.noteOnThisRow"
           @keydown.enter.exact.prevent="keep"
           @keydown.esc.stop="writing = false"
         />
-        <VBtn type="submit" size="small" color="primary">Keep</VBtn>
+        <VBtn type="submit" size="small" color="primary">{{ words.keep }}</VBtn>
       </form>
       <VBtn v-if="rows.length > 0" variant="tonal" color="primary" class="rest" @click="bench.restClean">
-        {{ review.blind ? 'The rest clean, next' : 'The rest as proposed or clean, next' }}
+        {{ review.blind ? words.theRestCleanNext : words.theRestAsProposedOr }}
         <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
       </VBtn>
     </template>
     <div v-else class="none">
       <template v-if="named > 0">
-        <h2>Strikes are found</h2>
+        <h2>{{ words.strikesAreFound }}</h2>
         <p>
-          {{ counted(named, 'strike was', 'strikes were') }} found and named by ear and eye.
-          <kbd>{{ keys.drawn('take-over') }}</kbd>
-          takes over what is sure, then leads from one to the next that is not.
+          <TextWith :text="words.foundAndNamedByEar(named)">
+            <template #key>
+              <kbd>{{ keys.drawn('take-over') }}</kbd>
+            </template>
+          </TextWith>
         </p>
       </template>
       <template v-else-if="hitsAndRounds.hits.length > 0">
-        <h2>Name the hits</h2>
+        <h2>{{ words.nameTheHits }}</h2>
         <p>
-          {{ counted(hitsAndRounds.hits.length, 'hit was', 'hits were') }} found. <kbd>{{ keys.drawn('hit-after') }}</kbd> goes to
-          the next one, <kbd>{{ keys.drawn('hit-here') }}</kbd> takes one out that is none.
+          <TextWith :text="words.foundGoesToTheNext(hitsAndRounds.hits.length)">
+            <template #key>
+              <kbd>{{ keys.drawn('hit-after') }}</kbd>
+            </template>
+            <template #key2>
+              <kbd>{{ keys.drawn('hit-here') }}</kbd>
+            </template>
+          </TextWith>
         </p>
       </template>
       <template v-else>
-        <h2>Find the first strike</h2>
+        <h2>{{ words.findTheFirstStrike }}</h2>
         <p>
-          Play with <kbd>{{ keys.drawn('play') }}</kbd>, stop where the glove touches, step with
-          <kbd>{{ keys.drawn('frame-back') }}</kbd> <kbd>{{ keys.drawn('frame-on') }}</kbd>.
+          <TextWith :text="words.playWithStopWhereThe">
+            <template #key>
+              <kbd>{{ keys.drawn('play') }}</kbd>
+            </template>
+            <template #key2>
+              <kbd>{{ keys.drawn('frame-back') }}</kbd>
+            </template>
+            <template #key3>
+              <kbd>{{ keys.drawn('frame-on') }}</kbd>
+            </template>
+          </TextWith>
         </p>
       </template>
       <p>
-        {{ named > 0 ? 'To name one by hand, press' : 'Then press' }} the number you would call, as in
-        <i>{{ data.book.name }}</i>, or <kbd>{{ keys.drawn('find') }}</kbd> and its name.
+        <TextWith :text="words.theNumberYouWouldCall(named > 0 ? words.toNameOneByHand : words.thenPress)">
+          <template #name>
+            <i>{{ data.book.name }}</i>
+          </template>
+          <template #key>
+            <kbd>{{ keys.drawn('find') }}</kbd>
+          </template>
+        </TextWith>
       </p>
     </div>
   </section>

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { clock } from '../../app/format.ts';
 import { speedNames, speeds } from '../../player/playback.ts';
 import type { Player } from '../../player/use-player.ts';
+import { reviewWords as words } from './words.ts';
 
 const { player, looping } = defineProps<{ player: Player; looping: boolean }>();
 const { data, keys } = useBenchContext();
@@ -37,7 +38,7 @@ const pictures = computed(() => {
       :icon="mdiSkipPrevious"
       size="x-small"
       variant="text"
-      aria-label="One frame back"
+      :aria-label="words.oneFrameBack"
       :title="keys.drawn('frame-back')"
       @click="player.step(-1)"
     />
@@ -46,7 +47,7 @@ const pictures = computed(() => {
       size="small"
       variant="tonal"
       color="primary"
-      :aria-label="playing ? 'Stop' : 'Play'"
+      :aria-label="playing ? words.stop : words.play"
       :title="keys.drawn('play')"
       @click="player.toggle()"
     />
@@ -54,7 +55,7 @@ const pictures = computed(() => {
       :icon="mdiSkipNext"
       size="x-small"
       variant="text"
-      aria-label="One frame on"
+      :aria-label="words.oneFrameOn"
       :title="keys.drawn('frame-on')"
       @click="player.step(1)"
     />
@@ -62,12 +63,12 @@ const pictures = computed(() => {
       :icon="looping ? mdiMotionPlayOutline : mdiRepeat"
       size="x-small"
       :variant="looping ? 'tonal' : 'text'"
-      aria-label="This strike round and round"
+      :aria-label="words.thisStrikeRoundAndRound"
       :aria-pressed="looping"
       :title="keys.drawn('loop')"
       @click="$emit('loop')"
     />
-    <div class="speeds" role="group" aria-label="Speed">
+    <div class="speeds" role="group" :aria-label="words.speed">
       <button
         v-for="one in speeds"
         :key="one"
@@ -86,13 +87,13 @@ const pictures = computed(() => {
         min="0"
         :max="timeline.length - 1"
         :value="at"
-        aria-label="Place in the film"
-        :aria-valuetext="`frame ${at + 1} of ${timeline.length}`"
+        :aria-label="words.placeInTheFilm"
+        :aria-valuetext="words.frameOf(at + 1, timeline.length)"
         @input="player.go(Number(($event.target as HTMLInputElement).value))"
       />
     </div>
     <span class="number where"
-      >{{ clock(timeline[at] ?? 0) }}<br /><span class="quiet">frame {{ at + 1 }}</span></span
+      >{{ clock(timeline[at] ?? 0) }}<br /><span class="quiet">{{ words.frameAt(at + 1) }}</span></span
     >
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { verdictNames, type Verdict } from '@wax-fist/core/review';
 import { computed } from 'vue';
+import { reviewWords as words } from './words.ts';
 
 /** Nothing said yet when there is no verdict. */
 const {
@@ -12,7 +13,7 @@ const {
   size?: number;
   /** Not said by a coach: drawn as an outline. */ proposed?: boolean;
 }>();
-const name = computed(() => (verdict ? `${proposed ? 'Proposed: ' : ''}${verdictNames[verdict]}` : 'Open'));
+const name = computed(() => (verdict ? `${proposed ? words.proposed : ''}${verdictNames[verdict]}` : words.open));
 </script>
 
 <template>

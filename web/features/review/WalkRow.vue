@@ -9,6 +9,7 @@ import BandMark from '../checklists/BandMark.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import type { WalkLine } from './use-walk.ts';
 import VerdictSign from './VerdictSign.vue';
+import { reviewWords as words } from './words.ts';
 
 const {
   line,
@@ -35,8 +36,10 @@ const told = computed(() => {
   const { measured, proposal, reported, band } = line;
   if (!measured || !band) return '';
   if (measured.value === undefined) return measured.reason;
-  if (reported) return 'Told only: no fault in this school.';
-  const proposed = proposal?.verdict ? `proposed: ${verdictNames[proposal.verdict].toLowerCase()}` : 'too close to call';
+  if (reported) return words.toldOnlyNoFaultIn;
+  const proposed = proposal?.verdict
+    ? words.proposedVerdictNames(verdictNames[proposal.verdict].toLowerCase())
+    : words.tooCloseToCall;
   return `${measuredInWords(line.checkpoint.measure, measured, data.session.trainee.stature)}, ${proposed}`;
 });
 const element = ref<HTMLElement>();
@@ -56,15 +59,15 @@ watch(
         >{{ dense && !open ? checkpoint.name : checkpoint.question }}
         <small v-if="from && !open" class="quiet">({{ from }})</small></span
       >
-      <VIcon v-if="word?.note" :icon="mdiTextBoxOutline" size="15" :aria-label="`Note: ${word.note}`" :title="word.note" />
+      <VIcon v-if="word?.note" :icon="mdiTextBoxOutline" size="15" :aria-label="words.noteNote(word.note)" :title="word.note" />
       <VerdictSign v-if="!word?.verdict && line.proposal?.verdict" :verdict="line.proposal.verdict" proposed />
       <VerdictSign v-else :verdict="word?.verdict" />
     </button>
     <div v-if="open" class="more">
-      <p v-if="from" class="from">Answered from the {{ from }}</p>
-      <p v-if="!line.shown" class="from">Judged anyway: {{ line.reason }}</p>
+      <p v-if="from" class="from">{{ words.answeredFromThe(from) }}</p>
+      <p v-if="!line.shown" class="from">{{ words.judgedAnyway(line.reason) }}</p>
       <p>
-        {{ checkpoint.clean }} <span class="quiet">Not: {{ checkpoint.faults.join(', ') }}.</span>
+        {{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span>
       </p>
       <div v-if="line.band && line.measured" class="measured" :class="{ none: line.measured.value === undefined }">
         <BandMark
@@ -74,7 +77,7 @@ watch(
         />
         <span>{{ told }}</span>
       </div>
-      <p v-if="line.fixed" class="quiet fixed">{{ line.fixed }}: a fault in every school.</p>
+      <p v-if="line.fixed" class="quiet fixed">{{ words.aFaultInEverySchool(line.fixed) }}</p>
       <div class="verdicts">
         <button
           v-for="verdict in verdicts"
@@ -90,13 +93,13 @@ watch(
       <p class="foot">
         <q>{{ checkpoint.cues[0] }}</q>
         <button type="button" @click="$emit('note')">
-          {{ word?.note ? 'Change the note' : 'Note' }} <kbd>{{ keys.drawn('note') }}</kbd>
+          {{ word?.note ? words.changeTheNote : words.note }} <kbd>{{ keys.drawn('note') }}</kbd>
         </button>
         <button
           type="button"
           :aria-pressed="starred"
-          :title="`In the short walk (${keys.drawn('star')})`"
-          :aria-label="starred ? 'Out of the short walk' : 'Into the short walk'"
+          :title="words.inTheShortWalk(keys.drawn('star'))"
+          :aria-label="starred ? words.outOfTheShortWalk : words.intoTheShortWalk"
           @click="$emit('star')"
         >
           <VIcon :icon="starred ? mdiStar : mdiStarOutline" size="17" />

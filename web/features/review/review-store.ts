@@ -19,6 +19,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { makeUndo } from '../../app/undo.ts';
 import { useOutbox } from './outbox-store.ts';
+import { reviewWords as words } from './words.ts';
 
 const keyOf = (strikeId: string, checkpointId: string): string => `${strikeId} ${checkpointId}`;
 const pinKeyOf = ({ frame, point }: Pick<Pin, 'frame' | 'point'>): string => `${frame} ${point}`;
@@ -113,8 +114,7 @@ export const useReview = defineStore('review', () => {
   async function doneBlind(): Promise<void> {
     const film = filmId.value!;
     await outbox.flush();
-    if ((await outbox.marksOf(film)).length > 0)
-      throw new Error('Some marks are still on their way. Try again when they are saved.');
+    if ((await outbox.marksOf(film)).length > 0) throw new Error(words.someMarksAreStillOn);
     await request(reviewingEndpoints.secondCoachDone, { params: { filmId: film } });
   }
 
@@ -194,7 +194,7 @@ export const useReview = defineStore('review', () => {
   /** Tells of strikes in one step: of those that are there what is changed, of others everything. @returns their ids; none to whoever marks blind */
   function tellStrikes(told: readonly (NewStrike | ChangedStrike)[]): string[] {
     if (blind.value) {
-      notice.say('Strikes stay as they are while you mark this film a second time.');
+      notice.say(words.strikesStayAsTheyAre);
       return [];
     }
     const marks = told.map((one): StrikeMark => {

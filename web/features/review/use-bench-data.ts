@@ -9,6 +9,7 @@ import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
 import { playableOf, pointsOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { reviewWords as words } from './words.ts';
 
 /** Everything the bench works on. */
 export interface BenchData {
@@ -35,8 +36,8 @@ export interface BenchData {
 /** @throws Refused, Unreachable, and Error when the film cannot be reviewed yet */
 export async function benchData(filmId: string): Promise<BenchData> {
   const film = await request(footageEndpoints.showFilm, { params: { filmId } });
-  if (film.state === 'failed') throw new Error(film.remark ?? 'This film could not be imported.');
-  if (film.state !== 'ready') throw new Error('This film is still being worked in. The session page shows how far it is.');
+  if (film.state === 'failed') throw new Error(film.remark ?? words.thisFilmCouldNotBe);
+  if (film.state !== 'ready') throw new Error(words.thisFilmIsStillBeing);
   const session = await request(sessionEndpoints.showSession, { params: { sessionId: film.sessionId } });
   const trainee = { params: { traineeId: session.traineeId } };
   const shelf = useCatalogue();

@@ -17,6 +17,7 @@ import type { NamedStrikes } from './use-named-strikes.ts';
 import type { OtherView } from './use-other-view.ts';
 import type { Pins } from './use-pins.ts';
 import type { WhoseBody } from './use-pointed-body.ts';
+import { reviewWords as words } from './words.ts';
 
 export interface DeskSetting {
   data: BenchData;
@@ -87,11 +88,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
   const wasFollowed = data.film.steps.some(({ step, state }) => step === 'pose' && state === 'done');
   const onBody = (does: () => void): void => {
     if (bench.track.value) return does();
-    notice.say(
-      wasFollowed
-        ? 'Where the body is has not come yet. Press it again in a moment.'
-        : 'Nobody has been followed in this film yet. The session page shows how far it is.',
-    );
+    notice.say(wasFollowed ? words.whereTheBodyIsHas : words.nobodyHasBeenFollowedIn);
   };
 
   const tagging = Object.fromEntries(

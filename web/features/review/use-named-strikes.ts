@@ -3,12 +3,12 @@ import { guessedMoments, isSureOf, sameStrike, type FoundStrike } from '@wax-fis
 import type { Ms } from '@wax-fist/core/units';
 import { computed, type ComputedRef } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
-import { counted } from '@wax-fist/core/words';
 import type { Player } from '../../player/use-player.ts';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { useReview } from './review-store.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { FilmWithBody } from './use-followed-film.ts';
+import { reviewWords as words } from './words.ts';
 
 /** The playhead is at a strike that was found when it is as near as this. */
 const here: Ms = 25;
@@ -91,14 +91,11 @@ export function useNamedStrikes(
     takeOver() {
       const { value: one } = atPlayhead;
       const sure = open.value.filter(isSureOf);
-      if (open.value.length === 0)
-        return notice.say('Nothing that was found here is left to be taken over. Tag by number, or name what lands.');
+      if (open.value.length === 0) return notice.say(words.nothingThatWasFoundHere);
       const told = sure.length > 0 ? tag(sure) : one ? tag([one]) : [];
       if (sure.length > 0) {
         const left = unsure.value.length;
-        notice.say(
-          `${counted(sure.length, 'strike')} taken over${left > 0 ? `; ${counted(left, 'other')} to be looked at first` : ''}. One undo takes them back.`,
-        );
+        notice.say(words.strikeTakenOverOneUndo(sure.length, left > 0 ? words.otherToBeLookedAt(left) : ''));
       }
       if (unsure.value.length > 0) toUnsure(sure.length > 0 ? -1 : (one?.time ?? now()));
       else select(told[0]);

@@ -8,6 +8,7 @@ import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef 
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
 import { playableOf } from '../footage/playable.ts';
+import { reviewWords as words } from './words.ts';
 
 /** How the other view is shown: not at all, beside this one, or in its place. */
 export const otherViewModes = ['off', 'beside', 'instead'] as const;
@@ -69,7 +70,7 @@ export function useOtherView(film: Film, timeline: FrameTimeline, films: readonl
 
   async function next(): Promise<void> {
     if (others.length === 0) {
-      remark.value = 'This session has no other film that can be looked at.';
+      remark.value = words.thisSessionHasNoOther;
       return;
     }
     const to = otherViewModes[(otherViewModes.indexOf(mode.value) + 1) % otherViewModes.length]!;
@@ -135,8 +136,7 @@ export function useOtherView(film: Film, timeline: FrameTimeline, films: readonl
         (error: unknown) => (remark.value = messageOf(error)),
       );
       tie.value = undefined;
-      if (!(await waitForTie()) && mode.value !== 'off')
-        remark.value = 'The two films sound too different to be tied. Move the other one by hand.';
+      if (!(await waitForTie()) && mode.value !== 'off') remark.value = words.theTwoFilmsSoundToo;
     },
   };
 }

@@ -14,6 +14,7 @@ import { bodyKeys, type BodyKey } from './body-keys.ts';
 import type { BenchData } from './use-bench-data.ts';
 import type { FilmWithBody } from './use-followed-film.ts';
 import type { Place } from '@wax-fist/core/measure';
+import { reviewWords as words } from './words.ts';
 
 /** A square round somebody, by its middle. */
 export interface Round extends Place {
@@ -81,10 +82,10 @@ export function usePointedBody({ data, player, film: { found, show }, keysShown,
     film.value = await request(footageEndpoints.showFilm, { params: { filmId: data.film.id } });
     if (!followed.value) return;
     asked.value = false;
-    if (pose.value?.state === 'failed') return notice.say(pose.value.reason ?? 'Whoever was pointed out could not be followed.');
+    if (pose.value?.state === 'failed') return notice.say(pose.value.reason ?? words.whoeverWasPointedOutCould);
     const track = await pointsOf(film.value);
     if (track) show(track);
-    notice.say('Whoever was pointed out is followed now. Strikes are measured anew.');
+    notice.say(words.whoeverWasPointedOutIs);
   }
   whileTrue(asked, () => showAnew().catch((error: unknown) => notice.say(messageOf(error))), askEvery);
 

@@ -2,7 +2,6 @@
 import { reviewingEndpoints } from '@wax-fist/contract/reviewing';
 import { agreementOfCoaches, wordingOf } from '@wax-fist/core/review';
 import { computed } from 'vue';
-import { counted } from '@wax-fist/core/words';
 import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
@@ -10,6 +9,8 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import EffortChart from './EffortChart.vue';
 import { costFigures, costOf, costOfWeeks, inNeedOfWords } from './reviewing-words.ts';
 import RowAgreement from './RowAgreement.vue';
+import { reviewingWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** How this club reviews: what it costs, and whether its coaches read the same row the same way. */
 const catalogue = useCatalogue();
@@ -50,40 +51,41 @@ const unclear = computed(() => rows.value.filter(({ wording }) => wording === 'u
 
 <template>
   <div class="page">
-    <h1>How we review</h1>
+    <h1>{{ words.howWeReview }}</h1>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <template v-if="page">
-        <h2>What it costs</h2>
+        <h2>{{ words.whatItCosts }}</h2>
         <p v-if="lately.length > 0" class="quiet">
-          Last four weeks:
-          <template v-for="({ name, says }, place) in lately" :key="name"
-            >{{ place > 0 ? ', ' : '' }}<b class="number">{{ says }}</b> {{ name }}</template
-          >.
+          <TextWith :text="words.lastFourWeeks">
+            <template #place>
+              <template v-for="({ name, says }, place) in lately" :key="name"
+                >{{ place > 0 ? ', ' : '' }}<b class="number">{{ says }}</b> {{ name }}</template
+              >
+            </template>
+          </TextWith>
         </p>
         <EffortChart v-if="anyWork" :weeks="page.weeks" class="mt-4" />
-        <div v-else class="empty">Nothing was reviewed in the last twelve weeks. What is done at the bench is counted here.</div>
+        <div v-else class="empty">{{ words.nothingWasReviewedInThe }}</div>
 
-        <h2>Do we read rows alike?</h2>
+        <h2>{{ words.doWeReadRowsAlike }}</h2>
         <p class="quiet">
-          Two coaches mark the same strikes without seeing what the other said. Beyond chance 0 is as good as guessing and 1 never
-          differs; the dotted line, 0.6, is good enough. Strikes of one film are alike, so bands are wider than their number.
-          <b v-if="unclear > 0">{{ counted(unclear, 'row reads', 'rows read') }} unclear.</b>
+          {{ words.twoCoachesMarkTheSame }}
+          <b v-if="unclear > 0">{{ words.unclearUnclear(unclear) }}</b>
         </p>
         <table v-if="rows.length > 0">
           <thead>
             <tr>
-              <th>Row</th>
-              <th class="figure">Both judged</th>
-              <th>The same</th>
-              <th>Beyond chance</th>
-              <th>Its words are</th>
+              <th>{{ words.row }}</th>
+              <th class="figure">{{ words.bothJudged }}</th>
+              <th>{{ words.theSame }}</th>
+              <th>{{ words.beyondChance }}</th>
+              <th>{{ words.itsWordsAre }}</th>
             </tr>
           </thead>
           <RowAgreement v-for="row in rows" :key="row.checkpoint.id" v-bind="row" />
         </table>
         <div v-else class="empty">
-          No film has been marked twice. On a session’s page, ask another coach to mark one of its films as well: twenty strikes
-          are a good beginning.
+          {{ words.noFilmHasBeenMarked }}
         </div>
       </template>
     </PageState>

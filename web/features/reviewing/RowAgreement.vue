@@ -10,13 +10,14 @@ import {
 } from '@wax-fist/core/review';
 import { techniqueName, type Checkpoint } from '@wax-fist/core/technique';
 import { computed, ref } from 'vue';
-import { counted, decimal, percent, shortDay } from '@wax-fist/core/words';
+import { decimal, percent, shortDay } from '@wax-fist/core/words';
 import SpanBand from '../../app/SpanBand.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { wordingNames } from './reviewing-words.ts';
+import { reviewingWords as words } from './words.ts';
 
 /** How far two coaches agree on one row, and on which strikes they do not. */
 const { checkpoint, agreement, wording, films } = defineProps<{
@@ -33,9 +34,9 @@ const differ = computed(
 );
 const quarrel = computed(() => {
   const most = commonestQuarrel(films);
-  return most && `most often ${verdictNames[most.first].toLowerCase()} against ${verdictNames[most.second].toLowerCase()}`;
+  return most && words.mostOftenAgainst(verdictNames[most.first].toLowerCase(), verdictNames[most.second].toLowerCase());
 });
-const spanOf = ({ low, high }: { low: number; high: number }): string => `${decimal(low, 2)} to ${decimal(high, 2)}`;
+const spanOf = ({ low, high }: { low: number; high: number }): string => words.toLow(decimal(low, 2), decimal(high, 2));
 const { value: quarrels, again } = useAnswer(async () =>
   shown.value ? request(reviewingEndpoints.quarrels, { params: { checkpoint: checkpoint.id } }) : undefined,
 );
@@ -52,31 +53,33 @@ function toggle(): void {
         <span class="what"><FamilySign :family="checkpoint.family" /> {{ checkpoint.name }}</span>
         <span class="quiet question">{{ checkpoint.question }}</span>
       </td>
-      <td class="figure number" data-label="Both judged">{{ agreement.pairs }}</td>
-      <td data-label="The same">
+      <td class="figure number" :data-label="words.bothJudged">{{ agreement.pairs }}</td>
+      <td :data-label="words.theSame">
         <span class="number">{{ percent(agreement.same.value) }}</span>
         <SpanBand
           :figure="agreement.same"
-          :says="`the same in ${percent(agreement.same.value)}, 90% interval ${percent(agreement.same.low)} to ${percent(agreement.same.high)}`"
+          :says="
+            words.theSameInIntervalTo(percent(agreement.same.value), percent(agreement.same.low), percent(agreement.same.high))
+          "
         />
       </td>
-      <td data-label="Beyond chance">
+      <td :data-label="words.beyondChance">
         <template v-if="agreement.kappa">
-          <span class="number" title="Weighted kappa">{{ decimal(agreement.kappa.value, 2) }}</span>
+          <span class="number" :title="words.weightedKappa">{{ decimal(agreement.kappa.value, 2) }}</span>
           <SpanBand
             :figure="agreement.kappa"
             :line="clearEnough"
-            :says="`kappa ${decimal(agreement.kappa.value, 2)}, 90% interval ${spanOf(agreement.kappa)}`"
+            :says="words.kappaInterval(decimal(agreement.kappa.value, 2), spanOf(agreement.kappa))"
           />
         </template>
-        <span v-else class="quiet">both always said the same</span>
+        <span v-else class="quiet">{{ words.bothAlwaysSaidTheSame }}</span>
       </td>
       <td>
         <b :class="wording">{{ wordingNames[wording] }}</b>
         <span v-if="quarrel" class="quiet question">{{ quarrel }}</span>
-        <span v-if="seenByOne > 0" class="quiet question">{{ counted(seenByOne, 'strike') }} only one could see</span>
+        <span v-if="seenByOne > 0" class="quiet question">{{ words.strikeOnlyOneCouldSee(seenByOne) }}</span>
         <button v-if="differ + seenByOne > 0" type="button" :aria-expanded="shown" @click="toggle">
-          {{ shown ? 'Hide them' : `Look at ${differ + seenByOne === 1 ? 'it' : `the ${differ + seenByOne}`}` }}
+          {{ shown ? words.hideThem : words.lookAtThem(differ + seenByOne) }}
         </button>
       </td>
     </tr>

@@ -8,6 +8,7 @@ import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { reviewingWords as words } from './words.ts';
 
 /** Who marks a film a second time, without seeing what was said of it. */
 const { film } = defineProps<{ film: Film }>();
@@ -31,7 +32,7 @@ async function save(): Promise<void> {
   try {
     await ask(coachId.value);
     const name = others.value.find(({ id }) => id === coachId.value)?.name;
-    notice.say(name ? `It waits for ${name} under Today.` : 'Nobody is asked any more.', () => ask(asked));
+    notice.say(name ? words.itWaitsForUnderToday(name) : words.nobodyIsAskedAnyMore, () => ask(asked));
     emit('close');
   } catch (error) {
     failure.value = messageOf(error);
@@ -44,20 +45,21 @@ async function save(): Promise<void> {
 <template>
   <FormDialog
     v-model="open"
-    title="Have it marked a second time"
+    :title="words.haveItMarkedASecond"
     :failure="failure ?? away"
     :busy="busy"
-    save-name="Ask"
+    :save-name="words.ask"
     @save="save"
   >
     <p class="mb-4">
-      Another coach judges the same strikes without seeing any verdict, yours or a measure’s. What they say changes no rate: it
-      shows which rows you both read alike.
+      {{ words.anotherCoachJudgesTheSame }}
     </p>
-    <VRadioGroup v-if="others.length > 0" v-model="coachId" label="Who?">
+    <VRadioGroup v-if="others.length > 0" v-model="coachId" :label="words.who">
       <VRadio v-for="{ id, name } in others" :key="id" :value="id" :label="name" />
-      <VRadio v-if="asked" :value="null" label="Nobody" />
+      <VRadio v-if="asked" :value="null" :label="words.nobody" />
     </VRadioGroup>
-    <p v-else-if="coaches" class="mb-4"><b>You are the only coach here.</b></p>
+    <p v-else-if="coaches" class="mb-4">
+      <b>{{ words.youAreTheOnlyCoach }}</b>
+    </p>
   </FormDialog>
 </template>

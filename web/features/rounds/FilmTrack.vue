@@ -9,6 +9,7 @@ import { hitBar } from './hit-bar.ts';
 import LoudnessShape from './LoudnessShape.vue';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import type { Rounds } from './use-rounds.ts';
+import { roundsWords as words } from './words.ts';
 
 /** The whole film on one line: what was heard, where it rang, and the rounds with edges to take hold of. */
 const { film, duration, at, rounds } = defineProps<{ film: Film; duration: Ms; at: Ms; rounds: Rounds }>();
@@ -78,7 +79,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
         :class="edge"
         role="slider"
         tabindex="0"
-        :aria-label="`${round.name} ${edge === 'from' ? 'begins' : 'ends'}`"
+        :aria-label="edge === 'from' ? words.roundBegins(round.name) : words.roundEnds(round.name)"
         :aria-valuemin="0"
         :aria-valuemax="Math.round(duration)"
         :aria-valuenow="Math.round(round[edge])"
@@ -98,7 +99,7 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
       type="button"
       class="pause"
       :style="{ left: left(pause.from), width: left(pause.to - pause.from) }"
-      :title="`${pauseNames[pause.kind]}, ${clock(pause.from)} to ${clock(pause.to)}`"
+      :title="words.toPauseNames(pauseNames[pause.kind], clock(pause.from), clock(pause.to))"
       tabindex="-1"
       @click.stop="emit('go', pause.from)"
     >
@@ -110,8 +111,8 @@ function nudge(event: KeyboardEvent, id: string, edge: Edge): void {
       type="button"
       class="ring"
       :style="{ left: left(ring.time) }"
-      :title="`It rang at ${clock(ring.time)}`"
-      :aria-label="`It rang at ${clock(ring.time)}`"
+      :title="words.itRangAt(clock(ring.time))"
+      :aria-label="words.itRangAt(clock(ring.time))"
       tabindex="-1"
       @click.stop="emit('go', ring.time)"
     >

@@ -4,10 +4,12 @@ import { anyLevel } from '@wax-fist/core/sound';
 import { isAnySeen } from '@wax-fist/core/strikes';
 import { computed } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
-import { counted, decimal } from '@wax-fist/core/words';
+import { decimal } from '@wax-fist/core/words';
 import type { RoundsKey } from './rounds-keys.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import SensitivitySlider from './SensitivitySlider.vue';
+import { roundsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Where hits come from, and how many of them are believed. */
 defineProps<{
@@ -27,12 +29,12 @@ const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
 <template>
   <div class="tools">
     <p class="count">
-      <b class="number">{{ hitsAndRounds.hits.length }}</b> {{ hitsAndRounds.hits.length === 1 ? 'hit' : 'hits' }}
-      <span class="quiet">in {{ counted(hitsAndRounds.combinations.length, 'combination') }}</span>
-      <span v-if="listening" class="quiet" role="status">, still listening</span>
+      <b class="number">{{ hitsAndRounds.hits.length }}</b> {{ words.hitsAfterNumber(hitsAndRounds.hits.length) }}
+      <span class="quiet">{{ words.inCombination(hitsAndRounds.combinations.length) }}</span>
+      <span v-if="listening" class="quiet" role="status">{{ words.stillListening }}</span>
     </p>
     <fieldset>
-      <legend>Found</legend>
+      <legend>{{ words.found }}</legend>
       <label>
         <input
           type="radio"
@@ -41,7 +43,7 @@ const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
           :disabled="!isFollowed"
           @change="hitsAndRounds.changeEdits({ source: 'both' })"
         />
-        by ear and eye <span v-if="!isFollowed" class="quiet">(nobody is followed yet)</span>
+        {{ words.byEarAndEye }} <span v-if="!isFollowed" class="quiet">{{ words.nobodyIsFollowedYet }}</span>
       </label>
       <label>
         <input
@@ -51,7 +53,7 @@ const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
           :disabled="!canHear"
           @change="hitsAndRounds.changeEdits({ source: 'sound' })"
         />
-        by ear alone <span v-if="!canHear" class="quiet">(this film has no sound)</span>
+        {{ words.byEarAlone }} <span v-if="!canHear" class="quiet">{{ words.thisFilmHasNoSound }}</span>
       </label>
       <label>
         <input
@@ -61,49 +63,71 @@ const seconds = (time: Ms): string => `${decimal(time / 1000, 1)} s`;
           :disabled="!canSee"
           @change="hitsAndRounds.changeEdits({ source: 'motion' })"
         />
-        by what moves, less sure
-        <span v-if="!canSee" class="quiet">(movement is not worked out yet)</span>
+        {{ words.byWhatMovesLessSure }}
+        <span v-if="!canSee" class="quiet">{{ words.movementIsNotWorkedOut }}</span>
       </label>
       <button v-if="canSee" type="button" class="region" :aria-pressed="drawing" @click="drawing = !drawing">
-        {{ drawing ? 'Draw the part on the picture, or stop' : 'Watch only a part of the picture' }}
+        {{ drawing ? words.drawThePartOnThe : words.watchOnlyAPartOf }}
       </button>
     </fieldset>
     <SensitivitySlider />
     <label v-if="hitsAndRounds.edits.source !== 'motion'" class="slider">
-      <span>Another bag is quieter than</span>
+      <span>{{ words.anotherBagIsQuieterThan }}</span>
       <input
         type="range"
         :min="anyLevel"
         max="0"
         step="1"
         :value="hitsAndRounds.edits.leastLevel"
-        aria-label="Level below which a hit comes from another bag"
+        :aria-label="words.levelBelowWhichAHit"
         @input="hitsAndRounds.slideEdits({ leastLevel: value($event) })"
         @change="hitsAndRounds.slid()"
       />
       <span class="number">{{
-        hitsAndRounds.edits.leastLevel <= anyLevel ? 'none' : `−${-hitsAndRounds.edits.leastLevel} dB`
+        hitsAndRounds.edits.leastLevel <= anyLevel ? words.none : words.dbWhat(-hitsAndRounds.edits.leastLevel)
       }}</span>
     </label>
     <label class="slider">
-      <span>One combination up to</span>
+      <span>{{ words.oneCombinationUpTo }}</span>
       <input
         type="range"
         min="200"
         max="3000"
         step="50"
         :value="hitsAndRounds.edits.gap"
-        aria-label="Longest gap inside a combination"
+        :aria-label="words.longestGapInsideACombination"
         @input="hitsAndRounds.slideEdits({ gap: value($event) })"
         @change="hitsAndRounds.slid()"
       />
       <span class="number">{{ seconds(hitsAndRounds.edits.gap) }}</span>
     </label>
     <p class="hint quiet">
-      <kbd>{{ keys.drawn('hit-before') }}</kbd> <kbd>{{ keys.drawn('hit-after') }}</kbd> from hit to hit,
-      <kbd>{{ keys.drawn('hit-here') }}</kbd> set one or take it out, <kbd>{{ keys.drawn('hit-move') }}</kbd> bring the nearest
-      here. <kbd>{{ keys.drawn('round-from') }}</kbd> <kbd>{{ keys.drawn('round-to') }}</kbd> the round begins, ends here,
-      <kbd>{{ keys.drawn('round-cut') }}</kbd> cut, <kbd>{{ keys.drawn('round-add') }}</kbd> new.
+      <TextWith :text="words.fromHitToHitSet">
+        <template #key>
+          <kbd>{{ keys.drawn('hit-before') }}</kbd>
+        </template>
+        <template #key2>
+          <kbd>{{ keys.drawn('hit-after') }}</kbd>
+        </template>
+        <template #key3>
+          <kbd>{{ keys.drawn('hit-here') }}</kbd>
+        </template>
+        <template #key4>
+          <kbd>{{ keys.drawn('hit-move') }}</kbd>
+        </template>
+        <template #key5>
+          <kbd>{{ keys.drawn('round-from') }}</kbd>
+        </template>
+        <template #key6>
+          <kbd>{{ keys.drawn('round-to') }}</kbd>
+        </template>
+        <template #key7>
+          <kbd>{{ keys.drawn('round-cut') }}</kbd>
+        </template>
+        <template #key8>
+          <kbd>{{ keys.drawn('round-add') }}</kbd>
+        </template>
+      </TextWith>
     </p>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { computed } from 'vue';
 import VChart from 'vue-echarts';
 import { cssColour } from '../../app/css-colour.ts';
 import { useFontsReady } from '../../app/fonts-ready.ts';
+import { roundsWords as words } from './words.ts';
 
 use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, CanvasRenderer]);
 
@@ -43,7 +44,7 @@ const option = computed<EChartsCoreOption>(() => {
     lineStyle: { width: 2, color: colour },
     itemStyle: { color: colour },
   });
-  const titles = ['Hits per 30 s', 'Loudness, dB', 'Snap'];
+  const titles = [words.hitsPerS, words.loudnessDb, words.snap];
   const tops = [32, 142, 226];
   const heights = [66, 44, 44];
   return {
@@ -52,9 +53,8 @@ const option = computed<EChartsCoreOption>(() => {
       enabled: true,
       label: {
         description: `${name}: ${stretches
-          .map(
-            ({ from: start, pace, level, snap }) =>
-              `${minutes(start - from)} pace ${one(pace)}, loudness ${one(level)} dB, snap ${one(snap)}`,
+          .map(({ from: start, pace, level, snap }) =>
+            words.paceLoudnessDbSnap(minutes(start - from), one(pace), one(level), one(snap)),
           )
           .join('; ')}`,
       },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Region } from '@wax-fist/core/strikes';
 import { computed, ref } from 'vue';
+import { roundsWords as words } from './words.ts';
 
 /** A part of the picture: shown, and drawn anew while `drawing`. */
 const { region, drawing } = defineProps<{ region: Region; drawing: boolean }>();
@@ -43,7 +44,7 @@ const place = computed(() => {
   <div
     v-if="drawing"
     class="sheet"
-    aria-label="Draw the part of the picture in which the trainee moves"
+    :aria-label="words.drawThePartOfThe"
     @pointerdown.stop="begin"
     @pointermove.stop="move"
     @pointerup.stop="end"

@@ -7,6 +7,8 @@ import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import type { RoundsKey } from './rounds-keys.ts';
 import type { Rounds } from './use-rounds.ts';
+import { roundsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Rounds as rows: what each is called, what was worked on, and how many hits it has. */
 const { rounds, keys } = defineProps<{ rounds: Rounds; keys: Keys<RoundsKey> }>();
@@ -31,13 +33,15 @@ function take(round: Round): void {
   <table class="rounds">
     <thead>
       <tr>
-        <th>Round</th>
-        <th>On</th>
-        <th>Worked</th>
-        <th class="right">From</th>
-        <th class="right">To</th>
-        <th class="right">Hits</th>
-        <th><span class="unseen">Remove</span></th>
+        <th>{{ words.round }}</th>
+        <th>{{ words.on }}</th>
+        <th>{{ words.worked }}</th>
+        <th class="right">{{ words.from }}</th>
+        <th class="right">{{ words.to }}</th>
+        <th class="right">{{ words.hitsTitle }}</th>
+        <th>
+          <span class="unseen">{{ words.remove }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -52,18 +56,16 @@ function take(round: Round): void {
           <input
             :value="round.name"
             maxlength="80"
-            :aria-label="`Name of ${round.name}`"
+            :aria-label="words.nameOf(round.name)"
             @change="rename(round, $event)"
             @keydown.enter="($event.target as HTMLInputElement).blur()"
           />
-          <span v-if="round.proposed" class="proposed" title="Found by the program; whatever you change makes it yours"
-            >proposed</span
-          >
+          <span v-if="round.proposed" class="proposed" :title="words.foundByTheProgramWhatever">{{ words.proposed }}</span>
         </td>
         <td>
           <select
             :value="round.kind"
-            :aria-label="`On what ${round.name} was worked`"
+            :aria-label="words.onWhatWasWorked(round.name)"
             @change="rounds.change(round.id, { kind: chosen($event) as Round['kind'] })"
           >
             <option v-for="kind in roundKinds" :key="kind">{{ kind }}</option>
@@ -72,14 +74,14 @@ function take(round: Round): void {
         <td>
           <select
             :value="round.manner"
-            :aria-label="`How ${round.name} was worked`"
+            :aria-label="words.howWasWorked(round.name)"
             @change="rounds.change(round.id, { manner: chosen($event) as Round['manner'] })"
           >
             <option v-for="manner in roundManners" :key="manner" :value="manner">{{ roundMannerNames[manner] }}</option>
           </select>
         </td>
         <td class="right">
-          <button type="button" class="number" :title="`Go to where ${round.name} begins`" @click.stop="take(round)">
+          <button type="button" class="number" :title="words.goToWhereBegins(round.name)" @click.stop="take(round)">
             {{ clock(round.from).slice(0, -1) }}
           </button>
         </td>
@@ -90,8 +92,8 @@ function take(round: Round): void {
             :icon="mdiDeleteOutline"
             size="x-small"
             variant="text"
-            :aria-label="`Remove ${round.name}`"
-            :title="`Remove ${round.name}`"
+            :aria-label="words.removeName(round.name)"
+            :title="words.removeName(round.name)"
             @click.stop="rounds.remove(round.id)"
           />
         </td>
@@ -99,7 +101,11 @@ function take(round: Round): void {
     </tbody>
   </table>
   <p v-if="hitsAndRounds.rounds.length === 0" class="empty">
-    No round is left in this film. Go to where one begins and press <kbd>{{ keys.drawn('round-add') }}</kbd>.
+    <TextWith :text="words.noRoundIsLeftIn">
+      <template #key>
+        <kbd>{{ keys.drawn('round-add') }}</kbd>
+      </template>
+    </TextWith>
   </p>
 </template>
 

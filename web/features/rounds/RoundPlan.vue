@@ -20,6 +20,8 @@ import { decimal, percent } from '@wax-fist/core/words';
 import { useAnswer } from '../../app/use-answer.ts';
 import CombinationField from '../calls/CombinationField.vue';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import { roundsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What was planned for a round, and how much of it was thrown. */
 const { round, strikes, timeline, book, catalogue, stance } = defineProps<{
@@ -74,7 +76,7 @@ const says = computed(() => {
     kind: 'in turn' as const,
     combinations: matchRecipe(recipe, seen.value).map((one, place) => ({
       ...one,
-      words: sayInWords(recipe.combinations[place]!, catalogue),
+      said: sayInWords(recipe.combinations[place]!, catalogue),
     })),
   };
 });
@@ -93,11 +95,11 @@ const timesOf = (count: number): string => (Number.isInteger(count) ? String(cou
 </script>
 
 <template>
-  <section class="plan" aria-label="Planned and thrown">
+  <section class="plan" :aria-label="words.plannedAndThrown">
     <div class="line">
       <CombinationField
         v-model="text"
-        label="Planned: 1-2-3; 1-1-2, or “free, 1 to 4 then move”"
+        :label="words.plannedForExample"
         :book="book"
         :catalogue="catalogue"
         :stance="stance"
@@ -105,32 +107,44 @@ const timesOf = (count: number): string => (Number.isInteger(count) ? String(cou
         class="field"
         @done="keep"
       />
-      <select v-if="sets && sets.length > 0" aria-label="Take a set" @change="take">
-        <option value="">Take a set …</option>
+      <select v-if="sets && sets.length > 0" :aria-label="words.takeASet" @change="take">
+        <option value="">{{ words.takeASetTitle }}</option>
         <option v-for="set in sets" :key="set.id" :value="set.recipe">{{ set.name }}</option>
       </select>
     </div>
-    <p v-if="!round.planned" class="quiet">Nothing is planned. Write what was called, and what is tagged is held against it.</p>
-    <p v-else-if="seen.length === 0" class="quiet">No strike of this round is tagged yet.</p>
+    <p v-if="!round.planned" class="quiet">{{ words.nothingIsPlannedWriteWhat }}</p>
+    <p v-else-if="seen.length === 0" class="quiet">{{ words.noStrikeOfThisRound }}</p>
     <p v-if="says?.kind === 'free'">
-      <b class="number">{{ says.kept }}</b> of <span class="number">{{ says.of }}</span> combinations had
-      {{ says.recipe.fewest }} to {{ says.recipe.most }} strikes.
+      <TextWith :text="words.ofCombinationsHadToStrikes(says.recipe.fewest, says.recipe.most)">
+        <template #kept>
+          <b class="number">{{ says.kept }}</b>
+        </template>
+        <template #part>
+          <span class="number">{{ says.of }}</span>
+        </template>
+      </TextWith>
     </p>
     <template v-if="says?.kind === 'in turn'">
-      <div v-for="({ planned, says: set, words }, index) in says.combinations" :key="index" class="set">
+      <div v-for="({ planned, says: set, said }, index) in says.combinations" :key="index" class="set">
         <p>
-          {{ words }}: complete <b class="number">{{ set.complete }}</b> of <span class="number">{{ set.attempts }}</span> times,
-          {{ percent(set.score) }} as planned
+          <TextWith :text="words.completeOfTimesAsPlanned(said, percent(set.score))">
+            <template #complete>
+              <b class="number">{{ set.complete }}</b>
+            </template>
+            <template #attempts>
+              <span class="number">{{ set.attempts }}</span>
+            </template>
+          </TextWith>
         </p>
         <ol v-if="set.attempts > 0">
           <li v-for="(technique, place) in planned" :key="place" :class="{ lost: set.leftOut[place]! > 0 }">
             {{ nameOf(technique) }}
-            <small v-if="set.leftOut[place]! > 0">left out {{ timesOf(set.leftOut[place]!) }}×</small>
+            <small v-if="set.leftOut[place]! > 0">{{ words.leftOut(timesOf(set.leftOut[place]!)) }}</small>
           </li>
         </ol>
       </div>
       <p v-if="worst && worst.score < 1" class="quiet">
-        Furthest from it, attempt {{ worst.turn }}: {{ worst.steps.map(({ kind }) => kind).join(', ') }}.
+        {{ words.furthestFromItAttempt(worst.turn, worst.steps.map(({ kind }) => kind).join(', ')) }}
       </p>
     </template>
   </section>

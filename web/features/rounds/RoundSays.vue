@@ -7,12 +7,14 @@ import { freshAndTired } from '@wax-fist/core/strikes';
 import { handOf, techniqueName, thrownAs, type Stance } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted, decimal } from '@wax-fist/core/words';
+import { decimal } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
 import PickedStrike from '../compare/PickedStrike.vue';
 import PaceChart from './PaceChart.vue';
+import { roundsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** What the hits of one round say. */
 const { filmId, round, strikes, timeline, stance } = defineProps<{
@@ -66,73 +68,111 @@ const lengths = computed(() =>
 );
 
 const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${decimal(Math.abs(value), digits)}`;
-const range = ({ low, high }: MeanDifference, digits: number): string => `${signed(low, digits)} to ${signed(high, digits)}`;
+const range = ({ low, high }: MeanDifference, digits: number): string => words.toLow(signed(low, digits), signed(high, digits));
 /** A change is told as one only when its whole interval lies on one side. */
 const changed = ({ low, high }: MeanDifference, down: string, up: string): string =>
-  high < 0 ? down : low > 0 ? up : 'no clear change';
+  high < 0 ? down : low > 0 ? up : words.noClearChange;
 </script>
 
 <template>
-  <section class="says" :aria-label="`What ${round.name} says`">
+  <section class="says" :aria-label="words.whatSays(round.name)">
     <h2>{{ round.name }}, {{ round.kind }}</h2>
-    <p v-if="figures.hits === 0" class="empty">No hit lies in this round. Slide to “many”, or set hits by hand.</p>
+    <p v-if="figures.hits === 0" class="empty">{{ words.noHitLiesInThis }}</p>
     <template v-else>
       <dl>
         <div>
-          <dt>Hits</dt>
+          <dt>{{ words.hitsTitle }}</dt>
           <dd>
-            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ decimal(figures.pace, 1) }}</span> per 30 s; thirds
+            <b class="number">{{ figures.hits }}</b>, <span class="number">{{ decimal(figures.pace, 1) }}</span>
+            {{ words.perSThirds }}
             <span class="number">{{ thirds.map((third) => figures.byThird[third]).join(' · ') }}</span>
           </dd>
         </div>
         <div>
-          <dt>Combinations</dt>
+          <dt>{{ words.combinations }}</dt>
           <dd>
-            <span v-for="{ count, hits } in lengths" :key="hits" class="length"
-              ><b class="number">{{ count }}</b> of {{ hits }}</span
-            >
+            <span v-for="{ count, hits } in lengths" :key="hits" class="length">
+              <TextWith :text="words.ofHits(hits)">
+                <template #count>
+                  <b class="number">{{ count }}</b>
+                </template>
+              </TextWith>
+            </span>
           </dd>
         </div>
         <div>
-          <dt>Longest gap</dt>
+          <dt>{{ words.longestGap }}</dt>
           <dd>
-            <button type="button" class="gap" title="Go there" @click="emit('go', figures.longestGap.from)">
-              <b class="number">{{ decimal((figures.longestGap.to - figures.longestGap.from) / 1000, 1) }} s</b> from
-              <span class="number">{{ clock(figures.longestGap.from).slice(0, -1) }}</span>
+            <button type="button" class="gap" :title="words.goThere" @click="emit('go', figures.longestGap.from)">
+              <TextWith :text="words.gapFrom">
+                <template #gap>
+                  <b class="number">{{ decimal((figures.longestGap.to - figures.longestGap.from) / 1000, 1) }} s</b>
+                </template>
+                <template #from>
+                  <span class="number">{{ clock(figures.longestGap.from).slice(0, -1) }}</span>
+                </template>
+              </TextWith>
             </button>
           </dd>
         </div>
         <div>
-          <dt>Last third against first</dt>
+          <dt>{{ words.lastThirdAgainstFirst }}</dt>
           <dd v-if="figures.fade">
-            Loudness <b>{{ changed(figures.fade.level, 'fades', 'rises') }}</b>,
-            <span class="number">{{ signed(figures.fade.level.value, 1) }} dB</span> ({{ range(figures.fade.level, 1) }}); snap
-            <b>{{ changed(figures.fade.snap, 'fades', 'rises') }}</b>,
-            <span class="number">{{ signed(figures.fade.snap.value, 2) }}</span> ({{ range(figures.fade.snap, 2) }})
+            <TextWith :text="words.fade(range(figures.fade.level, 1), range(figures.fade.snap, 2))">
+              <template #level>
+                <b>{{ changed(figures.fade.level, words.fades, words.rises) }}</b>
+              </template>
+              <template #decibels>
+                <span class="number">{{ words.dbLevel(signed(figures.fade.level.value, 1)) }}</span>
+              </template>
+              <template #snap>
+                <b>{{ changed(figures.fade.snap, words.fades, words.rises) }}</b>
+              </template>
+              <template #snapBy>
+                <span class="number">{{ signed(figures.fade.snap.value, 2) }}</span>
+              </template>
+            </TextWith>
           </dd>
-          <dd v-else class="quiet">too few hits that were heard to say</dd>
+          <dd v-else class="quiet">{{ words.tooFewHitsThatWere }}</dd>
         </div>
         <div>
-          <dt>Left and right</dt>
+          <dt>{{ words.leftAndRight }}</dt>
           <dd v-if="hands.tagged > 0">
-            <b class="number">{{ hands.left }}</b> left, <b class="number">{{ hands.right }}</b> right of
-            {{ counted(hands.tagged, 'tagged strike') }}
+            <TextWith :text="words.leftRightOf(hands.tagged)">
+              <template #left>
+                <b class="number">{{ hands.left }}</b>
+              </template>
+              <template #right>
+                <b class="number">{{ hands.right }}</b>
+              </template>
+            </TextWith>
           </dd>
-          <dd v-else class="quiet">once strikes are tagged at the bench</dd>
+          <dd v-else class="quiet">{{ words.onceStrikesAreTaggedAt }}</dd>
         </div>
         <div v-if="round.kind === 'speed bag'">
-          <dt>Beat</dt>
+          <dt>{{ words.beat }}</dt>
           <dd v-if="beat">
-            <b class="number">{{ (60_000 / beat.beat).toFixed(0) }}</b> a minute,
-            <span class="number">{{ (beat.unevenness * 100).toFixed(0) }}%</span> off the beat on average,
-            <b class="number">{{ beat.missed }}</b> missed<template v-if="beat.gaps.length > 0"
-              >, first at
-              <button type="button" class="gap number" @click="emit('go', beat.gaps[0]!)">
-                {{ clock(beat.gaps[0]!).slice(0, -1) }}
-              </button></template
-            >
+            <TextWith :text="words.aMinuteOffTheBeat">
+              <template #beat>
+                <b class="number">{{ (60_000 / beat.beat).toFixed(0) }}</b>
+              </template>
+              <template #unevenness>
+                <span class="number">{{ (beat.unevenness * 100).toFixed(0) }}%</span>
+              </template>
+              <template #missed>
+                <b class="number">{{ beat.missed }}</b>
+              </template>
+              <template #first>
+                <template v-if="beat.gaps.length > 0"
+                  >{{ words.firstAt }}
+                  <button type="button" class="gap number" @click="emit('go', beat.gaps[0]!)">
+                    {{ clock(beat.gaps[0]!).slice(0, -1) }}
+                  </button></template
+                >
+              </template>
+            </TextWith>
           </dd>
-          <dd v-else class="quiet">too few beats to say</dd>
+          <dd v-else class="quiet">{{ words.tooFewBeatsToSay }}</dd>
         </div>
       </dl>
       <PaceChart
@@ -148,15 +188,14 @@ const changed = ({ low, high }: MeanDifference, down: string, up: string): strin
           v-if="picked.both"
           :strike-id="picked.both.tired.strikeId"
           :film-id="filmId"
-          :says="`From ${clock(picked.stretch.from).slice(0, -1)}: ${nameOf(picked.both.tired)}`"
-          :against="picked.both.fresh && { strikeId: picked.both.fresh.strikeId, name: 'the first one of the round' }"
+          :says="words.fromSlice(clock(picked.stretch.from).slice(0, -1), nameOf(picked.both.tired))"
+          :against="picked.both.fresh && { strikeId: picked.both.fresh.strikeId, name: words.theFirstOneOfThe }"
           @close="pick(undefined)"
         />
-        <p v-else class="quiet" role="status">No strike is tagged in this half minute: there is nothing to compare.</p>
+        <p v-else class="quiet" role="status">{{ words.noStrikeIsTaggedIn }}</p>
       </template>
       <p class="quiet note">
-        Loudness and snap hold within this film only: another bag or another place of the camera sounds different. In brackets,
-        where the true change lies nine times out of ten.
+        {{ words.loudnessAndSnapHoldWithin }}
       </p>
     </template>
   </section>

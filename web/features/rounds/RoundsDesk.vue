@@ -26,6 +26,7 @@ import RoundPlan from './RoundPlan.vue';
 import RoundSays from './RoundSays.vue';
 import type { HitsAndRoundsData } from './hits-and-rounds-data.ts';
 import { useRounds } from './use-rounds.ts';
+import { roundsWords as words } from './words.ts';
 
 const { data } = defineProps<{ data: HitsAndRoundsData }>();
 const router = useRouter();
@@ -87,8 +88,8 @@ const doing: Record<RoundsKey, () => void> = {
   'round-after': () => neighbourRound(1),
   'round-from': () => setEdge('from'),
   'round-to': () => setEdge('to'),
-  'round-cut': () => trying(rounds.cut(now.value), 'Here no round can be cut: go well inside one.'),
-  'round-add': () => trying(rounds.add(now.value), 'Here is a round already. Cut it, or go where there is none.'),
+  'round-cut': () => trying(rounds.cut(now.value), words.hereNoRoundCanBe),
+  'round-add': () => trying(rounds.add(now.value), words.hereIsARoundAlready),
   'round-remove': () => inHand.value && rounds.remove(inHand.value.id),
   undo: hitsAndRounds.undo,
   redo: hitsAndRounds.redo,
@@ -126,18 +127,18 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
         >
         · {{ viewNames[film.view] }} · {{ film.fileName }}
       </p>
-      <h1>Hits and rounds</h1>
+      <h1>{{ words.hitsAndRounds }}</h1>
     </div>
     <div class="acts">
       <span class="quiet" role="status" :data-kept="!hitsAndRounds.unsent">{{
-        hitsAndRounds.unsent ? 'saving …' : 'saved'
+        hitsAndRounds.unsent ? words.saving : words.saved
       }}</span>
       <VBtn
         :icon="mdiUndo"
         size="small"
         variant="text"
-        aria-label="Undo"
-        :title="`Undo (${keys.drawn('undo')})`"
+        :aria-label="words.undo"
+        :title="words.undoDrawn(keys.drawn('undo'))"
         :disabled="!hitsAndRounds.canUndo"
         @click="hitsAndRounds.undo()"
       />
@@ -145,13 +146,20 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
         :icon="mdiRedo"
         size="small"
         variant="text"
-        aria-label="Redo"
-        :title="`Redo (${keys.drawn('redo')})`"
+        :aria-label="words.redo"
+        :title="words.redoDrawn(keys.drawn('redo'))"
         :disabled="!hitsAndRounds.canRedo"
         @click="hitsAndRounds.redo()"
       />
-      <VBtn :icon="mdiKeyboardOutline" size="small" variant="text" aria-label="Keys" title="Keys (?)" @click="keysShown = true" />
-      <VBtn color="primary" :to="{ name: 'bench', params: { filmId: film.id } }">Review</VBtn>
+      <VBtn
+        :icon="mdiKeyboardOutline"
+        size="small"
+        variant="text"
+        :aria-label="words.keys"
+        :title="words.keysByKey"
+        @click="keysShown = true"
+      />
+      <VBtn color="primary" :to="{ name: 'bench', params: { filmId: film.id } }">{{ words.review }}</VBtn>
     </div>
   </div>
   <VAlert v-if="problem" type="warning" variant="tonal" density="compact" class="mb-2" role="alert">{{ problem }}</VAlert>
@@ -166,11 +174,11 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
           :icon="player.playing.value ? mdiPause : mdiPlay"
           size="x-small"
           variant="tonal"
-          :aria-label="player.playing.value ? 'Stop' : 'Play'"
+          :aria-label="player.playing.value ? words.stop : words.play"
           :title="keys.drawn('play')"
           @click="player.toggle()"
         />
-        <span class="number">{{ clock(now) }}</span> <span class="quiet number">frame {{ at + 1 }}</span>
+        <span class="number">{{ clock(now) }}</span> <span class="quiet number">{{ words.frameAt(at + 1) }}</span>
       </p>
     </div>
     <HitTools

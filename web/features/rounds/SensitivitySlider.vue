@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import { roundsWords as words } from './words.ts';
 
 /** How many of the hits that were found are believed; everything follows while it is moved. */
 const hitsAndRounds = useHitsAndRounds();
@@ -8,18 +9,18 @@ const value = (event: Event): number => Number((event.target as HTMLInputElement
 
 <template>
   <label class="slider">
-    <span>Few</span>
+    <span>{{ words.few }}</span>
     <input
       type="range"
       min="0"
       max="1"
       step="0.02"
       :value="hitsAndRounds.edits.sensitivity"
-      aria-label="Sensitivity of the hit finder"
+      :aria-label="words.sensitivityOfTheHitFinder"
       @input="hitsAndRounds.slideEdits({ sensitivity: value($event) })"
       @change="hitsAndRounds.slid()"
     />
-    <span>many</span>
+    <span>{{ words.many }}</span>
   </label>
 </template>
 

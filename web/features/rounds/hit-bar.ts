@@ -1,5 +1,6 @@
 import type { Hit } from '@wax-fist/core/sound';
 import { percent } from '@wax-fist/core/words';
+import { roundsWords as words } from './words.ts';
 
 /** Levels between which a bar grows, relative to the usual hit. */
 const [quiet, loud] = [-14, 8];
@@ -18,21 +19,21 @@ export function hitBar({ sound }: Hit): { height: string; background: string } {
 const foundInWords: Record<Hit['by'], string> = {
   both: 'found',
   sound: 'heard',
-  motion: 'seen to move, less sure',
-  coach: 'set by hand',
+  motion: words.seenToMoveLessSure,
+  coach: words.setByHand,
 };
 /** What a hit is known from, and how sure it is where that is told. */
 function knownFrom({ by, from, sure }: Hit): string {
   if (!from || sure === undefined) return foundInWords[by];
-  const known = from.length === 2 ? 'heard and seen' : from.includes('sight') ? 'seen, not heard' : 'heard, not seen';
-  return `${known}, ${percent(sure)} sure`;
+  const known = from.length === 2 ? words.heardAndSeen : from.includes('sight') ? words.seenNotHeard : words.heardNotSeen;
+  return words.sureKnown(known, percent(sure));
 }
-const snapWords = ['a thunk', 'dull', 'between', 'bright', 'a pop'];
+const snapWords = [words.aThunk, 'dull', 'between', 'bright', words.aPop];
 /** What a hit sounded like, in words. */
 export function hitInWords(hit: Hit): string {
   const { sound } = hit;
   const found = knownFrom(hit);
   if (!sound) return found;
-  const level = `${sound.level >= 0 ? '+' : '−'}${Math.abs(sound.level).toFixed(0)} dB to the usual hit of this film`;
-  return `${found}, ${level}, ${snapWords[Math.min(4, Math.floor(sound.snap * 5))]} among its hits`;
+  const level = words.dbToTheUsualHit(sound.level >= 0 ? '+' : '−', Math.abs(sound.level).toFixed(0));
+  return words.amongItsHits(found, level, snapWords[Math.min(4, Math.floor(sound.snap * 5))]!);
 }

@@ -8,6 +8,7 @@ import type { PlayableFilm } from '../../player/frame-source.ts';
 import { playableOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import { roundsWords as words } from './words.ts';
 
 export interface HitsAndRoundsData {
   film: Film;
@@ -24,8 +25,7 @@ export interface HitsAndRoundsData {
 export async function hitsAndRoundsData(filmId: string): Promise<HitsAndRoundsData> {
   const params = { params: { filmId } };
   const film = await request(footageEndpoints.showFilm, params);
-  if (film.state !== 'ready')
-    throw new Error(film.remark ?? 'This film is still being worked in. The session page shows how far it is.');
+  if (film.state !== 'ready') throw new Error(film.remark ?? words.thisFilmIsStillBeing);
   const [session, playable, review] = await Promise.all([
     request(sessionEndpoints.showSession, { params: { sessionId: film.sessionId } }),
     playableOf(film),

@@ -11,6 +11,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { request, requestBytes, Refused } from '../../app/request.ts';
 import { makeUndo } from '../../app/undo.ts';
 import { listen } from './listen.ts';
+import { roundsWords as words } from './words.ts';
 
 /** What a coach changes: hits and rounds, as a whole. */
 interface Standing {
@@ -178,7 +179,7 @@ export const useHitsAndRounds = defineStore('hits-and-rounds', () => {
         return;
       }
       changed.value = true;
-      remark.value = 'The server is away. Your changes to hits and rounds are kept on this page and sent when it is back.';
+      remark.value = words.theServerIsAwayYour;
       setTimeout(() => void send(), retryAfter);
     }
   }

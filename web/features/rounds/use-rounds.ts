@@ -4,6 +4,7 @@ import type { Ms } from '@wax-fist/core/units';
 import { v7 as uuid } from 'uuid';
 import { computed, ref, type ComputedRef } from 'vue';
 import { useHitsAndRounds } from './hits-and-rounds-store.ts';
+import { roundsWords as words } from './words.ts';
 
 export interface Rounds {
   inHand: ComputedRef<Round | undefined>;
@@ -26,7 +27,7 @@ export function useRounds(duration: Ms): Rounds {
   const inHand = computed(() => hitsAndRounds.rounds.find(({ id }) => id === chosen.value) ?? hitsAndRounds.rounds[0]);
   const names = (): string => {
     const numbers = hitsAndRounds.rounds.map(({ name }) => Number(/(\d+)$/.exec(name)?.[1] ?? 0));
-    return `Round ${Math.max(hitsAndRounds.rounds.length, ...numbers) + 1}`;
+    return words.roundRounds(Math.max(hitsAndRounds.rounds.length, ...numbers) + 1);
   };
   const mine = (rounds: Round[], id: string): Round[] =>
     rounds.map((round) => (round.id === id ? { ...round, proposed: false } : round));

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ChecklistDifference } from '@wax-fist/core/technique';
 import { computed } from 'vue';
+import { schoolsWords as words } from './words.ts';
 
 /** Changes gathered: what is the same for many techniques is told once. */
 const { differences } = defineProps<{ differences: readonly ChecklistDifference[] }>();
@@ -15,11 +16,11 @@ const gathered = computed(() => {
   return [...groups.values()];
 });
 const where = (techniques: readonly string[]): string =>
-  techniques.length > 3 ? `${techniques.length} techniques` : techniques.join(', ');
+  techniques.length > 3 ? words.techniquesTechniques(techniques.length) : techniques.join(', ');
 </script>
 
 <template>
-  <p v-if="gathered.length === 0" class="quiet">Nothing that is judged.</p>
+  <p v-if="gathered.length === 0" class="quiet">{{ words.nothingThatIsJudged }}</p>
   <ul class="differences">
     <li v-for="{ checkpoint, says, techniques } in gathered" :key="`${checkpoint} ${says}`">
       <b>{{ checkpoint || where(techniques) }}</b> {{ says }}

@@ -8,9 +8,10 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
-import { counted } from '@wax-fist/core/words';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import SchoolDifferences from './SchoolDifferences.vue';
+import { schoolsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Where coaches differ: every switch with both reasons, and what a change would do before it is made. */
 const catalogue = useCatalogue();
@@ -40,7 +41,7 @@ const differences = computed(() =>
 
 function copy(): void {
   const { name, choices, bookId } = picked.value!;
-  draft.value = { id: uuid(), name: `${name}, our way`, choices: { ...choices }, bookId, ready: false, clubDefault: false };
+  draft.value = { id: uuid(), name: words.ourWay(name), choices: { ...choices }, bookId, ready: false, clubDefault: false };
 }
 const change = (): void => void (draft.value = structuredClone({ ...picked.value!, choices: { ...picked.value!.choices } }));
 async function keep({ id, name, choices, bookId }: SavedSchool): Promise<void> {
@@ -53,7 +54,7 @@ const save = () =>
     const school = draft.value!;
     await keep(school);
     draft.value = undefined;
-    notice.say(`${school.name} is saved. Sessions that were judged before keep their school.`);
+    notice.say(words.isSavedSessionsThatWere(school.name));
   });
 async function goBy({ id }: SavedSchool): Promise<void> {
   await request(schoolEndpoints.makeClubDefault, { params: { schoolId: id } });
@@ -63,7 +64,7 @@ const makeDefault = () =>
   carefully(async () => {
     const before = club.value;
     await goBy(picked.value!);
-    notice.say(`The club goes by ${picked.value!.name} now.`, before && (() => goBy(before)));
+    notice.say(words.theClubGoesByNow(picked.value!.name), before && (() => goBy(before)));
   });
 const remove = () =>
   carefully(async () => {
@@ -71,7 +72,7 @@ const remove = () =>
     await request(schoolEndpoints.removeSchool, { params: { schoolId: school.id } });
     pickedId.value = undefined;
     await catalogue.again();
-    notice.say(`${school.name} is removed.`, () => keep(school));
+    notice.say(words.isRemoved(school.name), () => keep(school));
   });
 </script>
 
@@ -79,8 +80,8 @@ const remove = () =>
   <div class="page">
     <div class="page-head">
       <div>
-        <h1>Schools</h1>
-        <p class="quiet">Where good coaches differ. A review keeps the school by which it was made.</p>
+        <h1>{{ words.schools }}</h1>
+        <p class="quiet">{{ words.whereGoodCoachesDifferA }}</p>
       </div>
       <VSelect
         v-if="!draft"
@@ -88,20 +89,20 @@ const remove = () =>
         :items="
           catalogue.schools.map(({ id, name, clubDefault }) => ({
             value: id,
-            title: clubDefault ? `${name} (the club’s)` : name,
+            title: clubDefault ? words.theClubs(name) : name,
           }))
         "
-        label="School"
+        :label="words.school"
         density="compact"
         hide-details
         class="pick"
         @update:model-value="pickedId = $event"
       />
-      <VTextField v-else v-model="draft.name" label="Name" density="compact" hide-details class="pick" maxlength="120" />
+      <VTextField v-else v-model="draft.name" :label="words.name" density="compact" hide-details class="pick" maxlength="120" />
     </div>
     <VAlert v-if="failure" type="warning" variant="tonal" density="compact" role="alert" class="mb-3">{{ failure }}</VAlert>
     <div v-if="shown" class="page-columns">
-      <section aria-label="Switches">
+      <section :aria-label="words.switches">
         <VRadioGroup
           v-for="{ id, name, question, choices } in switches"
           :key="id"
@@ -134,7 +135,13 @@ const remove = () =>
           @update:model-value="draft && $event && (draft.bookId = $event)"
         >
           <template #label>
-            <span><b>Numbers</b> Which book is counted by?</span>
+            <span>
+              <TextWith :text="words.whichBookIsCountedBy">
+                <template #field>
+                  <b>{{ words.numbers }}</b>
+                </template>
+              </TextWith>
+            </span>
           </template>
           <VRadio v-for="{ id, name } in catalogue.books" :key="id" :value="id" :label="name" color="primary" />
         </VRadioGroup>
@@ -142,36 +149,35 @@ const remove = () =>
       <aside>
         <div class="acts">
           <template v-if="draft">
-            <VBtn color="primary" @click="save">Save this school</VBtn>
-            <VBtn variant="text" @click="draft = undefined">Leave it</VBtn>
+            <VBtn color="primary" @click="save">{{ words.saveThisSchool }}</VBtn>
+            <VBtn variant="text" @click="draft = undefined">{{ words.leaveIt }}</VBtn>
           </template>
-          <p v-else-if="!mayChange" class="quiet">The head coach says by which school the club goes.</p>
+          <p v-else-if="!mayChange" class="quiet">{{ words.theHeadCoachSaysBy }}</p>
           <template v-else-if="picked">
-            <VBtn v-if="!picked.clubDefault" color="primary" @click="makeDefault">Make it the club’s</VBtn>
-            <VBtn v-if="!picked.ready" variant="outlined" @click="change">Change</VBtn>
-            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="copy">Copy and change</VBtn>
+            <VBtn v-if="!picked.clubDefault" color="primary" @click="makeDefault">{{ words.makeItTheClubs }}</VBtn>
+            <VBtn v-if="!picked.ready" variant="outlined" @click="change">{{ words.change }}</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiContentCopy" @click="copy">{{ words.copyAndChange }}</VBtn>
             <VBtn
               v-if="!picked.ready && !picked.clubDefault"
               :icon="mdiDeleteOutline"
               variant="text"
               size="small"
-              aria-label="Remove this school"
+              :aria-label="words.removeThisSchool"
               @click="remove"
             />
           </template>
         </div>
-        <h2>What would change</h2>
+        <h2>{{ words.whatWouldChange }}</h2>
         <p v-if="!draft && picked?.clubDefault" class="quiet">
-          The club goes by this one. New sessions are judged by it; trainees may have another.
+          {{ words.theClubGoesByThis }}
         </p>
         <template v-else>
           <p class="quiet">
-            Against {{ against?.name }}{{ draft ? ' as it is' : ', which the club goes by' }}:
-            {{ counted(differences.length, 'change') }}.
+            {{ words.againstChange(against?.name ?? '', draft ? words.asItIs : words.whichTheClubGoesBy, differences.length) }}
           </p>
           <SchoolDifferences :differences="differences" />
         </template>
-        <h2>A fault in every school</h2>
+        <h2>{{ words.aFaultInEverySchool }}</h2>
         <ul class="fixed bulleted">
           <li v-for="{ says } in fixedFaults" :key="says">{{ says }}</li>
         </ul>

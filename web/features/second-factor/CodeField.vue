@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { vTakeFocus } from '../../app/take-focus.ts';
+import { secondFactorWords as words } from './words.ts';
 
 /** Where the code of an app is typed, or one of the codes for when it is lost. */
 const {
   problem,
-  label = 'Code',
+  label = words.code,
   onceAsked = false,
 } = defineProps<{
   problem?: string | undefined;

@@ -1,21 +1,29 @@
 <script setup lang="ts">
+import { secondFactorWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 /** Codes for when the app is lost, shown this once. */
 const { codes } = defineProps<{ codes: readonly string[] }>();
 const emit = defineEmits<{ done: [] }>();
-const file = `data:text/plain;charset=utf-8,${encodeURIComponent(`Wax Fist: codes for when the app is lost, each good for once\n\n${codes.join('\n')}\n`)}`;
+const file = `data:text/plain;charset=utf-8,${encodeURIComponent(words.waxFistCodesForWhen(codes.join('\n')))}`;
 </script>
 
 <template>
-  <div class="kept" role="region" aria-label="Codes for when the app is lost">
-    <p><b>Keep these where your phone is not.</b> If the app is lost, each of them lets you in once. They are not shown again.</p>
+  <div class="kept" role="region" :aria-label="words.codesForWhenTheApp">
+    <p>
+      <TextWith :text="words.ifTheAppIsLost">
+        <template #part>
+          <b>{{ words.keepTheseWhereYourPhone }}</b>
+        </template>
+      </TextWith>
+    </p>
     <ol class="numbered">
       <li v-for="code in codes" :key="code">
         <code>{{ code }}</code>
       </li>
     </ol>
     <p class="acts">
-      <VBtn :href="file" download="wax-fist-codes.txt" variant="outlined">Save as a file</VBtn>
-      <VBtn variant="text" @click="emit('done')">I have them</VBtn>
+      <VBtn :href="file" download="wax-fist-codes.txt" variant="outlined">{{ words.saveAsAFile }}</VBtn>
+      <VBtn variant="text" @click="emit('done')">{{ words.iHaveThem }}</VBtn>
     </p>
   </div>
 </template>

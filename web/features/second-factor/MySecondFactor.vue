@@ -10,6 +10,7 @@ import { useAccount } from '../accounts/account-store.ts';
 import KeptCodes from './KeptCodes.vue';
 import PasswordAsked from './PasswordAsked.vue';
 import TakeSecret from './TakeSecret.vue';
+import { secondFactorWords as words } from './words.ts';
 
 /** A code besides the password: begun, in use, left. */
 const notice = useNotice();
@@ -33,34 +34,32 @@ async function leave(current: string): Promise<void> {
   await request(secondFactorEndpoints.leaveSecondFactor, { body: { current } });
   asked.value = codes.value = undefined;
   await again();
-  notice.say('Your password alone lets you in again.');
+  notice.say(words.yourPasswordAloneLetsYou);
 }
-const left = (many: number): string => (many === 1 ? 'one code' : `${many} codes`);
+const left = (many: number): string => (many === 1 ? words.oneCode : words.codesMany(many));
 </script>
 
 <template>
   <section aria-labelledby="second-factor">
-    <h2 id="second-factor">Second factor</h2>
+    <h2 id="second-factor">{{ words.secondFactor }}</h2>
     <PageState :failure="failure" :ready="mine !== undefined" @again="again">
       <template v-if="mine!.since">
         <p>
-          Since {{ dayAndTime(mine!.since) }} a code of your app is asked for besides the password. For when the app is lost there
-          are {{ left(mine!.codesLeft) }} left.
+          {{ words.sinceACodeOfYour(dayAndTime(mine!.since), left(mine!.codesLeft)) }}
         </p>
         <KeptCodes v-if="codes" :codes="codes" @done="codes = undefined" />
-        <PasswordAsked v-if="asked" act="Leave it" :send="leave" @cancel="asked = undefined" />
-        <p v-else-if="mine!.demanded" class="quiet">Your club asks for it.</p>
-        <VBtn v-else-if="!codes" variant="outlined" @click="asked = 'leave'">Leave the second factor</VBtn>
+        <PasswordAsked v-if="asked" :act="words.leaveIt" :send="leave" @cancel="asked = undefined" />
+        <p v-else-if="mine!.demanded" class="quiet">{{ words.yourClubAsksForIt }}</p>
+        <VBtn v-else-if="!codes" variant="outlined" @click="asked = 'leave'">{{ words.leaveTheSecondFactor }}</VBtn>
       </template>
       <template v-else>
-        <p v-if="mine!.demanded" class="sums-up">Your club asks for a second factor. Set it up here, then go on.</p>
+        <p v-if="mine!.demanded" class="sums-up">{{ words.yourClubAsksForA }}</p>
         <p class="quiet">
-          Whoever learns your password gets in. With a second factor they would need your phone as well: an app on it shows a code
-          that is another one every half minute.
+          {{ words.whoeverLearnsYourPasswordGets }}
         </p>
         <TakeSecret v-if="secret" :secret="secret" :send="take" @cancel="secret = undefined" />
-        <PasswordAsked v-else-if="asked" act="Go on" :send="offer" @cancel="asked = undefined" />
-        <VBtn v-else variant="outlined" @click="asked = 'offer'">Set it up</VBtn>
+        <PasswordAsked v-else-if="asked" :act="words.goOn" :send="offer" @cancel="asked = undefined" />
+        <VBtn v-else variant="outlined" @click="asked = 'offer'">{{ words.setItUp }}</VBtn>
       </template>
     </PageState>
   </section>

@@ -8,6 +8,7 @@ import PageState from '../../app/PageState.vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { roleNames } from '../people/role-names.ts';
+import { secondFactorWords as words } from './words.ts';
 
 /** Of whom the club demands a second factor. */
 const notice = useNotice();
@@ -19,8 +20,7 @@ async function demandOf(chosen: readonly Role[]): Promise<void> {
   const before = demand.value!.roles;
   try {
     demand.value = await request(secondFactorEndpoints.saveSecondFactorDemand, { body: { roles: [...chosen] } });
-    const says =
-      chosen.length === 0 ? 'A second factor is offered, and demanded of nobody.' : 'Who has none yet is asked at once.';
+    const says = chosen.length === 0 ? words.aSecondFactorIsOffered : words.whoHasNoneYetIs;
     notice.say(says, () => demandOf(before));
   } catch (error) {
     trouble.value = messageOf(error);
@@ -31,9 +31,9 @@ async function demandOf(chosen: readonly Role[]): Promise<void> {
 
 <template>
   <section aria-labelledby="second-factor-demand">
-    <h2 id="second-factor-demand">Second factor: demanded of</h2>
+    <h2 id="second-factor-demand">{{ words.secondFactorDemandedOf }}</h2>
     <PageState :failure="failure" :ready="demand !== undefined" @again="again">
-      <p class="quiet">They can do nothing else here until they have set one up. To everybody else it is offered.</p>
+      <p class="quiet">{{ words.theyCanDoNothingElse }}</p>
       <p v-if="trouble" role="alert" class="text-error">{{ trouble }}</p>
       <div class="acts">
         <VCheckbox

@@ -3,6 +3,8 @@ import { object, string } from 'yup';
 import { computed } from 'vue';
 import { useForm } from '../../app/use-form.ts';
 import CodeField from './CodeField.vue';
+import { secondFactorWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** A secret goes into an app, and the first code of it comes back. */
 const { secret, send: onward } = defineProps<{
@@ -10,7 +12,7 @@ const { secret, send: onward } = defineProps<{
   send: (code: string) => Promise<void>;
 }>();
 const emit = defineEmits<{ cancel: [] }>();
-const shape = object({ code: string().trim().required('The six digits that the app shows.') });
+const shape = object({ code: string().trim().required(words.theSixDigitsThatThe) });
 const { draft, problems, failure, busy, send } = useForm(shape, { code: '' });
 const picture = computed(() => `data:image/svg+xml,${encodeURIComponent(secret.picture)}`);
 /** As it is typed: four letters at a time. */
@@ -20,16 +22,20 @@ const typed = computed(() => secret.secret.match(/.{1,4}/g)!.join(' '));
 <template>
   <form novalidate @submit.prevent="send(({ code }) => onward(code))">
     <div class="app">
-      <img :src="picture" alt="The secret for your app, as a square code" width="168" height="168" />
+      <img :src="picture" :alt="words.theSecretForYourApp" width="168" height="168" />
       <p>
-        Let an app for one-time codes look at this square. No camera? Type <code>{{ typed }}</code> into it.
+        <TextWith :text="words.letAnAppForOne">
+          <template #code>
+            <code>{{ typed }}</code>
+          </template>
+        </TextWith>
       </p>
     </div>
-    <CodeField v-model="draft.code" label="The code that it shows now" :problem="problems.code" />
+    <CodeField v-model="draft.code" :label="words.theCodeThatItShows" :problem="problems.code" />
     <p v-if="failure" role="alert">{{ failure }}</p>
     <p class="acts">
-      <VBtn type="submit" color="primary" :loading="busy">Take it</VBtn>
-      <VBtn variant="text" @click="emit('cancel')">Not now</VBtn>
+      <VBtn type="submit" color="primary" :loading="busy">{{ words.takeIt }}</VBtn>
+      <VBtn variant="text" @click="emit('cancel')">{{ words.notNow }}</VBtn>
     </p>
   </form>
 </template>

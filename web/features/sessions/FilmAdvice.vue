@@ -8,6 +8,7 @@ import { computed } from 'vue';
 import { doubtInWords } from '../checklists/measured-words.ts';
 import { useWidenings } from '../point-checks/widenings-store.ts';
 import { adviceFor, placesInWords, settledSigns, viewsInWords } from './session-advice.ts';
+import { sessionsWords as words } from './words.ts';
 
 /** What the films of this session can settle of the open corrections, before anybody looks for it in vain. */
 const { session, checklists, corrections } = defineProps<{
@@ -20,20 +21,20 @@ const widenings = useWidenings();
 void widenings.load();
 const advice = computed(() => adviceFor(session, checklists, corrections, widenings.now));
 const places = computed(() => placesInWords(advice.value.places, advice.value.questions.length));
-const settledThere = { measure: 'there it is measured', eye: 'there the eye can tell', nothing: '' };
+const settledThere = { measure: words.thereItIsMeasured, eye: words.thereTheEyeCanTell, nothing: '' };
 const nameOf = ({ technique, checkpointId }: Correction): string =>
   `${techniqueName(checklists, technique)}: ${checkpointName(checklists, checkpointId).toLowerCase()}`;
 /** @param elsewhere whether the next line says from where to film instead */
 function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere: boolean): string {
   if (settles === 'nothing') return elsewhere ? `${reason.split(':')[0]}.` : reason;
-  const wide = doubt === undefined ? '' : `, ± ${doubtInWords(measure, doubt, session.trainee.stature)} a strike`;
-  return settles === 'measure' ? `Measured${wide}.` : `By eye. ${reason.replace(/\.$/, '')}${wide}.`;
+  const wide = doubt === undefined ? '' : words.aStrike(doubtInWords(measure, doubt, session.trainee.stature));
+  return settles === 'measure' ? words.measuredWide(wide) : words.byEye(reason.replace(/\.$/, ''), wide);
 }
 </script>
 
 <template>
   <section v-if="advice.questions.length > 0" aria-labelledby="settles">
-    <h2 id="settles">{{ session.films.length > 0 ? 'What these films can settle' : 'Where to put the camera' }}</h2>
+    <h2 id="settles">{{ session.films.length > 0 ? words.whatTheseFilmsCanSettle : words.whereToPutTheCamera }}</h2>
     <ul>
       <li v-for="{ correction, measure, films, better } in advice.questions" :key="correction.id">
         <b>{{ nameOf(correction) }}</b>
@@ -47,7 +48,7 @@ function said({ settles, doubt, reason }: FilmAdvice, measure: string, elsewhere
           </p>
           <p v-if="better">
             <VIcon :icon="mdiVideoOutline" size="18" />
-            <span>Film from the {{ viewsInWords(better.from) }}: {{ settledThere[better.settles] }}.</span>
+            <span>{{ words.filmFromThe(viewsInWords(better.from), settledThere[better.settles]) }}</span>
           </p>
         </div>
       </li>

@@ -8,6 +8,8 @@ import FormDialog from '../../app/FormDialog.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import SchoolDifferences from '../schools/SchoolDifferences.vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { sessionsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const account = useAccount();
 /** By which school and which checklists a session is judged, and the way to another, with what that would change. */
@@ -57,22 +59,34 @@ async function save(): Promise<void> {
 
 <template>
   <p class="judged">
-    Judged by <b>{{ session.judgedBy.name }}</b>, checklists of version
-    <b class="number">{{ session.checklistVersion }}</b><template v-if="older"> (the newest is {{ catalogue.version }})</template
-    >.
-    <button v-if="account.judges" type="button" class="no-print" @click="open = true">Judge by another</button>
+    <TextWith :text="words.judgedByChecklistsOfVersion">
+      <template #name>
+        <b>{{ session.judgedBy.name }}</b>
+      </template>
+      <template #checklistVersion>
+        <b class="number">{{ session.checklistVersion }}</b>
+      </template>
+      <template #newest>
+        <template v-if="older">{{ words.theNewestIs(catalogue.version) }}</template>
+      </template>
+      <template #change>
+        <button v-if="account.judges" type="button" class="no-print" @click="open = true">{{ words.judgeByAnother }}</button>
+      </template>
+    </TextWith>
   </p>
-  <FormDialog v-model="open" title="Judge this session by" :failure="failure" :busy="busy" save-name="Judge by it" @save="save">
-    <VSelect v-model="schoolId" :items="catalogue.schoolItems" label="School" />
-    <VCheckbox
-      v-if="older"
-      v-model="newest"
-      :label="`With the newest checklists, version ${catalogue.version}`"
-      density="compact"
-    />
-    <h3>What would change</h3>
+  <FormDialog
+    v-model="open"
+    :title="words.judgeThisSessionBy"
+    :failure="failure"
+    :busy="busy"
+    :save-name="words.judgeByIt"
+    @save="save"
+  >
+    <VSelect v-model="schoolId" :items="catalogue.schoolItems" :label="words.school" />
+    <VCheckbox v-if="older" v-model="newest" :label="words.withTheNewestChecklistsVersion(catalogue.version)" density="compact" />
+    <h3>{{ words.whatWouldChange }}</h3>
     <SchoolDifferences :differences="differences" />
-    <p class="quiet">Verdicts that were given stay as they are; bands, texts and proposals change.</p>
+    <p class="quiet">{{ words.verdictsThatWereGivenStay }}</p>
   </FormDialog>
 </template>
 

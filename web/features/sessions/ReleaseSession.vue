@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { sessionsWords as words } from './words.ts';
 
 /** To whom a review is given: coaches only, whoever signs in for the trainee, everybody of the club. */
 const { session, changed } = defineProps<{ session: SessionDetail; changed: () => Promise<unknown> }>();
@@ -18,17 +19,17 @@ const now = computed<ReleasedTo>(() => (session.shownToClub ? 'club' : session.r
 const name = session.trainee.name;
 const choices: Record<ReleasedTo, { says: string; what: string; button: string; icon: string; done: string }> = {
   coaches: {
-    ...{ says: 'Coaches only', what: 'Nobody else sees it.', button: 'Release', icon: mdiSendOutline },
-    done: 'Only coaches see this review now.',
+    ...{ says: words.coachesOnly, what: words.nobodyElseSeesIt, button: words.release, icon: mdiSendOutline },
+    done: words.onlyCoachesSeeThisReview,
   },
   themselves: {
-    ...{ says: name, what: 'Films, strikes, report, and the cards opened in it.', button: 'Released', icon: mdiSendCheckOutline },
-    done: `${name} sees this review now.`,
+    ...{ says: name, what: words.filmsStrikesReportAndThe, button: words.released, icon: mdiSendCheckOutline },
+    done: words.seesThisReviewNow(name),
   },
   club: {
-    says: 'Everybody of the club',
-    what: 'Others see films and strikes too, as long as those in them agree.',
-    ...{ button: 'Shown to the club', icon: mdiAccountGroupOutline, done: 'Everybody of the club sees this review now.' },
+    says: words.everybodyOfTheClub,
+    what: words.othersSeeFilmsAndStrikes,
+    ...{ button: words.shownToTheClub, icon: mdiAccountGroupOutline, done: words.everybodyOfTheClubSees },
   },
 };
 
@@ -51,7 +52,7 @@ async function release(to: ReleasedTo): Promise<void> {
     <template #activator="{ props }">
       <VBtn v-bind="props" variant="outlined" :prepend-icon="choices[now].icon">{{ choices[now].button }}</VBtn>
     </template>
-    <VList role="menu" aria-label="Who sees this review" max-width="360">
+    <VList role="menu" :aria-label="words.whoSeesThisReview" max-width="360">
       <VListItem
         v-for="to in releasedToWhom"
         :key="to"

@@ -13,6 +13,7 @@ import FormDialog from '../../app/FormDialog.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useForm } from '../../app/use-form.ts';
 import { localDay } from '@wax-fist/core/words';
+import { sessionsWords as words } from './words.ts';
 
 const notice = useNotice();
 const open = defineModel<boolean>({ required: true });
@@ -40,11 +41,11 @@ const { draft, problems, failure, busy, send } = useForm(sessionDraftShape, empt
 watch(open, (now) => now && Object.assign(draft, session ?? empty()));
 const { value: people } = useAnswer(() => everyRow((query) => request(traineeEndpoints.listTrainees, { query })));
 const holders = computed(() => [
-  { value: null, title: 'Nobody of the club' },
+  { value: null, title: words.nobodyOfTheClub },
   ...(people.value ?? []).filter(({ id }) => id !== traineeId).map(({ id, name }) => ({ value: id, title: name })),
 ]);
 const holderStances = [
-  { value: null, title: 'As usual, or no holder' },
+  { value: null, title: words.asUsualOrNoHolder },
   ...stances.map((stance) => ({ value: stance, title: stance })),
 ];
 /** Somebody stands on the other side of the pads. */
@@ -55,7 +56,7 @@ const save = (): Promise<void> =>
   send(async (body) => {
     await request(sessionEndpoints.saveSession, { params: { sessionId: body.id }, body });
     open.value = false;
-    notice.say('The session is saved.');
+    notice.say(words.theSessionIsSaved);
     emit('saved', body.id);
   });
 </script>
@@ -63,24 +64,24 @@ const save = (): Promise<void> =>
 <template>
   <FormDialog
     v-model="open"
-    :title="session ? 'Change the session' : 'Add a session'"
+    :title="session ? words.changeTheSession : words.addASession"
     :failure="failure"
     :busy="busy"
     @save="save"
   >
-    <VTextField v-model="draft.heldOn" label="Date" type="date" :max="localDay()" :error-messages="problems.heldOn" />
-    <VSelect v-model="draft.roundKind" label="What was hit" :items="[...roundKinds]" :error-messages="problems.roundKind" />
-    <VSelect v-model="draft.rung" label="Rung of the ladder" :items="rungItems" :error-messages="problems.rung" />
-    <VTextField v-model="draft.place" label="Place" :error-messages="problems.place" />
-    <VTextField v-model="draft.kit" label="Kit" placeholder="14 oz gloves, wraps" :error-messages="problems.kit" />
+    <VTextField v-model="draft.heldOn" :label="words.date" type="date" :max="localDay()" :error-messages="problems.heldOn" />
+    <VSelect v-model="draft.roundKind" :label="words.whatWasHit" :items="[...roundKinds]" :error-messages="problems.roundKind" />
+    <VSelect v-model="draft.rung" :label="words.rungOfTheLadder" :items="rungItems" :error-messages="problems.rung" />
+    <VTextField v-model="draft.place" :label="words.place" :error-messages="problems.place" />
+    <VTextField v-model="draft.kit" :label="words.kit" :placeholder="words.ozGlovesWraps" :error-messages="problems.kit" />
     <div v-if="withPads" class="two">
-      <VSelect v-model="draft.holderId" label="Who holds" :items="holders" :error-messages="problems.holderId" />
-      <VSelect v-model="draft.holderStance" label="Holder’s stance" :items="holderStances" />
+      <VSelect v-model="draft.holderId" :label="words.whoHolds" :items="holders" :error-messages="problems.holderId" />
+      <VSelect v-model="draft.holderStance" :label="words.holdersStance" :items="holderStances" />
     </div>
     <VTextarea
       v-model="draft.schoolNote"
-      label="School note"
-      hint="What the club wants to see here, where schools differ."
+      :label="words.schoolNote"
+      :hint="words.whatTheClubWantsTo"
       rows="2"
       auto-grow
       :error-messages="problems.schoolNote"

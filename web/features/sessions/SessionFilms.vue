@@ -5,7 +5,6 @@ import { filmExports, filmExportUrl } from '@wax-fist/contract/exports';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { stances, viewNames, views, type Stance, type View } from '@wax-fist/core/technique';
-import { counted } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAccount } from '../accounts/account-store.ts';
@@ -15,6 +14,7 @@ import TakeAlong from '../exports/TakeAlong.vue';
 import { useMarksBeside } from '../marks-elsewhere/marks-beside-store.ts';
 import { useRemoving } from '../removals/use-removing.ts';
 import SecondCoachDialog from '../reviewing/SecondCoachDialog.vue';
+import { sessionsWords as words } from './words.ts';
 
 /** The films of a session, and what can be done with each. */
 const { session } = defineProps<{ session: SessionDetail }>();
@@ -70,14 +70,14 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
       >{{ remark }}</VAlert
     >
     <p v-if="withdrawn > 0" class="quiet">
-      {{ counted(withdrawn, 'film') }} {{ withdrawn === 1 ? 'was' : 'were' }} withdrawn: only what was counted is left.
+      {{ words.filmsWithdrawn(withdrawn) }}
     </p>
     <ul v-if="shown.length > 0" class="list">
       <FilmRow v-for="film in shown" :key="film.id" :film="film">
         <template #view>
           <select
             :value="film.view"
-            :aria-label="`From where ${film.fileName} was filmed`"
+            :aria-label="words.fromWhereWasFilmed(film.fileName)"
             class="view"
             @change="setView(film, chosen($event) as View)"
           >
@@ -86,7 +86,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
           ·
           <select
             :value="film.stance ?? session.trainee.stance"
-            :aria-label="`Which foot leads in ${film.fileName}`"
+            :aria-label="words.whichFootLeadsIn(film.fileName)"
             class="view"
             @change="setStance(film, chosen($event) as Stance)"
           >
@@ -99,15 +99,15 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             variant="outlined"
             :prepend-icon="mdiRefresh"
             @click="act(film, 'retryFilm')"
-            >{{ film.state === 'stopped' ? 'Go on' : 'Try again' }}</VBtn
+            >{{ film.state === 'stopped' ? words.goOn : words.tryAgain }}</VBtn
           >
           <VBtn
             v-if="inWork(film)"
             :icon="mdiStop"
             size="small"
             variant="text"
-            :aria-label="`Stop working on ${film.fileName}`"
-            title="Stop working on this film"
+            :aria-label="words.stopWorkingOn(film.fileName)"
+            :title="words.stopWorkingOnThisFilm"
             @click="act(film, 'stopFilm')"
           />
           <VBtn
@@ -115,26 +115,26 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             color="primary"
             variant="tonal"
             :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }"
-            >Read its marks</VBtn
+            >{{ words.readItsMarks }}</VBtn
           >
-          <VBtn v-if="film.state === 'ready'" variant="outlined" :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }"
-            >Rounds</VBtn
-          >
+          <VBtn v-if="film.state === 'ready'" variant="outlined" :to="{ name: 'hits-and-rounds', params: { filmId: film.id } }">{{
+            words.rounds
+          }}</VBtn>
           <TakeAlong
             v-if="film.state === 'ready'"
             small
-            :label="`Take along, or read in, what stands beside ${film.fileName}`"
+            :label="words.takeAlongOrReadIn(film.fileName)"
             :files="film.strikes > 0 && account.judges ? textsOf(film) : []"
           >
-            <VListItem :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }" title="Read in marks made elsewhere" />
+            <VListItem :to="{ name: 'marks-elsewhere', params: { filmId: film.id } }" :title="words.readInMarksMadeElsewhere" />
           </TakeAlong>
           <VBtn
             v-if="account.judges && film.state === 'ready' && film.strikes > 0 && !film.secondCoach?.done"
             :icon="mdiAccountMultipleCheckOutline"
             size="small"
             variant="text"
-            :aria-label="`Have ${film.fileName} marked a second time`"
-            title="Have it marked a second time"
+            :aria-label="words.haveMarkedASecondTime(film.fileName)"
+            :title="words.haveItMarkedASecond"
             @click="twice = film"
           />
           <VBtn
@@ -144,24 +144,25 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             :icon="mdiDeleteOutline"
             size="small"
             variant="text"
-            :aria-label="`Remove ${film.fileName}`"
-            title="Remove this film"
+            :aria-label="words.removeFileName(film.fileName)"
+            :title="words.removeThisFilm"
             @click="removing = film"
           />
         </template>
       </FilmRow>
     </ul>
     <VDialog :model-value="removing !== undefined" max-width="480" @update:model-value="removing = undefined">
-      <VCard class="pa-6" :title="`Remove ${removing?.fileName}?`">
+      <VCard class="pa-6" :title="words.removeAskedFileName(removing?.fileName ?? '')">
         <p class="mb-4">
-          It goes with
           {{
-            removing && removing.strikes > 0 ? counted(removing.strikes, 'marked strike') : 'everything that was made from it'
-          }}. For a day it can be put back; then it is gone for good, from the disk as well.
+            words.itGoesWithForA(
+              removing && removing.strikes > 0 ? words.markedStrikes(removing.strikes) : words.everythingThatWasMadeFrom,
+            )
+          }}
         </p>
         <div class="acts">
-          <VBtn variant="text" @click="removing = undefined">Keep it</VBtn>
-          <VBtn color="error" @click="removeIt">Remove it</VBtn>
+          <VBtn variant="text" @click="removing = undefined">{{ words.keepIt }}</VBtn>
+          <VBtn color="error" @click="removeIt">{{ words.removeIt }}</VBtn>
         </div>
       </VCard>
     </VDialog>

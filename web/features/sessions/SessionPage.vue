@@ -33,6 +33,8 @@ import SessionDialog from './SessionDialog.vue';
 import SessionNotes from '../notes/SessionNotes.vue';
 import SessionFilms from './SessionFilms.vue';
 import WhatSessionSays from './WhatSessionSays.vue';
+import { sessionsWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const { sessionId } = defineProps<{ sessionId: string }>();
 const catalogue = useCatalogue();
@@ -102,15 +104,23 @@ whileTrue(working, lookAtWork, 1000);
             </p>
             <h1>{{ shortDay(page.session.heldOn) }}, {{ page.session.roundKind }}</h1>
             <p class="quiet">
-              Rung {{ page.session.rung }}: {{ rungName(page.session.rung)
-              }}<template v-if="page.session.place"> · {{ page.session.place }}</template
-              ><template v-if="page.session.kit"> · {{ page.session.kit }}</template>
+              <TextWith :text="words.rungRung(page.session.rung, rungName(page.session.rung))">
+                <template #place>
+                  <template v-if="page.session.place"> · {{ page.session.place }}</template>
+                </template>
+                <template #kit>
+                  <template v-if="page.session.kit"> · {{ page.session.kit }}</template>
+                </template>
+              </TextWith>
             </p>
             <p v-if="page.session.holder">
-              Pads held by
-              <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.holder.id } }">{{
-                page.session.holder.name
-              }}</RouterLink>
+              <TextWith :text="words.padsHeldBy">
+                <template #link>
+                  <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.holder.id } }">{{
+                    page.session.holder.name
+                  }}</RouterLink>
+                </template>
+              </TextWith>
             </p>
             <JudgedBy :session="page.session" @changed="again" />
             <p v-if="page.session.schoolNote">{{ page.session.schoolNote }}</p>
@@ -120,17 +130,21 @@ whileTrue(working, lookAtWork, 1000);
               variant="outlined"
               :prepend-icon="mdiFileDocumentOutline"
               :to="{ name: 'session-report', params: { sessionId } }"
-              >Report</VBtn
+              >{{ words.report }}</VBtn
             >
             <ReleaseSession :session="page.session" :changed="again" />
-            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">{{ words.change }}</VBtn>
           </span>
         </div>
 
         <div class="page-head films">
-          <h2>Films</h2>
-          <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" class="no-print" :to="{ name: 'filming', params: { sessionId } }"
-            >Film rounds now</VBtn
+          <h2>{{ words.films }}</h2>
+          <VBtn
+            variant="outlined"
+            :prepend-icon="mdiVideoPlus"
+            class="no-print"
+            :to="{ name: 'filming', params: { sessionId } }"
+            >{{ words.filmRoundsNow }}</VBtn
           >
         </div>
         <SessionFilms :session="page.session" @changed="again" />
@@ -141,14 +155,14 @@ whileTrue(working, lookAtWork, 1000);
         <FilmAdvice :session="page.session" :checklists="page.checklists" :corrections="page.corrections" />
 
         <div class="page-head films">
-          <h2 id="said">What this session says</h2>
+          <h2 id="said">{{ words.whatThisSessionSays }}</h2>
           <VBtn
             v-if="measures && measures.values.length > 0"
             variant="outlined"
             :prepend-icon="mdiChartTimelineVariant"
             class="no-print"
             :to="{ name: 'sheet', params: { sessionId } }"
-            >Sheet of strikes</VBtn
+            >{{ words.sheetOfStrikes }}</VBtn
           >
         </div>
         <WhatSessionSays
@@ -171,7 +185,7 @@ whileTrue(working, lookAtWork, 1000);
         <RemoveIt
           v-if="account.may(removalEndpoints.removeSession)"
           name="this session"
-          goes="It goes with its films, marks, notes, and the corrections that were opened in it."
+          :goes="words.itGoesWithItsFilms"
           :ask="() => request(removalEndpoints.removeSession, { params: { sessionId } })"
           :removed="() => router.replace({ name: 'trainee', params: { traineeId: page!.session.traineeId } })"
           :back="() => router.push({ name: 'session', params: { sessionId } })"

@@ -29,6 +29,7 @@ import FamilySign from '../checklists/FamilySign.vue';
 import MeasuredRateLine from '../measures/MeasuredRateLine.vue';
 import { ratesNobodyJudged, toldRate } from '../measures/sheet-rows.ts';
 import { useAccount } from '../accounts/account-store.ts';
+import { sessionsWords as words } from './words.ts';
 
 const account = useAccount();
 const {
@@ -113,7 +114,7 @@ const byTechnique = computed(() =>
     @open="opening = $event"
   />
   <div v-if="byTechnique.length === 0" class="empty">
-    Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.
+    {{ words.nothingIsJudgedYetReview }}
   </div>
   <section v-for="{ technique, rows, unjudged } in byTechnique" :key="technique">
     <h3>
@@ -123,11 +124,13 @@ const byTechnique = computed(() =>
     <table class="figures">
       <thead>
         <tr>
-          <th>Checkpoint</th>
-          <th class="figure">Faults of seen</th>
-          <th>Rate, with its {{ percent(intervalMass) }} interval</th>
-          <th>Level over sessions</th>
-          <th class="no-print"><span class="unseen">Correction</span></th>
+          <th>{{ words.checkpoint }}</th>
+          <th class="figure">{{ words.faultsOfSeen }}</th>
+          <th>{{ words.rateWithItsInterval(percent(intervalMass)) }}</th>
+          <th>{{ words.levelOverSessions }}</th>
+          <th class="no-print">
+            <span class="unseen">{{ words.correction }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -139,7 +142,7 @@ const byTechnique = computed(() =>
             <span class="what"><FamilySign :family="family" /> {{ name }}</span>
           </td>
           <td class="figure number">
-            {{ faultsOfSeen(now) }}<small v-if="byMeasure > 0" class="quiet">{{ byMeasure }} strikes by measure alone</small>
+            {{ faultsOfSeen(now) }}<small v-if="byMeasure > 0" class="quiet">{{ words.strikesByMeasureAlone(byMeasure) }}</small>
           </td>
           <td>
             <span class="rate"
@@ -161,22 +164,22 @@ const byTechnique = computed(() =>
               :icon="mdiMovieOpenOutline"
               size="small"
               variant="text"
-              :aria-label="`Montage of ${name.toLowerCase()}`"
-              title="Montage"
+              :aria-label="words.montageOf(name.toLowerCase())"
+              :title="words.montage"
               :to="{
                 name: 'montage',
                 params: { sessionId: session.id },
                 query: { technique, checkpoint: checkpointId, which: tally.fault > 0 ? 'faults' : 'clean' },
               }"
             />
-            <span v-if="correction" class="quiet">open: “{{ correction.cue }}”, aim {{ percent(correction.target) }}</span>
+            <span v-if="correction" class="quiet">{{ words.openAim(correction.cue, percent(correction.target)) }}</span>
             <VBtn
               v-else-if="account.judges"
               size="small"
               :variant="isSpotted(now) ? 'flat' : 'outlined'"
               :color="isSpotted(now) ? 'primary' : undefined"
               @click="opening = { technique, checkpointId }"
-              >Open a correction</VBtn
+              >{{ words.openACorrection }}</VBtn
             >
           </td>
         </tr>
@@ -187,7 +190,7 @@ const byTechnique = computed(() =>
               {{ checkpointName(checklists, rate.checkpointId) }}</span
             >
           </td>
-          <td class="figure quiet">not judged</td>
+          <td class="figure quiet">{{ words.notJudged }}</td>
           <td>
             <MeasuredRateLine :rate="rate" :measure="measureOf(rate.checkpointId)" :stature="session.trainee.stature" />
           </td>
@@ -198,7 +201,7 @@ const byTechnique = computed(() =>
               size="small"
               variant="outlined"
               @click="opening = { technique, checkpointId: rate.checkpointId }"
-              >Open a correction</VBtn
+              >{{ words.openACorrection }}</VBtn
             >
           </td>
         </tr>

@@ -12,6 +12,7 @@ import {
   type Widenings,
 } from '@wax-fist/core/measure';
 import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
+import { sessionsWords as words } from './words.ts';
 
 /** How it is drawn what settles something. */
 export const settledSigns: Readonly<Record<FilmAdvice['settles'], string>> = {
@@ -89,11 +90,9 @@ export function placesInWords(places: readonly CameraPlace[], questions: number)
   if (questions < 2) return '';
   return places
     .map(({ view, measure, eye }, at) => {
-      const settled = [measure > 0 && `${measure} measured`, eye > 0 && `${eye} by eye`].filter(Boolean).join(', ');
+      const settled = [measure > 0 && words.measuredMeasure(measure), eye > 0 && words.byEyeEye(eye)].filter(Boolean).join(', ');
       const from = viewsInWords([view]);
-      return at === 0
-        ? `One camera from the ${from} settles most: of ${questions}, ${settled}.`
-        : `A second one from the ${from} adds ${settled}.`;
+      return at === 0 ? words.oneCameraFromTheSettles(from, questions, settled) : words.aSecondOneFromThe(from, settled);
     })
     .join(' ');
 }

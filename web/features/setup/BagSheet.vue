@@ -12,6 +12,7 @@ import { computed } from 'vue';
 import BodyFigure from './BodyFigure.vue';
 import { toldInWords } from './told-words.ts';
 import type { SetUp } from './use-set-up.ts';
+import { setupWords as words } from './words.ts';
 
 /** Bags drawn to scale beside whoever hits them: one unit is a centimetre. */
 const { setUp } = defineProps<{ setUp: SetUp }>();
@@ -26,17 +27,17 @@ const uppercut = computed(() => uppercutBagFor(setUp.opponent.value));
 const up = (height: number): number => room.floor - height;
 const bag = { width: 36, bottom: 45, top: 205 } as const;
 const rows = computed(() => [
-  { name: 'Speed bag: board, underside', told: speed.value.board },
-  { name: 'Speed bag: belly, at the mouth', told: speed.value.belly },
-  ...targets.value.map(({ name, height }) => ({ name: `Heavy bag: ${name.toLowerCase()}`, told: height })),
-  { name: 'Uppercut bag: from', told: uppercut.value.bottom },
-  { name: 'Uppercut bag: to', told: uppercut.value.top },
+  { name: words.speedBagBoardUnderside, told: speed.value.board },
+  { name: words.speedBagBellyAtThe, told: speed.value.belly },
+  ...targets.value.map(({ name, height }) => ({ name: words.heavyBag(name.toLowerCase()), told: height })),
+  { name: words.uppercutBagFrom, told: uppercut.value.bottom },
+  { name: words.uppercutBagTo, told: uppercut.value.top },
 ]);
 </script>
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${room.wide} ${room.high}`" role="img" aria-label="Bags and trainee, drawn to scale">
+    <svg :viewBox="`0 0 ${room.wide} ${room.high}`" role="img" :aria-label="words.bagsAndTraineeDrawnTo">
       <line x1="0" :x2="room.wide" :y1="room.floor" :y2="room.floor" class="floor" />
       <!-- Speed bag and its board. -->
       <rect :x="places.speed - 40" :y="up(speed.board.value) - 4" width="80" height="4" class="board" />
@@ -52,8 +53,10 @@ const rows = computed(() => [
         :y2="up(speed.belly.value)"
         class="measure"
       />
-      <text :x="places.speed - 46" :y="up(speed.board.value) - 8">board {{ lengthInWords(speed.board.value, units) }}</text>
-      <text :x="places.speed - 24" :y="up(speed.belly.value) + 3" text-anchor="end">mouth</text>
+      <text :x="places.speed - 46" :y="up(speed.board.value) - 8">
+        {{ words.boardBoard(lengthInWords(speed.board.value, units)) }}
+      </text>
+      <text :x="places.speed - 24" :y="up(speed.belly.value) + 3" text-anchor="end">{{ words.mouth }}</text>
 
       <g :transform="`translate(${places.trainee} ${room.floor})`"><BodyFigure :stature="body.stature" :arm-out="reach" /></g>
 
@@ -95,20 +98,19 @@ const rows = computed(() => [
         class="bag"
       />
       <text :x="places.uppercut" :y="up(uppercut.bottom.value) + 12" text-anchor="middle">
-        {{ lengthInWords(uppercut.bottom.value, units) }} to {{ lengthInWords(uppercut.top.value, units) }}
+        {{ words.toBottom(lengthInWords(uppercut.bottom.value, units), lengthInWords(uppercut.top.value, units)) }}
       </text>
     </svg>
     <figcaption>
-      Nothing below the belt line, nothing behind the side seams. Train at your own height, or a little above. A speed bag that
-      hangs off by more than {{ smallLengthInWords(speedBagTolerance, units) }} is struck upward, or down.
+      {{ words.nothingBelowTheBeltLine(smallLengthInWords(speedBagTolerance, units)) }}
     </figcaption>
   </figure>
   <table class="told">
     <thead>
       <tr>
-        <th>From the floor</th>
-        <th>Height</th>
-        <th>Where it comes from</th>
+        <th>{{ words.fromTheFloor }}</th>
+        <th>{{ words.height }}</th>
+        <th>{{ words.whereItComesFrom }}</th>
       </tr>
     </thead>
     <tbody>

@@ -17,6 +17,7 @@ import { computed, ref } from 'vue';
 import BodyFigure from './BodyFigure.vue';
 import { toldInWords } from './told-words.ts';
 import type { SetUp } from './use-set-up.ts';
+import { setupWords as words } from './words.ts';
 
 /** Where a camera stands, what its frames tell, how it blurs, and the light it takes. */
 const { setUp } = defineProps<{ setUp: SetUp }>();
@@ -39,27 +40,23 @@ const x = 60;
     <VSelect
       v-model="lensAt"
       :items="lenses.map(({ name }, value) => ({ value, title: name }))"
-      label="Camera"
+      :label="words.camera"
       density="compact"
       hide-details
     />
     <VSelect
       v-model="held"
       :items="[
-        { value: 'across', title: 'On its side' },
-        { value: 'upright', title: 'Upright' },
+        { value: 'across', title: words.onItsSide },
+        { value: 'upright', title: words.upright },
       ]"
-      label="Held"
+      :label="words.held"
       density="compact"
       hide-details
     />
   </div>
   <figure>
-    <svg
-      :viewBox="`0 0 ${Math.max(420, x + distance + 60)} 290`"
-      role="img"
-      aria-label="Trainee and camera, from the side and to scale"
-    >
+    <svg :viewBox="`0 0 ${Math.max(420, x + distance + 60)} 290`" role="img" :aria-label="words.traineeAndCameraFromThe">
       <line x1="0" :x2="x + distance + 60" :y1="floor" :y2="floor" class="floor" />
       <path
         :d="`M${x + distance} ${floor - navel.value} L${x} ${floor - navel.value - half} L${x} ${floor - navel.value + half} Z`"
@@ -72,37 +69,40 @@ const x = 60;
       <text :x="x + distance / 2" :y="floor - 4" text-anchor="middle">{{ lengthInWords(distance, units) }}</text>
     </svg>
     <figcaption>
-      {{ lengthInWords(distance, units) }} away at the least, so that the whole body is in it and a seventh more; its lens at the
-      navel, {{ toldInWords(navel, units) }}. For a side view square to the line of attack:
-      {{ lengthInWords(widthSeen(distance, other), units) }}
-      of the room are in the picture.
+      {{
+        words.awayAtTheLeastSo(
+          lengthInWords(distance, units),
+          toldInWords(navel, units),
+          lengthInWords(widthSeen(distance, other), units),
+        )
+      }}
     </figcaption>
   </figure>
   <div class="tables">
     <table class="told">
       <thead>
         <tr>
-          <th>Frames a second</th>
-          <th>of a jab</th>
-          <th>a moment</th>
-          <th>a time</th>
+          <th>{{ words.framesASecond }}</th>
+          <th>{{ words.ofAJab }}</th>
+          <th>{{ words.aMoment }}</th>
+          <th>{{ words.aTime }}</th>
         </tr>
       </thead>
       <tbody class="number">
         <tr v-for="{ rate, frames, moment, duration } in frameRates.map(rateSays)" :key="rate">
           <td>{{ rate }}</td>
-          <td>{{ frames[0] }}–{{ frames[1] }} frames</td>
-          <td>± {{ Math.round(moment) }} ms</td>
-          <td>± {{ Math.round(duration) }} ms</td>
+          <td>{{ words.framesFrames(frames[0], frames[1]) }}</td>
+          <td>{{ words.msMoment(Math.round(moment)) }}</td>
+          <td>{{ words.msMoment(Math.round(duration)) }}</td>
         </tr>
       </tbody>
     </table>
     <table class="told">
       <thead>
         <tr>
-          <th>Shutter</th>
-          <th>a fist blurs</th>
-          <th>light</th>
+          <th>{{ words.shutter }}</th>
+          <th>{{ words.aFistBlurs }}</th>
+          <th>{{ words.light }}</th>
         </tr>
       </thead>
       <tbody>
@@ -112,15 +112,15 @@ const x = 60;
             {{ smallLengthInWords(blurOf(shutter)[0], units) }} – {{ smallLengthInWords(blurOf(shutter)[1], units) }}
           </td>
           <td>
-            <span class="number">{{ Math.round(lightFor(shutter)) }}</span> lux: {{ roomFor(shutter)?.name ?? 'sun' }}
+            <span class="number">{{ Math.round(lightFor(shutter)) }}</span>
+            {{ words.luxName(roomFor(shutter)?.name ?? words.sun) }}
           </td>
         </tr>
       </tbody>
     </table>
   </div>
   <p class="quiet">
-    A jab flies for 100 to 200 ms; a fist is 7 to 10 m a second quick. A moment is told no better than half of the gap between two
-    frames. Light after the meter’s constant of 250 (ISO 2720), for a lens of f/1.8 at a sensitivity of 800.
+    {{ words.aJabFliesForTo }}
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { stances } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { toldInWords } from './told-words.ts';
 import type { SetUp } from './use-set-up.ts';
+import { setupWords as words } from './words.ts';
 
 /** The floor from above, to scale: marks before the bag for both leads, and the box in which one stands. */
 const { setUp } = defineProps<{ setUp: SetUp }>();
@@ -29,17 +30,17 @@ const rows = computed(() => [
     says,
     told: distance,
   })),
-  { name: 'Stance, sideways', says: 'Between the middles of both feet.', told: box.value.width },
-  { name: 'Stance, front to back', says: 'From ankle to ankle.', told: box.value.length },
+  { name: words.stanceSideways, says: words.betweenTheMiddlesOfBoth, told: box.value.width },
+  { name: words.stanceFrontToBack, says: words.fromAnkleToAnkle, told: box.value.length },
 ]);
 </script>
 
 <template>
   <figure>
-    <svg viewBox="0 0 320 190" role="img" aria-label="Marks on the floor, from above and to scale">
+    <svg viewBox="0 0 320 190" role="img" :aria-label="words.marksOnTheFloorFrom">
       <g v-for="lane in lanes" :key="lane.stance">
         <circle :cx="bag.face - bag.radius" :cy="lane.y" :r="bag.radius" class="bag" />
-        <text x="2" :y="lane.y - bag.radius - 6">{{ lane.stance === 'orthodox' ? 'Left leads' : 'Right leads' }}</text>
+        <text x="2" :y="lane.y - bag.radius - 6">{{ lane.stance === 'orthodox' ? words.leftLeads : words.rightLeads }}</text>
         <g v-for="mark in marks" :key="mark.range">
           <line
             :x1="bag.face + mark.distance.value"
@@ -74,16 +75,15 @@ const rows = computed(() => [
       </g>
     </svg>
     <figcaption>
-      Tape for the toes of the lead foot, from the face of the bag as it hangs still; the feet stand just outside. Toes are taken
-      to stand below the lead shoulder: whoever leans or turns more moves the tape once they have tried it.
+      {{ words.tapeForTheToesOf }}
     </figcaption>
   </figure>
   <table class="told">
     <thead>
       <tr>
-        <th>Range</th>
-        <th>From the bag</th>
-        <th>What it is</th>
+        <th>{{ words.range }}</th>
+        <th>{{ words.fromTheBag }}</th>
+        <th>{{ words.whatItIs }}</th>
       </tr>
     </thead>
     <tbody>

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { padTable } from '@wax-fist/core/setup';
+import { setupWords as words } from './words.ts';
 </script>
 
 <template>
-  <div role="region" aria-label="Which pad for what" tabindex="0" :style="{ overflowX: 'auto' }">
+  <div role="region" :aria-label="words.whichPadForWhat" tabindex="0" :style="{ overflowX: 'auto' }">
     <table class="told">
       <thead>
         <tr>
-          <th>For</th>
-          <th>Pad</th>
-          <th>Held</th>
-          <th>Where</th>
-          <th>Holder’s feet</th>
-          <th>Look after</th>
+          <th>{{ words.for }}</th>
+          <th>{{ words.pad }}</th>
+          <th>{{ words.held }}</th>
+          <th>{{ words.where }}</th>
+          <th>{{ words.holdersFeet }}</th>
+          <th>{{ words.lookAfter }}</th>
         </tr>
       </thead>
       <tbody>

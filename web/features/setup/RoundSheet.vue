@@ -2,6 +2,8 @@
 import { roundSums } from '@wax-fist/core/setup';
 import { clockTime } from '@wax-fist/core/words';
 import { computed, reactive } from 'vue';
+import { setupWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** Rounds, work, rest and pace, and what they come to. */
 const asked = reactive({ rounds: 3, work: 120, rest: 60, warmUp: 360, pace: 40, begins: '18:00' });
@@ -14,11 +16,11 @@ const onWall = (seconds: number): string => {
   return `${two(Math.floor(at / 60) % 24)}:${two(at % 60)}:${two(seconds % 60)}`;
 };
 const fields = [
-  { key: 'rounds', label: 'Rounds', suffix: '', step: 1, min: 1, max: 30 },
-  { key: 'work', label: 'Work', suffix: 's', step: 10, min: 5, max: 900 },
-  { key: 'rest', label: 'Rest', suffix: 's', step: 10, min: 0, max: 600 },
-  { key: 'warmUp', label: 'Warm-up', suffix: 's', step: 30, min: 0, max: 3600 },
-  { key: 'pace', label: 'Strikes a minute', suffix: '', step: 5, min: 0, max: 300 },
+  { key: 'rounds', label: words.rounds, suffix: '', step: 1, min: 1, max: 30 },
+  { key: 'work', label: words.work, suffix: 's', step: 10, min: 5, max: 900 },
+  { key: 'rest', label: words.rest, suffix: 's', step: 10, min: 0, max: 600 },
+  { key: 'warmUp', label: words.warmUp, suffix: 's', step: 30, min: 0, max: 3600 },
+  { key: 'pace', label: words.strikesAMinute, suffix: '', step: 5, min: 0, max: 300 },
 ] as const;
 </script>
 
@@ -37,18 +39,30 @@ const fields = [
       density="compact"
       hide-details
     />
-    <VTextField v-model="asked.begins" label="Begins at" type="time" density="compact" hide-details />
+    <VTextField v-model="asked.begins" :label="words.beginsAt" type="time" density="compact" hide-details />
   </div>
   <p class="sum">
-    <b class="number">{{ clockTime(sums.total) }}</b> in all, <b class="number">{{ clockTime(sums.worked) }}</b> of work, about
-    <b class="number">{{ sums.hits }}</b> strikes; over at <b class="number">{{ onWall(sums.total) }}</b>
+    <TextWith :text="words.inAllOfWorkAbout">
+      <template #total>
+        <b class="number">{{ clockTime(sums.total) }}</b>
+      </template>
+      <template #worked>
+        <b class="number">{{ clockTime(sums.worked) }}</b>
+      </template>
+      <template #hits>
+        <b class="number">{{ sums.hits }}</b>
+      </template>
+      <template #total2>
+        <b class="number">{{ onWall(sums.total) }}</b>
+      </template>
+    </TextWith>
   </p>
   <table class="told">
     <thead>
       <tr>
-        <th>Round</th>
-        <th>begins</th>
-        <th>ends</th>
+        <th>{{ words.round }}</th>
+        <th>{{ words.begins }}</th>
+        <th>{{ words.ends }}</th>
       </tr>
     </thead>
     <tbody class="number">

@@ -8,6 +8,8 @@ import FloorSheet from './FloorSheet.vue';
 import PadSheet from './PadSheet.vue';
 import RoundSheet from './RoundSheet.vue';
 import { useSetUp } from './use-set-up.ts';
+import { setupWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 /** How a room is set up for somebody: drawn to scale, to be printed and taped. */
 const route = useRoute();
@@ -15,11 +17,11 @@ const router = useRouter();
 const setUp = useSetUp(typeof route.query.trainee === 'string' ? route.query.trainee : undefined);
 const { typed, problems, units, whom, trainees, trainee } = setUp;
 const sheets: readonly { id: string; name: string; sheet: Component; body: boolean }[] = [
-  { id: 'bags', name: 'Bags', sheet: BagSheet, body: true },
-  { id: 'floor', name: 'Floor marks', sheet: FloorSheet, body: true },
-  { id: 'camera', name: 'Camera', sheet: CameraSheet, body: true },
-  { id: 'rounds', name: 'Rounds', sheet: RoundSheet, body: false },
-  { id: 'pads', name: 'Pads', sheet: PadSheet, body: false },
+  { id: 'bags', name: words.bags, sheet: BagSheet, body: true },
+  { id: 'floor', name: words.floorMarks, sheet: FloorSheet, body: true },
+  { id: 'camera', name: words.camera, sheet: CameraSheet, body: true },
+  { id: 'rounds', name: words.rounds, sheet: RoundSheet, body: false },
+  { id: 'pads', name: words.pads, sheet: PadSheet, body: false },
 ];
 const open = computed(() => sheets.find(({ id }) => id === route.query.sheet) ?? sheets[0]!);
 const to = (query: Record<string, string | null>) => void router.replace({ name: 'set-up', query: { ...route.query, ...query } });
@@ -30,11 +32,17 @@ const print = (): void => window.print();
   <div class="page set-up">
     <div class="page-head">
       <h1>
-        Set-up<template v-if="trainee && open.body"> for {{ trainee.name }}</template>
+        <TextWith :text="words.setUp">
+          <template #name>
+            <template v-if="trainee && open.body">{{ words.forName(trainee.name) }}</template>
+          </template>
+        </TextWith>
       </h1>
-      <span class="acts no-print"><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn></span>
+      <span class="acts no-print"
+        ><VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn></span
+      >
     </div>
-    <nav class="sheets no-print" aria-label="Sheets">
+    <nav class="sheets no-print" :aria-label="words.sheets">
       <RouterLink
         v-for="{ id, name } in sheets"
         :key="id"
@@ -43,13 +51,13 @@ const print = (): void => window.print();
         >{{ name }}</RouterLink
       >
     </nav>
-    <form v-if="open.body" class="asked no-print" aria-label="For whom" @submit.prevent>
+    <form v-if="open.body" class="asked no-print" :aria-label="words.forWhom" @submit.prevent>
       <VAutocomplete
         v-model="whom"
         :items="trainees ?? []"
         item-value="id"
         item-title="name"
-        label="Trainee"
+        :label="words.trainee"
         clearable
         density="compact"
         hide-details
@@ -57,15 +65,15 @@ const print = (): void => window.print();
       />
       <VTextField
         v-model="typed.stature"
-        label="Stature"
+        :label="words.stature"
         density="compact"
         :error-messages="problems.stature"
         hide-details="auto"
       />
       <VTextField
         v-model="typed.reach"
-        label="Reach, shoulder to knuckles"
-        placeholder="from the stature"
+        :label="words.reachShoulderToKnuckles"
+        :placeholder="words.fromTheStature"
         density="compact"
         :error-messages="problems.reach"
         hide-details="auto"
@@ -73,8 +81,8 @@ const print = (): void => window.print();
       <VTextField
         v-if="open.id === 'bags'"
         v-model="typed.opponent"
-        label="Opponent’s stature"
-        placeholder="the same"
+        :label="words.opponentsStature"
+        :placeholder="words.theSame"
         density="compact"
         :error-messages="problems.opponent"
         hide-details="auto"
@@ -82,14 +90,22 @@ const print = (): void => window.print();
       <VTextField
         v-if="open.id === 'bags'"
         v-model="typed.bellyToTop"
-        label="Speed bag, belly to top"
+        :label="words.speedBagBellyToTop"
         density="compact"
         :error-messages="problems.bellyToTop"
         hide-details="auto"
       />
-      <VBtnToggle v-model="units" mandatory density="compact" color="primary" variant="outlined" divided aria-label="Units">
-        <VBtn value="metric">cm</VBtn>
-        <VBtn value="imperial">ft, in</VBtn>
+      <VBtnToggle
+        v-model="units"
+        mandatory
+        density="compact"
+        color="primary"
+        variant="outlined"
+        divided
+        :aria-label="words.units"
+      >
+        <VBtn value="metric">{{ words.cm }}</VBtn>
+        <VBtn value="imperial">{{ words.ftIn }}</VBtn>
       </VBtnToggle>
     </form>
     <component :is="open.sheet" :set-up="setUp" />

@@ -6,13 +6,14 @@ import type { Centimetres } from '@wax-fist/core/units';
 import { computed, reactive, ref, watch } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { setupWords as words } from './words.ts';
 
 /** What is possible at all, in centimetres. */
 const possible = {
-  stature: { what: 'Stature', least: 90, most: 230 },
-  opponent: { what: 'Opponent’s stature', least: 90, most: 230 },
-  reach: { what: 'Reach', least: 30, most: 110 },
-  bellyToTop: { what: 'Belly to top', least: 8, most: 60 },
+  stature: { what: words.stature, least: 90, most: 230 },
+  opponent: { what: words.opponentsStature, least: 90, most: 230 },
+  reach: { what: words.reach, least: 30, most: 110 },
+  bellyToTop: { what: words.bellyToTop, least: 8, most: 60 },
 } as const;
 export type SetUpField = keyof typeof possible;
 /** Where nobody has typed anything. */

@@ -15,6 +15,7 @@ import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { schoolPicture, shippedStill, type Still } from './shipped-stills.ts';
 import StillPicture from './StillPicture.vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { stillsWords as words } from './words.ts';
 
 const account = useAccount();
 /** How one checkpoint of a technique should look, and how not: the club's own frames, else the ones that ship. */
@@ -93,25 +94,22 @@ const take = (kind: Kind) => {
   const [fromFrame, toFrame] = strike && strike[0] <= frame && frame <= strike[1] ? strike : [null, null];
   return act(
     keep({ ...params(kind), filmId, frame, fromFrame, toFrame }).then(() =>
-      notice.say(
-        `This ${fromFrame === null ? 'frame' : 'strike'} is shown from now on, to the whole club.`,
-        backTo(kind, before),
-      ),
+      notice.say(words.thisIsShownFromNow(fromFrame === null ? words.frame : words.strike), backTo(kind, before)),
     ),
   );
 };
 const letGo = (kind: Kind) => {
   const before = own(kind);
-  return act(drop(kind).then(() => notice.say('The rendered example is shown again.', backTo(kind, before))));
+  return act(drop(kind).then(() => notice.say(words.theRenderedExampleIsShown, backTo(kind, before))));
 };
 /** Which of the two is played. */
 const playing = ref<Kind>();
 const canPlay = (still: ReferenceStill | undefined): boolean => typeof still?.fromFrame === 'number';
-const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
+const names: Record<Kind, string> = { clean: words.so, fault: words.notSo };
 </script>
 
 <template>
-  <aside class="pair" aria-label="How it should look">
+  <aside class="pair" :aria-label="words.howItShouldLook">
     <figure v-for="{ kind, still, opened: from, picture } in shown" :key="kind">
       <FrameLoop
         v-if="still && from && playing === kind"
@@ -123,10 +121,10 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
         class="still"
       />
       <FrameStill v-else-if="still && from" :source="from.source" :index="still.frame" :height="150" class="still" />
-      <StillPicture v-else-if="picture" :still="picture" :alt="`${names[kind]}: rendered example`" />
-      <p v-else class="still none quiet">No picture yet.</p>
+      <StillPicture v-else-if="picture" :still="picture" :alt="words.renderedExample(names[kind])" />
+      <p v-else class="still none quiet">{{ words.noPictureYet }}</p>
       <figcaption>
-        <b>{{ names[kind] }}</b><span class="quiet">{{ still ? ', from our own footage' : picture ? ', rendered' : '' }}</span>
+        <b>{{ names[kind] }}</b><span class="quiet">{{ still ? words.fromOurOwnFootage : picture ? words.rendered : '' }}</span>
         <button
           v-if="canPlay(still)"
           type="button"
@@ -134,14 +132,14 @@ const names: Record<Kind, string> = { clean: 'So', fault: 'Not so' };
           :aria-pressed="playing === kind"
           @click="playing = playing === kind ? undefined : kind"
         >
-          {{ playing === kind ? 'Stop' : 'Play the strike' }}
+          {{ playing === kind ? words.stop : words.playTheStrike }}
         </button>
-        <button v-if="account.judges" type="button" @click="take(kind)">Take the frame on show</button>
-        <button v-if="still && account.judges" type="button" @click="letGo(kind)">As it ships</button>
+        <button v-if="account.judges" type="button" @click="take(kind)">{{ words.takeTheFrameOnShow }}</button>
+        <button v-if="still && account.judges" type="button" @click="letGo(kind)">{{ words.asItShips }}</button>
       </figcaption>
     </figure>
     <p v-if="failure" role="alert" class="failure">{{ failure }}</p>
-    <button type="button" class="close" aria-label="Put the reference away" @click="$emit('close')">×</button>
+    <button type="button" class="close" :aria-label="words.putTheReferenceAway" @click="$emit('close')">×</button>
   </aside>
 </template>
 

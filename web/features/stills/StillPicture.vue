@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Still } from './shipped-stills.ts';
+import { stillsWords as words } from './words.ts';
 
 /** A still that ships, cut to what its row is about; a press shows the whole figure, and the part again. */
 const { still, alt = '' } = defineProps<{ still: Still; alt?: string }>();
@@ -18,7 +19,7 @@ const placed = computed(() => {
     :is="still.area ? 'button' : 'div'"
     :type="still.area && 'button'"
     class="still-picture"
-    :title="still.area && (whole ? 'Only what this is about' : 'The whole figure')"
+    :title="still.area && (whole ? words.onlyWhatThisIsAbout : words.theWholeFigure)"
     @click="whole = !whole"
   >
     <img :src="still.src" :alt="alt" loading="lazy" :style="placed" />

@@ -3,13 +3,14 @@ import { mdiMinus } from '@mdi/js';
 import type { MustHave, TestLead } from '@wax-fist/core/syllabus';
 import { computed } from 'vue';
 import type { TestSheetInHand } from './use-test-sheet.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** A must-have at a test, counted strike by strike. */
 const { mustHave, lead, sheet } = defineProps<{ mustHave: MustHave; lead: TestLead; stands: string; sheet: TestSheetInHand }>();
 const counted = computed(() => sheet.countOf({ technique: mustHave.technique, checkpointId: mustHave.checkpointId, lead }));
 const kinds = [
-  { key: 'clean', name: 'Clean' },
-  { key: 'fault', name: 'Fault' },
+  { key: 'clean', name: words.clean },
+  { key: 'fault', name: words.fault },
 ] as const;
 </script>
 
@@ -27,7 +28,7 @@ const kinds = [
         variant="text"
         size="small"
         :disabled="counted[key] === 0"
-        :aria-label="`${name}: one less`"
+        :aria-label="words.oneLess(name)"
         @click="sheet.count(counted, { [key]: counted[key] - 1 })"
       />
     </span>

@@ -11,6 +11,7 @@ import { request } from '../../app/request.ts';
 import CombinationField from '../calls/CombinationField.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import MustHavesField from './MustHavesField.vue';
+import { syllabusWords as words } from './words.ts';
 
 /** A course as it is written: what its test asks, and its weeks. */
 const { from } = defineProps<{ from: SavedCourse }>();
@@ -43,18 +44,18 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <form class="form" :aria-label="`Change ${from.name || 'a course'}`" novalidate @submit.prevent="save">
-    <VTextField v-model="draft.name" label="Name" hide-details />
+  <form class="form" :aria-label="words.changeName(from.name || words.aCourse)" novalidate @submit.prevent="save">
+    <VTextField v-model="draft.name" :label="words.name" hide-details />
     <div class="row">
       <VSelect
         v-model="draft.leadsTo"
-        label="Whoever passes is"
+        :label="words.whoeverPassesIs"
         :items="grades.map((value) => ({ value, title: gradeNames[value] }))"
         hide-details
       />
       <VNumberInput
         v-model="passMark"
-        label="Pass mark, clean"
+        :label="words.passMarkClean"
         suffix="%"
         :min="50"
         :max="99"
@@ -62,43 +63,45 @@ async function save(): Promise<void> {
         control-variant="stacked"
         hide-details
       />
-      <VNumberInput v-model="draft.credits" label="Credits" :min="0" :max="300" control-variant="stacked" hide-details />
+      <VNumberInput v-model="draft.credits" :label="words.credits" :min="0" :max="300" control-variant="stacked" hide-details />
       <VNumberInput
         v-model="draft.creditsAWeek"
-        label="of a week at most"
+        :label="words.ofAWeekAtMost"
         :min="1"
         :max="7"
         control-variant="stacked"
         hide-details
       />
     </div>
-    <VCheckbox v-model="draft.bothLeads" label="Everything with either foot in front" density="compact" hide-details />
+    <VCheckbox v-model="draft.bothLeads" :label="words.everythingWithEitherFootIn" density="compact" hide-details />
 
-    <h3>Sets, by heart</h3>
+    <h3>{{ words.setsByHeart }}</h3>
     <ul>
       <li v-for="(set, place) in draft.sets" :key="set.id" class="set">
-        <VTextField v-model="set.name" label="Name" density="compact" hide-details />
-        <CombinationField v-model="set.recipe" label="Called" :book="book" :catalogue="catalogue.newest" />
+        <VTextField v-model="set.name" :label="words.name" density="compact" hide-details />
+        <CombinationField v-model="set.recipe" :label="words.called" :book="book" :catalogue="catalogue.newest" />
         <VBtn
           :icon="mdiClose"
           variant="text"
-          :aria-label="`Without ${set.name || 'this set'}`"
+          :aria-label="words.withoutName(set.name || words.thisSet)"
           @click="draft.sets.splice(place, 1)"
         />
       </li>
     </ul>
-    <VBtn variant="text" :prepend-icon="mdiPlus" @click="draft.sets.push({ id: uuid(), name: '', recipe: '' })">A set</VBtn>
+    <VBtn variant="text" :prepend-icon="mdiPlus" @click="draft.sets.push({ id: uuid(), name: '', recipe: '' })">{{
+      words.aSet
+    }}</VBtn>
 
-    <h3>Must-haves</h3>
+    <h3>{{ words.mustHaves }}</h3>
     <MustHavesField v-model="draft.mustHaves" />
 
-    <h3>Weeks</h3>
+    <h3>{{ words.weeks }}</h3>
     <ol>
       <li v-for="(week, place) in draft.weeks" :key="place" class="week">
         <span class="number">{{ place + 1 }}</span>
         <VAutocomplete
           v-model="week.techniques"
-          label="Techniques"
+          :label="words.techniques"
           :items="catalogue.techniqueItems"
           multiple
           chips
@@ -106,31 +109,31 @@ async function save(): Promise<void> {
           density="compact"
           hide-details
         />
-        <VTextField v-model="week.says" label="What it is about" density="compact" hide-details />
+        <VTextField v-model="week.says" :label="words.whatItIsAbout" density="compact" hide-details />
         <span class="acts">
           <VBtn
             :icon="mdiArrowUp"
             variant="text"
             :disabled="place === 0"
-            :aria-label="`Week ${place + 1} earlier`"
+            :aria-label="words.weekEarlier(place + 1)"
             @click="up(place)"
           />
           <VBtn
             :icon="mdiClose"
             variant="text"
             :disabled="draft.weeks.length === 1"
-            :aria-label="`Without week ${place + 1}`"
+            :aria-label="words.withoutWeek(place + 1)"
             @click="draft.weeks.splice(place, 1)"
           />
         </span>
       </li>
     </ol>
-    <VBtn variant="text" :prepend-icon="mdiPlus" @click="draft.weeks.push({ techniques: [], says: '' })">A week</VBtn>
+    <VBtn variant="text" :prepend-icon="mdiPlus" @click="draft.weeks.push({ techniques: [], says: '' })">{{ words.aWeek }}</VBtn>
 
     <VAlert v-if="failure" type="error" variant="tonal" density="compact" role="alert">{{ failure }}</VAlert>
     <p class="acts ends">
-      <VBtn variant="text" @click="emit('left')">Leave it</VBtn>
-      <VBtn type="submit" color="primary" :loading="busy">Save</VBtn>
+      <VBtn variant="text" @click="emit('left')">{{ words.leaveIt }}</VBtn>
+      <VBtn type="submit" color="primary" :loading="busy">{{ words.save }}</VBtn>
     </p>
   </form>
 </template>

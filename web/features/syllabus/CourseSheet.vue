@@ -3,9 +3,10 @@ import type { SavedCourse } from '@wax-fist/contract/syllabus';
 import { rungName } from '@wax-fist/core/correction';
 import { checkpointName, techniqueName } from '@wax-fist/core/technique';
 import { gradeNames } from '@wax-fist/core/trainee';
-import { counted, percent } from '@wax-fist/core/words';
+import { percent } from '@wax-fist/core/words';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** A course on one sheet: what its test asks, then week by week what leads there. */
 const { course, now = undefined } = defineProps<{ course: SavedCourse; /** The week that it is. */ now?: number | undefined }>();
@@ -15,9 +16,9 @@ const thrown = (techniques: readonly string[]): string =>
     .map((id, place) => (place === 0 ? techniqueName(catalogue.newest, id) : techniqueName(catalogue.newest, id).toLowerCase()))
     .join(', ');
 const asks = computed(() => [
-  `${percent(course.passMark)} clean of every must-have`,
-  course.bothLeads ? 'with either foot in front' : 'as somebody usually stands',
-  course.credits === 0 ? 'no credits' : `${counted(course.credits, 'credit')}, of a week ${course.creditsAWeek} at most`,
+  words.cleanOfEveryMustHave(percent(course.passMark)),
+  course.bothLeads ? words.withEitherFootInFront : words.asSomebodyUsuallyStands,
+  course.credits === 0 ? words.noCredits : words.creditOfAWeekAt(course.credits, course.creditsAWeek),
 ]);
 </script>
 
@@ -26,12 +27,12 @@ const asks = computed(() => [
     <header>
       <h2>{{ course.name }}</h2>
       <p class="quiet">
-        {{ counted(course.weeks.length, 'week') }}; whoever passes is {{ gradeNames[course.leadsTo].toLowerCase() }}
+        {{ words.weekWhoeverPassesIs(course.weeks.length, gradeNames[course.leadsTo].toLowerCase()) }}
       </p>
     </header>
     <slot />
     <section>
-      <h3>The test asks</h3>
+      <h3>{{ words.theTestAsks }}</h3>
       <p>{{ asks.join('; ') }}.</p>
       <dl v-if="course.sets.length > 0">
         <template v-for="set in course.sets" :key="set.id">
@@ -48,15 +49,15 @@ const asks = computed(() => [
       </ul>
     </section>
     <section>
-      <h3>Week by week</h3>
+      <h3>{{ words.weekByWeek }}</h3>
       <ol>
         <li v-for="(week, place) in course.weeks" :key="place" :class="{ now: now === place + 1 }">
           <span class="number">{{ place + 1 }}</span>
           <span
-            ><b>{{ thrown(week.techniques) || 'Nothing new' }}</b
+            ><b>{{ thrown(week.techniques) || words.nothingNew }}</b
             ><template v-if="week.says"> <br class="narrow" />{{ week.says }}</template></span
           >
-          <em v-if="now === place + 1">this week</em>
+          <em v-if="now === place + 1">{{ words.thisWeek }}</em>
         </li>
       </ol>
     </section>

@@ -4,6 +4,7 @@ import type { SavedCourse } from '@wax-fist/contract/syllabus';
 import { rungs } from '@wax-fist/core/correction';
 import { checklistFor, usualSchool } from '@wax-fist/core/technique';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** Checkpoints that have to hold, each of a technique and at a rung. */
 const list = defineModel<SavedCourse['mustHaves']>({ required: true });
@@ -27,19 +28,28 @@ function retake(one: SavedCourse['mustHaves'][number]): void {
     <li v-for="(one, place) in list" :key="place">
       <VAutocomplete
         v-model="one.technique"
-        label="Technique"
+        :label="words.technique"
         :items="catalogue.techniqueItems"
         density="compact"
         hide-details
         @update:model-value="retake(one)"
       />
-      <VAutocomplete v-model="one.checkpointId" label="Looked at" :items="rowsOf(one.technique)" density="compact" hide-details />
-      <VSelect v-model="one.rung" label="Holds at" :items="rungItems" density="compact" hide-details />
-      <VBtn :icon="mdiClose" variant="text" :aria-label="`Without must-have ${place + 1}`" @click="list.splice(place, 1)" />
+      <VAutocomplete
+        v-model="one.checkpointId"
+        :label="words.lookedAt"
+        :items="rowsOf(one.technique)"
+        density="compact"
+        hide-details
+      />
+      <VSelect v-model="one.rung" :label="words.holdsAt" :items="rungItems" density="compact" hide-details />
+      <VBtn :icon="mdiClose" variant="text" :aria-label="words.withoutMustHave(place + 1)" @click="list.splice(place, 1)" />
     </li>
   </ul>
-  <VBtn variant="text" :prepend-icon="mdiPlus" @click="list.push({ technique: 'jab', checkpointId: 'gd.return-line', rung: 3 })"
-    >A must-have</VBtn
+  <VBtn
+    variant="text"
+    :prepend-icon="mdiPlus"
+    @click="list.push({ technique: 'jab', checkpointId: 'gd.return-line', rung: 3 })"
+    >{{ words.aMustHave }}</VBtn
   >
 </template>
 

@@ -6,6 +6,7 @@ import FormDialog from '../../app/FormDialog.vue';
 import { useNotice } from '../../app/notice-store.ts';
 import { request } from '../../app/request.ts';
 import { useForm } from '../../app/use-form.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** On which course somebody is, since when, and on which day its test is. */
 const open = defineModel<boolean>({ required: true });
@@ -30,7 +31,7 @@ const leave = (): Promise<void> =>
     await request(syllabusEndpoints.takeOffCourse, { params });
     open.value = false;
     emit('changed');
-    notice.say('On no course any more.', async () => {
+    notice.say(words.onNoCourseAnyMore, async () => {
       await put(before);
       emit('changed');
     });
@@ -38,21 +39,15 @@ const leave = (): Promise<void> =>
 </script>
 
 <template>
-  <FormDialog v-model="open" title="Course and day of the test" :failure="failure" :busy="busy" @save="save">
+  <FormDialog v-model="open" :title="words.courseAndDayOfThe" :failure="failure" :busy="busy" @save="save">
     <VSelect
       v-model="draft.courseId"
-      label="Course"
+      :label="words.course"
       :items="courses.map(({ id, name }) => ({ value: id, title: name }))"
       :error-messages="problems.courseId"
     />
-    <VTextField v-model="draft.begunOn" label="Since" type="date" :error-messages="problems.begunOn" />
-    <VTextField
-      v-model="draft.testOn"
-      label="Test on (open: no day is set)"
-      type="date"
-      clearable
-      :error-messages="problems.testOn"
-    />
-    <VBtn v-if="now" variant="text" @click="leave">Off this course</VBtn>
+    <VTextField v-model="draft.begunOn" :label="words.since" type="date" :error-messages="problems.begunOn" />
+    <VTextField v-model="draft.testOn" :label="words.testOnOpenNoDay" type="date" clearable :error-messages="problems.testOn" />
+    <VBtn v-if="now" variant="text" @click="leave">{{ words.offThisCourse }}</VBtn>
   </FormDialog>
 </template>

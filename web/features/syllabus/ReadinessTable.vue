@@ -2,24 +2,29 @@
 import { mdiCheck } from '@mdi/js';
 import type { Requirement } from '@wax-fist/core/syllabus';
 import type { Stance } from '@wax-fist/core/technique';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import { leadInWords } from './leads-in-words.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** What a test asks, thing by thing: what is missing comes first in the eye, with its earliest day. */
 const { requirements, stance } = defineProps<{ requirements: readonly Requirement[]; stance: Stance }>();
-const kindNames: Record<Requirement['kind'], string> = { set: 'By heart', 'must-have': 'Must hold', credits: 'Been there' };
+const kindNames: Record<Requirement['kind'], string> = {
+  set: words.byHeart,
+  'must-have': words.mustHold,
+  credits: words.beenThere,
+};
 const named = ({ what, lead }: Requirement): string => (lead === null ? what : `${what}, ${leadInWords(lead, stance)}`);
 </script>
 
 <template>
-  <div role="region" aria-label="What the test asks" tabindex="0" :style="{ overflowX: 'auto' }">
+  <div role="region" :aria-label="words.whatTheTestAsks" tabindex="0" :style="{ overflowX: 'auto' }">
     <table>
       <thead>
         <tr>
-          <th scope="col">It asks</th>
-          <th scope="col">There is</th>
-          <th scope="col">Missing</th>
-          <th scope="col">Not before</th>
+          <th scope="col">{{ words.itAsks }}</th>
+          <th scope="col">{{ words.thereIs }}</th>
+          <th scope="col">{{ words.missing }}</th>
+          <th scope="col">{{ words.notBefore }}</th>
         </tr>
       </thead>
       <tbody>
@@ -30,7 +35,7 @@ const named = ({ what, lead }: Requirement): string => (lead === null ? what : `
           </th>
           <td>{{ one.has }}</td>
           <td>
-            <template v-if="one.met"><VIcon :icon="mdiCheck" size="18" /> nothing is missing</template>
+            <template v-if="one.met"><VIcon :icon="mdiCheck" size="18" /> {{ words.nothingIsMissing }}</template>
             <template v-else>
               {{ one.missing }}
               <small v-if="one.remark" class="remark">{{ one.remark }}</small>
@@ -40,9 +45,9 @@ const named = ({ what, lead }: Requirement): string => (lead === null ? what : `
             <template v-if="one.met">–</template>
             <template v-else-if="one.earliest">
               {{ shortDay(one.earliest) }}
-              <small v-if="one.sessions" class="quiet">{{ counted(one.sessions, 'session') }}</small>
+              <small v-if="one.sessions" class="quiet">{{ words.sessions(one.sessions) }}</small>
             </template>
-            <template v-else>no day</template>
+            <template v-else>{{ words.noDay }}</template>
           </td>
         </tr>
       </tbody>

@@ -3,7 +3,6 @@ import { mdiContentCopy, mdiPencil, mdiPlus, mdiPrinter, mdiTrashCanOutline } fr
 import { syllabusEndpoints, type SavedCourse } from '@wax-fist/contract/syllabus';
 import { messageOf } from '@wax-fist/core/message-of';
 import { readyCourses } from '@wax-fist/core/syllabus';
-import { counted } from '@wax-fist/core/words';
 import { v7 as uuid } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -14,6 +13,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import CourseForm from './CourseForm.vue';
 import CourseSheet from './CourseSheet.vue';
+import { syllabusWords as words } from './words.ts';
 
 /** The syllabus: courses one after another, each with its weeks and its test. */
 const route = useRoute();
@@ -45,18 +45,18 @@ const takeReady = () =>
   act(async () => {
     for (const [place, course] of readyCourses.entries())
       await keep(structuredClone({ ...course, place: place + 1 }) as SavedCourse);
-    notice.say('Three courses to begin with: change them as you teach.');
+    notice.say(words.threeCoursesToBeginWith);
   });
 const copy = (course: SavedCourse): void =>
-  void (editing.value = { ...structuredClone(course), id: uuid(), name: `${course.name}, copy`, place: next() });
+  void (editing.value = { ...structuredClone(course), id: uuid(), name: words.copyName(course.name), place: next() });
 const remove = (course: SavedCourse) =>
   act(async () => {
     await request(syllabusEndpoints.removeCourse, { params: { courseId: course.id } });
-    notice.say(`${course.name} is gone.`, () => keep(course).then(again));
+    notice.say(words.isGone(course.name), () => keep(course).then(again));
   });
 async function saved(course: SavedCourse): Promise<void> {
   editing.value = undefined;
-  notice.say(`${course.name} is saved.`);
+  notice.say(words.isSaved(course.name));
   await again();
   await router.push({ query: { course: course.id } });
 }
@@ -66,25 +66,25 @@ const print = (): void => window.print();
 <template>
   <div class="page">
     <div class="page-head no-print">
-      <h1>Syllabus</h1>
+      <h1>{{ words.syllabus }}</h1>
       <span v-if="mayChange && courses?.length" class="acts">
-        <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="editing = empty()">A course</VBtn>
+        <VBtn variant="outlined" :prepend-icon="mdiPlus" @click="editing = empty()">{{ words.aCourseTitle }}</VBtn>
       </span>
     </div>
     <p v-if="trouble" class="text-error" role="alert">{{ trouble }}</p>
     <PageState :failure="failure" :ready="courses !== undefined" @again="again">
       <div v-if="courses!.length === 0 && !editing" class="empty">
         <p>
-          No course yet. A course is some weeks of techniques that lead to a test: what is known by heart, and what has to hold.
+          {{ words.noCourseYetACourse }}
         </p>
         <p v-if="mayChange" class="acts">
-          <VBtn color="primary" @click="takeReady">Begin with three that are ready</VBtn>
-          <VBtn variant="outlined" @click="editing = empty()">Begin with an empty one</VBtn>
+          <VBtn color="primary" @click="takeReady">{{ words.beginWithThreeThatAre }}</VBtn>
+          <VBtn variant="outlined" @click="editing = empty()">{{ words.beginWithAnEmptyOne }}</VBtn>
         </p>
-        <p v-else>The head coach writes them.</p>
+        <p v-else>{{ words.theHeadCoachWritesThem }}</p>
       </div>
       <div v-else class="columns">
-        <nav class="no-print" aria-label="Courses">
+        <nav class="no-print" :aria-label="words.courses">
           <RouterLink
             v-for="one in courses"
             :key="one.id"
@@ -94,19 +94,19 @@ const print = (): void => window.print();
           >
             <b>{{ one.name }}</b>
             <span class="quiet"
-              >{{ counted(one.weeks.length, 'week') }}, {{ counted(one.sets.length, 'set') }},
-              {{ counted(one.mustHaves.length, 'must-have') }}</span
+              >{{ words.weeksCounted(one.weeks.length) }}, {{ words.sets(one.sets.length) }},
+              {{ words.mustHavesCounted(one.mustHaves.length) }}</span
             >
           </RouterLink>
         </nav>
         <CourseForm v-if="editing" :key="editing.id" :from="editing" @saved="saved" @left="editing = undefined" />
         <CourseSheet v-else-if="open" :course="open">
           <p class="acts no-print">
-            <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn>
             <template v-if="mayChange">
-              <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="editing = open">Change</VBtn>
-              <VBtn variant="text" :prepend-icon="mdiContentCopy" @click="copy(open)">Copy</VBtn>
-              <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(open)">Take away</VBtn>
+              <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="editing = open">{{ words.change }}</VBtn>
+              <VBtn variant="text" :prepend-icon="mdiContentCopy" @click="copy(open)">{{ words.copy }}</VBtn>
+              <VBtn variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove(open)">{{ words.takeAway }}</VBtn>
             </template>
           </p>
         </CourseSheet>

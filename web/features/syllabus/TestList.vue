@@ -2,13 +2,14 @@
 import type { GradeTest } from '@wax-fist/contract/syllabus';
 import { shortDay } from '@wax-fist/core/words';
 import { outcomeNames } from './outcome-names.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** Tests that somebody has done, the newest first. */
 defineProps<{ tests: readonly GradeTest[] }>();
 </script>
 
 <template>
-  <h2>Tests</h2>
+  <h2>{{ words.tests }}</h2>
   <ul class="list">
     <li v-for="one in tests" :key="one.id">
       <RouterLink :to="{ name: 'test-sheet', params: { testId: one.id } }">

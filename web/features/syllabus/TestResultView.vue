@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { leadInWords } from './leads-in-words.ts';
 import { outcomeNames } from './outcome-names.ts';
 import type { TestSheetInHand } from './use-test-sheet.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** What a sheet comes to, with its reasons; the coach says how it ended. */
 const { sheet, stance } = defineProps<{ sheet: TestSheetInHand; stance: Stance; name: string }>();
@@ -15,7 +16,7 @@ const icons = { true: mdiCheck, false: mdiClose, undefined: mdiHelp };
 const note = ref(draft.value.note);
 const says = computed(() => {
   const { passed } = result.value;
-  return passed === undefined ? 'Not everything was seen yet.' : passed ? 'Everything is passed.' : 'Something is not there yet.';
+  return passed === undefined ? words.notEverythingWasSeenYet : passed ? words.everythingIsPassed : words.somethingIsNotThereYet;
 });
 /** Against what the sheet says a word of why is asked for. */
 const needsWhy = (outcome: GradeTestDraft['outcome']): boolean =>
@@ -25,7 +26,7 @@ const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ ou
 </script>
 
 <template>
-  <aside aria-label="Result">
+  <aside :aria-label="words.result">
     <h2>{{ outcomeNames[draft.outcome] }}</h2>
     <p aria-live="polite">{{ says }}</p>
     <ul>
@@ -33,7 +34,7 @@ const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ ou
         <VIcon
           :icon="icons[`${line.passed}`]"
           size="20"
-          :aria-label="line.passed === undefined ? 'open' : line.passed ? 'passed' : 'not passed'"
+          :aria-label="line.passed === undefined ? words.open : line.passed ? words.passed : words.notPassed"
         />
         <span
           >{{ line.what }}<template v-if="line.lead">, {{ leadInWords(line.lead, stance) }}</template>
@@ -41,7 +42,15 @@ const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ ou
         >
       </li>
     </ul>
-    <VTextarea v-model="note" label="What the coach says" rows="2" auto-grow hide-details maxlength="2000" @change="keepNote" />
+    <VTextarea
+      v-model="note"
+      :label="words.whatTheCoachSays"
+      rows="2"
+      auto-grow
+      hide-details
+      maxlength="2000"
+      @change="keepNote"
+    />
     <p class="acts no-print">
       <VBtn
         v-if="draft.outcome !== 'passed'"
@@ -49,19 +58,18 @@ const end = (outcome: GradeTestDraft['outcome']): void => void sheet.change({ ou
         :variant="result.passed ? 'flat' : 'outlined'"
         :disabled="needsWhy('passed')"
         @click="end('passed')"
-        >Passed</VBtn
+        >{{ words.passedTitle }}</VBtn
       >
-      <VBtn v-if="draft.outcome !== 'not-yet'" variant="outlined" :disabled="needsWhy('not-yet')" @click="end('not-yet')"
-        >Not yet</VBtn
-      >
-      <VBtn v-if="draft.outcome !== 'open'" variant="text" @click="end('open')">Still going on</VBtn>
+      <VBtn v-if="draft.outcome !== 'not-yet'" variant="outlined" :disabled="needsWhy('not-yet')" @click="end('not-yet')">{{
+        words.notYet
+      }}</VBtn>
+      <VBtn v-if="draft.outcome !== 'open'" variant="text" @click="end('open')">{{ words.stillGoingOn }}</VBtn>
     </p>
     <p class="quiet no-print">
       <template v-if="draft.outcome === 'passed'">
-        {{ name }} is {{ gradeNames[course.leadsTo].toLowerCase() }} now, and on the next course from this day. Taken back, all is
-        as it was.
+        {{ words.isNowAndOnThe(name, gradeNames[course.leadsTo].toLowerCase()) }}
       </template>
-      <template v-else>Against what the sheet says, write why. Whoever passes goes on to the next course.</template>
+      <template v-else>{{ words.againstWhatTheSheetSays }}</template>
     </p>
   </aside>
 </template>

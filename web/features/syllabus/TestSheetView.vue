@@ -4,7 +4,7 @@ import { syllabusEndpoints, type GradeTest } from '@wax-fist/contract/syllabus';
 import type { Trainee } from '@wax-fist/contract/trainees';
 import { messageOf } from '@wax-fist/core/message-of';
 import { leadsAsked, type TestLead } from '@wax-fist/core/syllabus';
-import { counted, wholeDay } from '@wax-fist/core/words';
+import { wholeDay } from '@wax-fist/core/words';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useNotice } from '../../app/notice-store.ts';
@@ -15,6 +15,7 @@ import { leadInWords } from './leads-in-words.ts';
 import TestResultView from './TestResultView.vue';
 import TriedSetRow from './TriedSetRow.vue';
 import { useTestSheet } from './use-test-sheet.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** A test, set by set and must-have by must-have, with what it comes to beside it. */
 const { test, trainee } = defineProps<{ test: GradeTest; trainee: Trainee }>();
@@ -35,17 +36,13 @@ async function act(doing: () => Promise<unknown>): Promise<void> {
 const fromFilms = () =>
   act(async () => {
     const films = await sheet.fromFilms();
-    notice.say(
-      films === 0
-        ? 'No film of this day is there.'
-        : `Taken from ${counted(films, 'film')}: what was tagged and judged, where nothing was marked by hand.`,
-    );
+    notice.say(films === 0 ? words.noFilmOfThisDay : words.takenFromFilmWhatWas(films));
   });
 const remove = () =>
   act(async () => {
     const gone = draft.value;
     await request(syllabusEndpoints.removeTest, { params: { testId: gone.id } });
-    notice.say('The test is gone.', () => request(syllabusEndpoints.saveTest, { params: { testId: gone.id }, body: gone }));
+    notice.say(words.theTestIsGone, () => request(syllabusEndpoints.saveTest, { params: { testId: gone.id }, body: gone }));
     await router.push({ name: 'trainee-test', params: { traineeId: trainee.id } });
   });
 const print = (): void => window.print();
@@ -58,24 +55,24 @@ const print = (): void => window.print();
         <RouterLink :to="{ name: 'trainee-test', params: { traineeId: trainee.id } }">{{ trainee.name }}</RouterLink>,
         {{ trainee.stance }}, {{ wholeDay(draft.heldOn) }}
       </p>
-      <h1>Test: {{ course.name.toLowerCase() }}</h1>
+      <h1>{{ words.testName(course.name.toLowerCase()) }}</h1>
     </div>
     <span class="acts no-print">
-      <VBtn variant="outlined" :prepend-icon="mdiFilmstrip" @click="fromFilms">Take from films</VBtn>
-      <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
-      <VBtn v-if="mayRemove" variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove">Take away</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiFilmstrip" @click="fromFilms">{{ words.takeFromFilms }}</VBtn>
+      <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn>
+      <VBtn v-if="mayRemove" variant="text" :prepend-icon="mdiTrashCanOutline" @click="remove">{{ words.takeAway }}</VBtn>
     </span>
   </div>
   <p v-if="failure ?? trouble" class="trouble" role="alert">{{ failure ?? trouble }}</p>
   <div class="page-columns">
     <div>
-      <h2>Sets, by heart</h2>
+      <h2>{{ words.setsByHeart }}</h2>
       <ul class="list">
         <template v-for="set in course.sets" :key="set.id">
           <TriedSetRow v-for="lead in leads" :key="lead" :set="set" :lead="lead" :stands="stands(lead)" :sheet="sheet" />
         </template>
       </ul>
-      <h2>Must-haves, strike by strike</h2>
+      <h2>{{ words.mustHavesStrikeByStrike }}</h2>
       <ul class="list">
         <template v-for="one in course.mustHaves" :key="`${one.technique} ${one.checkpointId}`">
           <CountedRow v-for="lead in leads" :key="lead" :must-have="one" :lead="lead" :stands="stands(lead)" :sheet="sheet" />
@@ -84,7 +81,7 @@ const print = (): void => window.print();
     </div>
     <TestResultView :sheet="sheet" :stance="trainee.stance" :name="trainee.name" />
   </div>
-  <p class="unseen" role="status">{{ waits ? 'Not sent yet' : 'Everything is sent' }}</p>
+  <p class="unseen" role="status">{{ waits ? words.notSentYet : words.everythingIsSent }}</p>
 </template>
 
 <style scoped>

@@ -6,7 +6,7 @@ import { daysBetween } from '@wax-fist/core/days';
 import { messageOf } from '@wax-fist/core/message-of';
 import { weekOfCourse } from '@wax-fist/core/syllabus';
 import { gradeNames } from '@wax-fist/core/trainee';
-import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { localDay, shortDay } from '@wax-fist/core/words';
 import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -18,6 +18,8 @@ import PutOnCourse from './PutOnCourse.vue';
 import ReadinessTable from './ReadinessTable.vue';
 import TestList from './TestList.vue';
 import { useAccount } from '../accounts/account-store.ts';
+import { syllabusWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const account = useAccount();
 /** A trainee on their way to a test: what is there, what is missing, and the earliest honest day. */
@@ -49,16 +51,16 @@ const met = computed(() => readiness.value?.requirements.filter((one) => one.met
 const verdict = computed(() => {
   const at = readiness.value;
   if (!at) return '';
-  if (at.ready) return 'Ready for the test';
-  return at.earliest ? `Not before ${shortDay(at.earliest)}` : 'No day can be named yet';
+  if (at.ready) return words.readyForTheTest;
+  return at.earliest ? words.notBeforeEarliest(shortDay(at.earliest)) : words.noDayCanBeNamed;
 });
 const untilTest = computed(() => {
   const testOn = page.value?.standing.onCourse?.testOn;
-  if (!testOn) return 'No day is set for the test.';
+  if (!testOn) return words.noDayIsSetFor;
   const days = daysBetween(localDay(), testOn);
-  if (days < 0) return `The test was set for ${shortDay(testOn)}.`;
+  if (days < 0) return words.theTestWasSetFor(shortDay(testOn));
   const late = readiness.value && !readiness.value.ready && (readiness.value.earliest ?? '9') >= testOn;
-  return `Test on ${shortDay(testOn)}, in ${counted(days, 'day')}: ${late ? 'too early for what is missing' : 'there is time'}.`;
+  return words.testOnInDay(shortDay(testOn), days, late ? words.tooEarlyForWhatIs : words.thereIsTime);
 });
 
 async function hold(): Promise<void> {
@@ -87,43 +89,40 @@ const print = (): void => window.print();
               <RouterLink :to="{ name: 'trainee', params }">{{ page.trainee.name }}</RouterLink>, {{ page.trainee.stance }},
               {{ gradeNames[page.trainee.grade].toLowerCase() }}
             </p>
-            <h1>{{ course ? `The way to the test: ${course.name.toLowerCase()}` : 'The way to a test' }}</h1>
+            <h1>{{ course ? words.theWayToTheTest(course.name.toLowerCase()) : words.theWayToATest }}</h1>
           </div>
           <span v-if="course" class="acts no-print">
-            <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">Print</VBtn>
+            <VBtn variant="outlined" :prepend-icon="mdiPrinter" @click="print">{{ words.print }}</VBtn>
             <template v-if="account.judges">
-              <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Course and day</VBtn>
-              <VBtn color="primary" :prepend-icon="mdiClipboardCheckOutline" @click="hold">Hold the test</VBtn>
+              <VBtn variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">{{ words.courseAndDay }}</VBtn>
+              <VBtn color="primary" :prepend-icon="mdiClipboardCheckOutline" @click="hold">{{ words.holdTheTest }}</VBtn>
             </template>
           </span>
         </div>
         <p v-if="trouble" role="alert">{{ trouble }}</p>
         <div v-if="page.courses.length === 0" class="empty">
-          The club has no syllabus yet. <RouterLink :to="{ name: 'syllabus' }">Begin with one</RouterLink>, then put
-          {{ page.trainee.name }} on a course.
+          <TextWith :text="words.theClubHasNoSyllabus(page.trainee.name)">
+            <template #link>
+              <RouterLink :to="{ name: 'syllabus' }">{{ words.beginWithOne }}</RouterLink>
+            </template>
+          </TextWith>
         </div>
         <div v-else-if="!course" class="empty">
           <p>
-            {{ page.trainee.name }} is on no course. On one, this page says what is missing for its test, and by when it can be
-            there.
+            {{ words.isOnNoCourseOn(page.trainee.name) }}
           </p>
-          <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiMapMarkerPath" @click="changing = true"
-            >Put on a course</VBtn
-          >
+          <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiMapMarkerPath" @click="changing = true">{{
+            words.putOnACourse
+          }}</VBtn>
         </div>
         <template v-else-if="readiness">
           <p class="verdict" :class="{ ready: readiness.ready }">
             <b>{{ verdict }}</b>
-            <span
-              >{{ met }} of {{ counted(readiness.requirements.length, 'thing') }} that it asks
-              {{ met === 1 ? 'is' : 'are' }} there. {{ untilTest }}</span
-            >
+            <span>{{ words.thingsThatAreThere(met, readiness.requirements.length, untilTest) }}</span>
           </p>
           <ReadinessTable :requirements="readiness.requirements" :stance="page.trainee.stance" />
           <p class="quiet how">
-            Each day is the earliest that is honest: the level of every must-have is followed, as it goes now, to each session
-            that is planned and then as often as {{ page.trainee.name }} comes; what holds has to be seen twice, five days apart.
-            A later day may well be true.
+            {{ words.eachDayIsTheEarliest(page.trainee.name) }}
           </p>
         </template>
         <TestList v-if="page.tests.length > 0" :tests="page.tests" />

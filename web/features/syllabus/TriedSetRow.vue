@@ -12,6 +12,7 @@ import { techniqueName } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import type { TestSheetInHand } from './use-test-sheet.ts';
+import { syllabusWords as words } from './words.ts';
 
 /** A set at a test: all in order with one touch, then what was not. */
 const { set, lead, sheet } = defineProps<{ set: CourseSet; lead: TestLead; stands: string; sheet: TestSheetInHand }>();
@@ -22,10 +23,10 @@ const calls = computed(() => (tried.value ? markedCalls(asked.value, tried.value
 const thrown = (next: readonly string[]): void => sheet.trySet(set.id, lead, { thrown: next });
 const says: Record<MarkedCall['kind'], string> = {
   'as planned': '',
-  'left out': 'left out',
-  added: 'not asked',
-  another: 'something else',
-  swapped: 'in the other order',
+  'left out': words.leftOut,
+  added: words.notAsked,
+  another: words.somethingElse,
+  swapped: words.inTheOtherOrder,
 };
 const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
 </script>
@@ -37,11 +38,11 @@ const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
     </p>
     <p v-if="!tried" class="untried">
       <span>{{ asked.map(nameOf).join(', ') }}</span>
-      <VBtn color="primary" @click="thrown(asked)">All in order</VBtn>
-      <VBtn variant="outlined" @click="sheet.trySet(set.id, lead, { thrown: [] })">Not known</VBtn>
+      <VBtn color="primary" @click="thrown(asked)">{{ words.allInOrder }}</VBtn>
+      <VBtn variant="outlined" @click="sheet.trySet(set.id, lead, { thrown: [] })">{{ words.notKnown }}</VBtn>
     </p>
     <template v-else>
-      <ol aria-label="Call by call">
+      <ol :aria-label="words.callByCall">
         <template v-for="(call, place) in calls" :key="place">
           <li class="call">
             <button
@@ -56,7 +57,7 @@ const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
               v-if="call.seen !== null && call.seen < tried.thrown.length - 1"
               type="button"
               class="swap"
-              :aria-label="`${nameOf(call.technique)} came after the next one`"
+              :aria-label="words.cameAfterTheNextOne(nameOf(call.technique))"
               @click="thrown(exchangedCalls(tried.thrown, call.seen))"
             >
               <VIcon :icon="mdiSwapHorizontal" size="20" />
@@ -67,12 +68,12 @@ const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
       <p class="acts">
         <VCheckbox
           :model-value="tried.saidAloud"
-          label="Said aloud"
+          :label="words.saidAloud"
           density="compact"
           hide-details
           @update:model-value="(saidAloud) => sheet.trySet(set.id, lead, { saidAloud: saidAloud === true })"
         />
-        <VBtn variant="text" @click="sheet.trySet(set.id, lead, null)">Once more</VBtn>
+        <VBtn variant="text" @click="sheet.trySet(set.id, lead, null)">{{ words.onceMore }}</VBtn>
       </p>
     </template>
   </li>

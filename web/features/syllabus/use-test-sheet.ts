@@ -7,6 +7,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { remember, remembered } from '../../app/remembered.ts';
 import { request, Unreachable } from '../../app/request.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { syllabusWords as words } from './words.ts';
 
 const isDraft = (kept: unknown): kept is GradeTestDraft => gradeTestDraftShape.isValidSync(kept, { strict: true });
 const tryAgainEvery = 10_000;
@@ -29,7 +30,7 @@ export function useTestSheet(test: GradeTest) {
         await request(syllabusEndpoints.saveTest, { params: { testId: body.id }, body });
         trouble.value = undefined;
       } catch (error) {
-        trouble.value = error instanceof Unreachable ? 'No line: it is kept here and sent when there is one.' : messageOf(error);
+        trouble.value = error instanceof Unreachable ? words.noLineItIsKept : messageOf(error);
         return;
       }
       // Something may have been marked meanwhile.

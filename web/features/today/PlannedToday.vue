@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiTimerPlay } from '@mdi/js';
 import { planListEndpoints } from '@wax-fist/contract/plan-lists';
-import { clockTime, counted, localDay } from '@wax-fist/core/words';
+import { clockTime, localDay } from '@wax-fist/core/words';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
+import { todayWords as words } from './words.ts';
 
 /** Who comes today, and with what plan. */
 const today = localDay();
@@ -12,15 +13,15 @@ const { value: plans } = useAnswer(() => request(planListEndpoints.plansBetween,
 
 <template>
   <section v-if="plans && plans.length > 0" aria-labelledby="on-the-floor">
-    <h2 id="on-the-floor">On the floor today</h2>
+    <h2 id="on-the-floor">{{ words.onTheFloorToday }}</h2>
     <ul class="list">
       <li v-for="one in plans" :key="one.id" class="entry">
         <RouterLink :to="{ name: 'plan', params: { planId: one.id } }" class="who">{{ one.traineeName }}</RouterLink>
-        <span class="quiet number">{{ clockTime(one.length) }}, {{ counted(one.parts, 'part') }}</span>
-        <span v-if="one.doneOn" class="quiet">done</span>
-        <VBtn v-else variant="outlined" :prepend-icon="mdiTimerPlay" :to="{ name: 'floor-timer', params: { planId: one.id } }"
-          >To the floor</VBtn
-        >
+        <span class="quiet number">{{ clockTime(one.length) }}, {{ words.parts(one.parts) }}</span>
+        <span v-if="one.doneOn" class="quiet">{{ words.done }}</span>
+        <VBtn v-else variant="outlined" :prepend-icon="mdiTimerPlay" :to="{ name: 'floor-timer', params: { planId: one.id } }">{{
+          words.toTheFloor
+        }}</VBtn>
       </li>
     </ul>
   </section>

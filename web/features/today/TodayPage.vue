@@ -9,12 +9,14 @@ import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, localDay, shortDay } from '@wax-fist/core/words';
+import { localDay, shortDay } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import PlannedToday from './PlannedToday.vue';
 import FilmRow from '../footage/FilmRow.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import CorrectionLine from '../corrections/CorrectionLine.vue';
+import { todayWords as words } from './words.ts';
+import TextWith from '../../app/TextWith.vue';
 
 const films = usePages((query) => request(todayEndpoints.filmsToReview, { query }));
 const corrections = usePages((query) => request(correctionEndpoints.listCorrections, { query: { ...query, state: 'open' } }));
@@ -42,20 +44,20 @@ const waiting = computed(() => {
   return [...all.filter(({ answers }) => answers), ...all.filter(({ answers }) => !answers)];
 });
 const reasons: Record<DueReason, string> = {
-  relapsed: 'it came back',
-  hurts: 'it can hurt',
-  late: 'it has waited',
+  relapsed: words.itCameBack,
+  hurts: words.itCanHurt,
+  late: words.itHasWaited,
   due: '',
-  kept: 'still holding?',
+  kept: words.stillHolding,
 };
 const sentence = computed(() => {
   const count = waiting.value.length;
   const parts = [
-    count > 0 ? `${counted(count, 'film')}${films.hasMore.value ? ' and more' : ''} to review` : '',
-    due.value.length > 0 ? `${counted(due.value.length, 'correction')} due` : '',
-    blind.value.value?.length ? `${counted(blind.value.value.length, 'film')} to mark a second time` : '',
+    count > 0 ? words.filmToReview(count, films.hasMore.value ? words.andMore : '') : '',
+    due.value.length > 0 ? words.correctionDue(due.value.length) : '',
+    blind.value.value?.length ? words.filmToMarkASecond(blind.value.value.length) : '',
   ];
-  return parts.filter(Boolean).join(', ') || 'Nothing waits.';
+  return parts.filter(Boolean).join(', ') || words.nothingWaits;
 });
 </script>
 
@@ -65,16 +67,19 @@ const sentence = computed(() => {
     <PageState :failure="failure" :ready="films.rows.value !== undefined && corrections.rows.value !== undefined" @again="again">
       <p class="quiet">{{ sentence }}</p>
       <PlannedToday />
-      <h2>Footage to review</h2>
+      <h2>{{ words.footageToReview }}</h2>
       <ul v-if="films.rows.value!.length > 0" class="list">
         <FilmRow v-for="{ film, traineeId, traineeName, heldOn, answers } in waiting" :key="film.id" :film="film">
           <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn)
-          }}<b v-if="answers">: a correction waits for it</b>
+          }}<b v-if="answers">{{ words.aCorrectionWaitsForIt }}</b>
         </FilmRow>
       </ul>
       <div v-else class="empty">
-        Every film is reviewed. New footage goes in on a session’s page: <RouterLink to="/trainees">choose a trainee</RouterLink>,
-        open or add a session, drop the films there.
+        <TextWith :text="words.everyFilmIsReviewedNew">
+          <template #link>
+            <RouterLink to="/trainees">{{ words.chooseATrainee }}</RouterLink>
+          </template>
+        </TextWith>
       </div>
       <MoreRows
         :has-more="films.hasMore.value"
@@ -84,8 +89,8 @@ const sentence = computed(() => {
       />
 
       <template v-if="blind.value.value?.length">
-        <h2>Asked of you</h2>
-        <p class="quiet">Judge the same strikes without seeing what was said: it shows which rows we read alike.</p>
+        <h2>{{ words.askedOfYou }}</h2>
+        <p class="quiet">{{ words.judgeTheSameStrikesWithoutSeeing }}</p>
         <ul class="list">
           <FilmRow v-for="{ film, traineeId, traineeName, heldOn } in blind.value.value" :key="film.id" :film="film" blind>
             <RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn) }}
@@ -95,18 +100,18 @@ const sentence = computed(() => {
 
       <MarkedByAssistants v-if="account.judges" />
 
-      <h2>Corrections due</h2>
+      <h2>{{ words.correctionsDue }}</h2>
       <ul v-if="due.length > 0" class="list">
         <CorrectionLine v-for="{ one, reason } in due" :key="one.id" :correction="one" :why="reasons[reason]" with-name>
-          <VBtn color="primary" :to="{ name: 'session', params: { sessionId: one.newestSession }, hash: '#said' }"
-            >See the answer</VBtn
-          >
+          <VBtn color="primary" :to="{ name: 'session', params: { sessionId: one.newestSession }, hash: '#said' }">{{
+            words.seeTheAnswer
+          }}</VBtn>
         </CorrectionLine>
       </ul>
-      <div v-else class="empty">No re-check is due today.</div>
+      <div v-else class="empty">{{ words.noReCheckIsDue }}</div>
 
       <template v-if="later.length > 0">
-        <h2>Open, for later</h2>
+        <h2>{{ words.openForLater }}</h2>
         <ul class="list">
           <CorrectionLine v-for="one in later" :key="one.id" :correction="one" with-name />
         </ul>

@@ -12,6 +12,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { checkpointMap, type MapRow } from './checkpoint-map.ts';
+import { traineesWords as words } from './words.ts';
 
 /** Everything that was looked at in the last sessions; each mark opens the strikes behind it. */
 const { traineeId, since } = defineProps<{ traineeId: string; since: string }>();
@@ -35,7 +36,7 @@ async function open({ technique, checkpointId }: MapRow, sessionId: string): Pro
     const query = { technique, checkpointId };
     const [first] = await request(correctionEndpoints.sessionEvidence, { params: { sessionId }, query });
     if (first) await router.push({ name: 'bench', params: { filmId: first.filmId, strikeId: first.strikeId } });
-    else failure.value = 'Behind this one lie only strikes that were measured, or a watch.';
+    else failure.value = words.behindThisOneLieOnly;
   } catch (error) {
     failure.value = messageOf(error);
   }
@@ -44,11 +45,11 @@ async function open({ technique, checkpointId }: MapRow, sessionId: string): Pro
 
 <template>
   <div v-if="map.sessions.length > 0" class="map">
-    <div class="scroll" tabindex="0" role="region" aria-label="Map of checkpoints and sessions">
+    <div class="scroll" tabindex="0" role="region" :aria-label="words.mapOfCheckpointsAndSessions">
       <table>
         <thead>
           <tr>
-            <th>Checkpoint</th>
+            <th>{{ words.checkpoint }}</th>
             <th v-for="{ sessionId, heldOn } in map.sessions" :key="sessionId" class="day">{{ shortDay(heldOn) }}</th>
           </tr>
         </thead>
@@ -76,10 +77,10 @@ async function open({ technique, checkpointId }: MapRow, sessionId: string): Pro
       </table>
     </div>
     <VBtn v-if="map.rows.length > few" variant="text" class="no-print" @click="all = !all">{{
-      all ? 'Only what is faulty most often' : `All ${map.rows.length}`
+      all ? words.onlyWhatIsFaultyMost : words.allRows(map.rows.length)
     }}</VBtn>
     <p v-if="map.strengths.length > 0" class="strengths">
-      <b>Strengths, hardly ever a fault:</b> {{ map.strengths.map(nameOf).join('; ') }}.
+      <b>{{ words.strengthsHardlyEverAFault }}</b> {{ map.strengths.map(nameOf).join('; ') }}.
     </p>
     <p v-if="failure" role="alert">{{ failure }}</p>
   </div>

@@ -11,6 +11,7 @@ import FormDialog from '../../app/FormDialog.vue';
 import LengthField from '../../app/LengthField.vue';
 import { useForm } from '../../app/use-form.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
+import { traineesWords as words } from './words.ts';
 
 const catalogue = useCatalogue();
 const notice = useNotice();
@@ -20,10 +21,10 @@ const { trainee = undefined } = defineProps<{ trainee?: Trainee }>();
 const emit = defineEmits<{ saved: [traineeId: string] }>();
 
 const ageItems = [
-  { value: null, title: 'Not told' },
-  { value: 'child', title: 'Child, under 12' },
+  { value: null, title: words.notTold },
+  { value: 'child', title: words.childUnderTwelve },
   { value: 'youth', title: 'Youth, 12 to 17' },
-  { value: 'adult', title: 'Adult' },
+  { value: 'adult', title: words.adult },
 ];
 const empty = () => ({
   id: uuid(),
@@ -43,40 +44,45 @@ const save = (): Promise<void> =>
   send(async (body) => {
     await request(traineeEndpoints.saveTrainee, { params: { traineeId: body.id }, body });
     open.value = false;
-    notice.say(`${body.name} is saved.`);
+    notice.say(words.isSaved(body.name));
     emit('saved', body.id);
   });
 </script>
 
 <template>
-  <FormDialog v-model="open" :title="trainee ? 'Change' : 'Add a trainee'" :failure="failure" :busy="busy" @save="save">
-    <VTextField v-model="draft.name" label="Name" :error-messages="problems.name" />
-    <VRadioGroup v-model="draft.stance" label="Stance" inline :error-messages="problems.stance">
+  <FormDialog v-model="open" :title="trainee ? words.change : words.addATrainee" :failure="failure" :busy="busy" @save="save">
+    <VTextField v-model="draft.name" :label="words.name" :error-messages="problems.name" />
+    <VRadioGroup v-model="draft.stance" :label="words.stance" inline :error-messages="problems.stance">
       <VRadio
         v-for="one in stances"
         :key="one"
         :value="one"
-        :label="one === 'orthodox' ? 'Orthodox (left leads)' : 'Southpaw (right leads)'"
+        :label="one === 'orthodox' ? words.orthodoxLeftLeads : words.southpawRightLeads"
       />
     </VRadioGroup>
-    <VSelect v-model="draft.grade" label="Grade" :items="[...grades]" :error-messages="problems.grade" />
+    <VSelect v-model="draft.grade" :label="words.grade" :items="[...grades]" :error-messages="problems.grade" />
     <div class="body">
       <LengthField
         v-model="draft.stature"
-        label="Stature"
+        :label="words.stature"
         :problem="problems.stature"
-        :hint="`Then lengths are told in ${manner().units === 'metric' ? 'centimetres' : 'inches'}.`"
+        :hint="words.thenLengthsAreToldIn(manner().units === 'metric' ? words.centimetres : words.inches)"
       />
-      <LengthField v-model="draft.reach" label="Reach" :problem="problems.reach" hint="Shoulder to knuckles, arm straight." />
-      <VSelect v-model="draft.ageGroup" label="Age" :items="ageItems" :error-messages="problems.ageGroup" />
+      <LengthField
+        v-model="draft.reach"
+        :label="words.reach"
+        :problem="problems.reach"
+        :hint="words.shoulderToKnucklesArmStraight"
+      />
+      <VSelect v-model="draft.ageGroup" :label="words.age" :items="ageItems" :error-messages="problems.ageGroup" />
     </div>
     <VSelect
       v-model="draft.schoolId"
-      label="School"
-      :items="[{ value: null, title: 'As the club' }, ...catalogue.schoolItems]"
+      :label="words.school"
+      :items="[{ value: null, title: words.asTheClub }, ...catalogue.schoolItems]"
       :error-messages="problems.schoolId"
     />
-    <VTextarea v-model="draft.note" label="Note" rows="2" auto-grow :error-messages="problems.note" />
+    <VTextarea v-model="draft.note" :label="words.note" rows="2" auto-grow :error-messages="problems.note" />
   </FormDialog>
 </template>
 

@@ -16,7 +16,7 @@ import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { useAnswer } from '../../app/use-answer.ts';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import ConsentLine from '../consents/ConsentLine.vue';
 import CorrectionStory from '../corrections/CorrectionStory.vue';
@@ -26,6 +26,7 @@ import RemoveIt from '../removals/RemoveIt.vue';
 import TakeAlong from '../exports/TakeAlong.vue';
 import SessionDialog from '../sessions/SessionDialog.vue';
 import TraineeDialog from './TraineeDialog.vue';
+import { traineesWords as words } from './words.ts';
 
 const { traineeId } = defineProps<{ traineeId: string }>();
 const router = useRouter();
@@ -84,29 +85,34 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
               variant="outlined"
               :prepend-icon="mdiCalendarPlus"
               :to="{ name: 'new-plan', params: { traineeId } }"
-              >Plan</VBtn
+              >{{ words.plan }}</VBtn
             >
-            <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'trainee-test', params: { traineeId } }"
-              >Test</VBtn
+            <VBtn variant="outlined" :prepend-icon="mdiMapMarkerPath" :to="{ name: 'trainee-test', params: { traineeId } }">{{
+              words.test
+            }}</VBtn>
+            <VBtn
+              variant="outlined"
+              :prepend-icon="mdiFileDocumentOutline"
+              :to="{ name: 'block-report', params: { traineeId } }"
+              >{{ words.report }}</VBtn
             >
-            <VBtn variant="outlined" :prepend-icon="mdiFileDocumentOutline" :to="{ name: 'block-report', params: { traineeId } }"
-              >Report</VBtn
-            >
-            <TakeAlong v-if="account.judges" label="Take along" :files="files">
+            <TakeAlong v-if="account.judges" :label="words.takeAlong" :files="files">
               <VListItem
                 v-if="account.may(archiveEndpoints.makeArchive)"
                 :to="{ name: 'archives', query: { trainee: traineeId } }"
-                title="Everything, with films (archive)"
+                :title="words.everythingWithFilmsArchive"
               />
             </TakeAlong>
-            <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">Change</VBtn>
-            <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a session</VBtn>
+            <VBtn v-if="account.judges" variant="outlined" :prepend-icon="mdiPencil" @click="changing = true">{{
+              words.change
+            }}</VBtn>
+            <VBtn color="primary" :prepend-icon="mdiPlus" @click="adding = true">{{ words.addASession }}</VBtn>
           </span>
         </div>
 
         <ConsentLine :trainee="page.trainee" @withdrawn="allAgain" />
 
-        <h2>Works on</h2>
+        <h2>{{ words.worksOn }}</h2>
         <ul v-if="open.rows.value!.length > 0" class="list">
           <CorrectionStory
             v-for="one in open.rows.value"
@@ -116,10 +122,10 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
             @changed="changed"
           />
         </ul>
-        <div v-else class="empty">No correction is open. Review a film; then open one from a row of the session’s rates.</div>
+        <div v-else class="empty">{{ words.noCorrectionIsOpenReview }}</div>
 
         <template v-if="page.judged.length > 0">
-          <h2>Levels over sessions</h2>
+          <h2>{{ words.levelsOverSessions }}</h2>
           <LevelsOverSessions
             :trainee-id="traineeId"
             :judged="page.judged"
@@ -130,23 +136,23 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
 
         <template v-if="mapSince">
           <div class="page-head last">
-            <h2>Last sessions</h2>
-            <VBtn variant="outlined" class="no-print" :to="{ name: 'habits', params: { traineeId } }">Habits</VBtn>
+            <h2>{{ words.lastSessions }}</h2>
+            <VBtn variant="outlined" class="no-print" :to="{ name: 'habits', params: { traineeId } }">{{ words.habits }}</VBtn>
           </div>
           <CheckpointMap :key="mapSince" :trainee-id="traineeId" :since="mapSince" />
         </template>
 
-        <h2>Sessions</h2>
+        <h2>{{ words.sessions }}</h2>
         <ul v-if="sessions.rows.value!.length > 0" class="list">
           <li v-for="one in sessions.rows.value" :key="one.id">
             <RouterLink class="session" :to="{ name: 'session', params: { sessionId: one.id } }">
               <b>{{ shortDay(one.heldOn) }}</b>
-              <span>{{ one.roundKind }}, rung {{ one.rung }}: {{ rungName(one.rung).toLowerCase() }}</span>
-              <span class="quiet number">{{ counted(one.films, 'film') }}, {{ counted(one.strikes, 'strike') }}</span>
+              <span>{{ words.rungRoundKind(one.roundKind, one.rung, rungName(one.rung).toLowerCase()) }}</span>
+              <span class="quiet number">{{ words.films(one.films) }}, {{ words.strikes(one.strikes) }}</span>
             </RouterLink>
           </li>
         </ul>
-        <div v-else class="empty">Not filmed yet. Add a session, then drop its films there.</div>
+        <div v-else class="empty">{{ words.notFilmedYetAddA }}</div>
         <MoreRows
           :has-more="sessions.hasMore.value"
           :loading="sessions.loading.value"
@@ -155,7 +161,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
         />
 
         <template v-if="closed.rows.value!.length > 0">
-          <h2>Closed</h2>
+          <h2>{{ words.closed }}</h2>
           <ul class="list">
             <CorrectionStory v-for="one in closed.rows.value" :key="one.id" :correction="one" @changed="changed" />
           </ul>
@@ -169,7 +175,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
         <RemoveIt
           v-if="account.may(removalEndpoints.removeTrainee)"
           name="this trainee"
-          :goes="`${page.trainee.name} goes with all sessions, films, marks, corrections and plans.`"
+          :goes="words.goesWithAllSessionsFilms(page.trainee.name)"
           :ask="() => request(removalEndpoints.removeTrainee, { params: { traineeId } })"
           :removed="() => router.replace({ name: 'trainees' })"
           :back="() => router.push({ name: 'trainee', params: { traineeId } })"

@@ -15,9 +15,10 @@ import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
 import MoreRows from '../../app/MoreRows.vue';
 import { usePages } from '../../app/use-pages.ts';
-import { counted, shortDay } from '@wax-fist/core/words';
+import { shortDay } from '@wax-fist/core/words';
 import { useAccount } from '../accounts/account-store.ts';
 import TraineeDialog from './TraineeDialog.vue';
+import { traineesWords as words } from './words.ts';
 
 const router = useRouter();
 const account = useAccount();
@@ -38,25 +39,23 @@ watchDebounced(wanted, again, { debounce: 200 });
 watch(order, again);
 const adding = ref(false);
 const headers = [
-  { title: 'Name', key: 'name' },
-  { title: 'Stance', key: 'stance' },
-  { title: 'Grade', key: 'grade' },
-  { title: 'Last filmed', key: 'lastSession' },
-  { title: 'Sessions', key: 'sessions', align: 'end' },
-  { title: 'Open corrections', key: 'openCorrections', align: 'end' },
-  { title: 'Films to review', key: 'filmsToReview', align: 'end' },
+  { title: words.name, key: 'name' },
+  { title: words.stance, key: 'stance' },
+  { title: words.grade, key: 'grade' },
+  { title: words.lastFilmed, key: 'lastSession' },
+  { title: words.sessions, key: 'sessions', align: 'end' },
+  { title: words.openCorrections, key: 'openCorrections', align: 'end' },
+  { title: words.filmsToReview, key: 'filmsToReview', align: 'end' },
 ] as const;
 /** They come in order; what a table does besides would only be wrong by the ways of another alphabet. */
 const asTheyCome = Object.fromEntries(traineeColumns.map((column) => [column, () => 0]));
 /** A table of seven columns is no use in a hand. */
 const narrow = useMediaQuery('(max-width: 899px)');
-const nobody = computed(() =>
-  wanted.value ? 'Nobody is called so.' : 'Nobody here yet. Add the first trainee, then a session, then its films.',
-);
+const nobody = computed(() => (wanted.value ? words.nobodyIsCalledSo : words.nobodyHereYetAddThe));
 const waitsFor = ({ filmsToReview, openCorrections }: TraineeRow): string =>
   [
-    filmsToReview > 0 ? `${counted(filmsToReview, 'film')} to review` : '',
-    openCorrections > 0 ? counted(openCorrections, 'open correction') : '',
+    filmsToReview > 0 ? words.filmToReview(filmsToReview) : '',
+    openCorrections > 0 ? words.openCorrectionsCounted(openCorrections) : '',
   ]
     .filter(Boolean)
     .join(', ');
@@ -66,28 +65,28 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
 <template>
   <div class="page">
     <div class="page-head">
-      <h1>Trainees</h1>
+      <h1>{{ words.trainees }}</h1>
       <VTextField
         v-model="wanted"
         :prepend-inner-icon="mdiMagnify"
-        label="Find"
+        :label="words.find"
         density="compact"
         hide-details
         clearable
         class="find"
       />
       <span class="acts">
-        <VBtn variant="outlined" :prepend-icon="mdiFileDocumentMultipleOutline" :to="{ name: 'class-reports' }"
-          >Reports of a class</VBtn
-        >
+        <VBtn variant="outlined" :prepend-icon="mdiFileDocumentMultipleOutline" :to="{ name: 'class-reports' }">{{
+          words.reportsOfAClass
+        }}</VBtn>
         <VBtn
           v-if="account.may(archiveEndpoints.makeArchive)"
           variant="outlined"
           :prepend-icon="mdiArchiveOutline"
           :to="{ name: 'archives' }"
-          >Archives</VBtn
+          >{{ words.archives }}</VBtn
         >
-        <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiPlus" @click="adding = true">Add a trainee</VBtn>
+        <VBtn v-if="account.judges" color="primary" :prepend-icon="mdiPlus" @click="adding = true">{{ words.addATrainee }}</VBtn>
       </span>
     </div>
     <PageState :failure="failure" :ready="rows !== undefined" @again="again">
@@ -97,7 +96,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
             <b>{{ one.name }}</b>
             <span class="quiet">
               {{ one.stance }}, {{ one.grade }},
-              {{ one.lastSession ? `filmed ${shortDay(one.lastSession)}` : 'not filmed yet' }}
+              {{ one.lastSession ? words.filmedLastSession(shortDay(one.lastSession)) : words.notFilmedYet }}
             </span>
             <span v-if="waitsFor(one)">{{ waitsFor(one) }}</span>
           </RouterLink>
@@ -121,12 +120,12 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
             ><b>{{ item.name }}</b></RouterLink
           ></template
         >
-        <template #[`item.lastSession`]="{ value }">{{ value ? shortDay(value) : 'not filmed yet' }}</template>
+        <template #[`item.lastSession`]="{ value }">{{ value ? shortDay(value) : words.notFilmedYet }}</template>
       </VDataTable>
       <MoreRows :has-more="hasMore" :loading="loading" :shown="rows!.length" @more="more" />
     </PageState>
     <p v-if="account.judges" class="no-print removed">
-      <RouterLink :to="{ name: 'removed' }">Removed in the last day</RouterLink>
+      <RouterLink :to="{ name: 'removed' }">{{ words.removedInTheLastDay }}</RouterLink>
     </p>
     <TraineeDialog v-model="adding" @saved="open" />
   </div>

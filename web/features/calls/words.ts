@@ -1,0 +1,40 @@
+import type { Told } from '../../app/told.ts';
+
+/** What is said by “calls”. A part in braces is a slot of TextWith. */
+export const callsWords = {
+  callBooks: 'Call books',
+  school: 'school',
+  numbersMeanLeadAndRear:
+    'Numbers mean lead and rear, so a southpaw’s 1 is the right hand. Which book is counted by, the {link} says; on the bench its numbers are the keys.',
+  books: 'Books',
+  inUse: 'in use',
+  name: 'Name',
+  number: 'Number',
+  technique: 'Technique',
+  takeOut: (number: Told) => `Take ${number} out`,
+  saveThisBook: 'Save this book',
+  aNumberMore: 'A number more',
+  leaveIt: 'Leave it',
+  theHeadCoachChangesThe: 'The head coach changes the books.',
+  change: 'Change',
+  copyAndChange: 'Copy and change',
+  remove: 'Remove',
+  ourWay: (name: Told) => `${name}, our way`,
+  isSaved: (name: Told) => `${name} is saved.`,
+  isRemoved: (name: Told) => `${name} is removed.`,
+  sets: 'Sets',
+  setsToKnowByHeart: 'Sets to know by heart',
+  removeName: (name: Told) => `Remove ${name}`,
+  noneYetAGradesCombinations: 'None yet. A grade’s combinations go here, and from here into a round’s plan.',
+  combination: 'Combination',
+  add: 'Add',
+  isKept: (name: Told) => `${name} is kept.`,
+  sayItAnotherWay: 'Say it another way',
+  inOrASpaceBetween: (name: Told) =>
+    `In ${name}: {code} or a space between, a comma after a name, {code2} to the body, {code3} a feint, {code4} three times, brackets, {code5} together, and every name.`,
+  noNumberFor: (missing: Told) => `(no number for ${missing})`,
+  inWords: 'In words',
+  orthodoxThrows: 'Orthodox throws',
+  southpawThrows: 'Southpaw throws',
+  perhaps: 'Perhaps',
+};

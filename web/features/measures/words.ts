@@ -1,0 +1,50 @@
+import { counted } from '@wax-fist/core/words';
+import type { Told } from '../../app/told.ts';
+
+/** What is said by “measures”. A part in braces is a slot of TextWith. */
+export const measuresWords = {
+  counts: '; counts',
+  measuredRate: (rate: Told) => `measured: ${rate}`,
+  measures: 'Measures',
+  howOftenWhatIsMeasured:
+    'How often what is measured says the same as the coaches of this club. A measure never counts by itself unless the head coach switches it on here; even then what a coach has judged comes first.',
+  namesFound: 'Names found',
+  pointsChecked: 'Points checked',
+  filmStillToBeMeasured: (left: number) => `${counted(left, 'film')} still to be measured`,
+  nothingIsMeasuredYetAdd: 'Nothing is measured yet. Add a film, tag its strikes, and look here again.',
+  checkpoint: 'Checkpoint',
+  measured: 'Measured',
+  judgedToo: 'Judged too',
+  agree: 'Agree',
+  beyondChance: 'Beyond chance',
+  leans: 'Leans',
+  countsByItself: 'Counts by itself',
+  tooCoarseForItsBand: 'too coarse for its band: it counts for nothing by itself',
+  cohensKappa: 'Cohen’s kappa',
+  tooFewToSay: 'too few to say',
+  countsByItselfName: (name: Told) => `${name} counts by itself`,
+  on: 'on',
+  off: 'off',
+  byBy: (by: Told) => `by ${by}`,
+  betterLeftOff: 'better left off',
+  countsByItselfNowWhere: 'counts by itself now where nobody has judged',
+  countsOnlyWhenACoach: 'counts only when a coach has judged',
+  strikesName: (name: Told, marks: Told) => `${name}: ${marks} strikes`,
+  sheetOfStrikes: 'Sheet of strikes',
+  measuredNotJudgedEveryMark:
+    'Measured, not judged: every mark is one strike. Choose a mark to find it in all rows, then see it on the bench or compare it.',
+  howFarMeasuresAgreeWith: 'How far measures agree with your coaches',
+  nothingIsMeasuredHereYet:
+    'Nothing is measured here yet. The body has to be followed in a film, and its strikes have to be tagged; then they are measured by themselves.',
+  inOrder: 'In order',
+  mostFaultsFirst: 'most faults first',
+  ofTheWalk: 'of the walk',
+  clean: 'clean',
+  watch: 'watch',
+  fault: 'fault',
+  strikeAt: (at: Told, viewNames: Told) => `Strike at ${at}, ${viewNames}`,
+  furthestOut: 'furthest out:',
+  allOfStrikeReadClean: (marks: number) => `all of ${counted(marks, 'strike')} read clean`,
+  eachEach: (each: Told) => `each ± ${each}`,
+  tooCoarseHereToCount: 'too coarse here to count by itself',
+};

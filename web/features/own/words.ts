@@ -1,0 +1,38 @@
+import { counted } from '@wax-fist/core/words';
+import type { Told } from '../../app/told.ts';
+
+/** What is said by “own”. A part in braces is a slot of TextWith. */
+export const ownWords = {
+  strikes: (strikes: number) => counted(strikes, 'strike'),
+  halfSpeed: 'Half speed',
+  onlyWhatToChange: 'Only what to change',
+  noStrikeIsMarkedIn: 'No strike is marked in it.',
+  nothingToChangeInThis: 'Nothing to change in this film.',
+  toChange: (faults: Told) => `to change: ${faults}`,
+  asItShouldBe: 'as it should be',
+  notJudged: 'not judged',
+  nobodyIsAssignedToYou: 'Nobody is assigned to you any more. The head coach can do it, under “People and sign-ins”.',
+  shownToTheClub: 'Shown to the club',
+  back: 'Back',
+  start: 'Start',
+  theFilms: 'The films',
+  home: 'Home',
+  showsThisToEverybodyOf: (traineeName: Told) => ` · ${traineeName} shows this to everybody of the club`,
+  report: 'Report',
+  whatWasCountedStandsIn: 'What was counted stands in the report.',
+  itsFilmsAreNotKept: (own: Told) => `Its films are not kept any more. ${own}`,
+  thinkOf: 'Think of',
+  lookedAtAgainOn: (recheckOn: Told) => `looked at again on ${recheckOn}`,
+  noDaySetYet: 'no day set yet',
+  card: 'Card',
+  nothingToCorrectWasHanded: 'Nothing to correct was handed over yet.',
+  doNext: 'Do next',
+  parts: (parts: number) => counted(parts, 'part'),
+  train: 'Train',
+  noSessionIsPlannedIt: 'No session is planned. It stands here once the coach has planned one.',
+  reviews: 'Reviews',
+  noReviewWasHandedOver: 'No review was handed over yet.',
+  today: 'Today',
+  films: (films: number) => counted(films, 'film'),
+  lookAtIt: 'Look at it',
+};
