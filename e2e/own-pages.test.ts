@@ -131,4 +131,23 @@ describe('own pages of a trainee, on a phone', function () {
     await maren.reload();
     await maren.getByText('This session is not here. It may have been removed.').waitFor();
   });
+
+  it('is given by a menu that opens where it stays: a press while it grows would be lost', async () => {
+    await coach.getByRole('button', { name: 'Release', exact: true }).click();
+    const sizes = await coach.getByRole('menu').evaluate(
+      (menu) =>
+        new Promise<string[]>((resolve) => {
+          const seen: string[] = [];
+          const look = (): void => {
+            const { width, height } = menu.getBoundingClientRect();
+            seen.push(`${width} × ${height}`);
+            if (seen.length < 20) requestAnimationFrame(look);
+            else resolve(seen);
+          };
+          look();
+        }),
+    );
+    expect([...new Set(sizes)]).to.have.length(1);
+    await coach.keyboard.press('Escape');
+  });
 });

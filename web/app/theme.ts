@@ -2,6 +2,10 @@ import { createVuetify } from 'vuetify';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import 'vuetify/styles';
 
+/** What opens stays where it is: a press while it still grows goes down on one thing and up on another, and is lost. */
+const transition = 'fade-transition';
+const field = { variant: 'outlined', density: 'comfortable', color: 'primary' } as const;
+
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 
 /** Two grounds: everything is light but the bench, which is dark and without colour so that skin and gloves keep theirs. */
@@ -45,12 +49,14 @@ export const vuetify = createVuetify({
   },
   defaults: {
     VBtn: { variant: 'flat', rounded: 'sm' },
-    VTextField: { variant: 'outlined', density: 'comfortable', color: 'primary' },
-    VNumberInput: { variant: 'outlined', density: 'comfortable', color: 'primary' },
-    VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
-    VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary' },
-    VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary' },
-    VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+    VMenu: { transition },
+    VDialog: { transition },
+    VTextField: field,
+    VNumberInput: field,
+    VTextarea: field,
+    VSelect: { ...field, transition },
+    VAutocomplete: { ...field, transition },
+    VCombobox: { ...field, transition },
     VCard: { rounded: 'sm' },
     VTooltip: { openDelay: 500 },
   },
