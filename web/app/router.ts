@@ -359,5 +359,5 @@ router.beforeEach(async (to) => {
   return { name: to.meta.own ?? 'own', params: to.meta.own ? to.params : {} };
 });
 router.afterEach((to) => {
-  document.title = words.waxFistTitle(to.meta.title);
+  document.title = words.pageTitle(to.meta.title);
 });

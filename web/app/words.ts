@@ -76,5 +76,5 @@ export const appWords = {
   planASession: 'Plan a session',
   floorTimer: 'Floor timer',
   notHere: 'Not here',
-  waxFistTitle: (title: Told) => `${title} · Wax Fist`,
+  pageTitle: (title: Told) => `${title} · Wax Fist`,
 };

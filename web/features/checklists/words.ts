@@ -13,8 +13,8 @@ export const checklistsWords = {
   cleanTo: 'Clean to',
   watchTo: 'Watch to',
   tooClose: 'too close',
-  cleanWatchFaultTooClose: (count: Told, count2: Told, count3: Told, count4: Told) =>
-    `${count} clean, ${count2} watch, ${count3} fault, ${count4} too close to call`,
+  cleanWatchFaultTooClose: (clean: Told, watch: Told, fault: Told, tooClose: Told) =>
+    `${clean} clean, ${watch} watch, ${fault} fault, ${tooClose} too close to call`,
   fromFrom: (from: Told) => `from ${from} `,
   toTo: (to: Told) => `to ${to}`,
   changeTheChecklist: 'Change the checklist',
@@ -54,8 +54,8 @@ export const checklistsWords = {
   nothingIsCalledSoTry: 'Nothing is called so. Try another word for it.',
   andMore: (techniques: Told) => ` and ${techniques} more`,
   inTechniques: (techniques: Told) => ` in {place}${techniques}`,
-  techniqueAndCheckpointsAs: (size: number, size2: Told, name: Told, name2: Told) =>
-    `${counted(size, 'technique')} and ${size2} checkpoints, as {link} judges them: guard at the ${name}, ${name2} at contact.`,
+  techniqueAndCheckpointsAs: (techniques: number, checkpoints: Told, guardLine: Told, arm: Told) =>
+    `${counted(techniques, 'technique')} and ${checkpoints} checkpoints, as {link} judges them: guard at the ${guardLine}, ${arm} at contact.`,
   changedByUs: 'changed by us',
   upName: (name: Told) => `${name} up`,
   downName: (name: Told) => `${name} down`,

@@ -31,7 +31,7 @@ export const compareWords = {
   oneFrameOn: 'One frame on',
   speed: 'Speed',
   lockedAt: 'Locked at',
-  framesAnd: (frames: Told, frames2: Told) => `frames ${frames} and ${frames2}`,
+  framesAnd: (first: Told, second: Told) => `frames ${first} and ${second}`,
   picture: 'Picture',
   oneOverTheOther: 'One over the other',
   seenMirrored: 'Mirrored',

@@ -3,7 +3,7 @@ import type { Told } from '../../app/told.ts';
 
 /** What is said by “corrections”. A part in braces is a slot of TextWith. */
 export const correctionsWords = {
-  aimAtMost: (checklists: Told, checklists2: Told, target: Told) => `${checklists}, ${checklists2}, aim at most ${target}`,
+  aimAtMost: (checkpoint: Told, technique: Told, target: Told) => `${checkpoint}, ${technique}, aim at most ${target}`,
   notJudgedInThisSession: 'Not judged in this session yet. It is starred in the walk.',
   nowAreFaultsWhenIt: 'now {level} are faults, {level2} when it was opened',
   now: 'now',
@@ -64,11 +64,11 @@ export const correctionsWords = {
   waitsNotForABeginner: 'waits: not for a beginner yet',
   waitsAnotherCueIsFor: 'waits: another cue is for the same place, or two are enough',
   aimTarget: (target: Told) => `aim ${target}`,
-  levelHeldOn: (heldOn: Told, point: Told, point2: Told) => `${heldOn} ${point}, level ${point2}`,
+  levelHeldOn: (heldOn: Told, faults: Told, level: Told) => `${heldOn} ${faults}, level ${level}`,
   rungRung: (rung: Told, words: Told) => `Rung ${rung}: ${words}`,
-  seenLevel: (heldOn: Told, point: Told, point2: Told) => `${heldOn}
-${point} seen
-level ${point2}`,
+  seenLevel: (heldOn: Told, faults: Told, level: Told) => `${heldOn}
+${faults} seen
+level ${level}`,
   checkpoint: 'Checkpoint',
   theLineIsTheLevel:
     'The line is the level that all sessions together tell, the band its doubt; signs are what was counted that day.',
@@ -96,7 +96,7 @@ level ${point2}`,
   takeThisStep: 'Take this step',
   session: 'Session',
   takeTheNextProposedStep: 'Take the next proposed step',
-  wasOn: (level: Told, level2: Told, heldOn: Told) => `${level}, was ${level2} on ${heldOn}{settling}`,
+  wasOn: (now: Told, then: Told, heldOn: Told) => `${now}, was ${then} on ${heldOn}{settling}`,
   firstAtThisRung: 'first time at this rung',
   whatToMendFirst: 'What to mend first',
   whatFirst: 'What first',

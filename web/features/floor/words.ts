@@ -71,7 +71,7 @@ export const floorWords = {
   longerThanThereIsShorten: ': longer than there is. Shorten work, or take a station away.',
   whoIsWhere: 'Who is where',
   turn: 'Turn',
-  fromPlace: (place: Told, place2: Told) => `${place}, from ${place2}`,
+  fromPlace: (turn: Told, begins: Told) => `${turn}, from ${begins}`,
   heavyBag: 'Heavy bag',
   padsWithTheHolder: 'Pads with the holder',
   shadow: 'Shadow',

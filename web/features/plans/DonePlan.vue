@@ -32,7 +32,7 @@ const worked = computed(() => plan.log!.done.reduce((sum, one) => sum + one.work
       <h2>{{ words.itsFilms }}</h2>
       <p v-for="one in plan.sessions" :key="one.sessionId">
         <VBtn variant="outlined" :prepend-icon="mdiVideoPlus" :to="{ name: 'session', params: { sessionId: one.sessionId } }">{{
-          words.rungRoundKind(one.roundKind, one.rung, rungName(one.rung).toLowerCase())
+          words.onAtRung(one.roundKind, one.rung, rungName(one.rung).toLowerCase())
         }}</VBtn>
       </p>
     </template>

@@ -13,7 +13,7 @@ export const plansWords = {
   doneOnOfWork: (doneOn: Told, impact: number) => `Done on ${doneOn}: {worked} of work, ${counted(impact, 'hard round')}.`,
   ofRound: (rounds: Told, rounds2: number, worked: Told) => `${rounds} of ${counted(rounds2, 'round')}, ${worked}`,
   itsFilms: 'Its films',
-  rungRoundKind: (roundKind: Told, rung: Told, rung2: Told) => `${roundKind}, rung ${rung}: ${rung2}`,
+  onAtRung: (on: Told, rung: Told, rungName: Told) => `${on}, rung ${rung}: ${rungName}`,
   minutes: 'Minutes',
   whatIsThere: 'What is there',
   somebodyHolds: 'Somebody holds',
@@ -91,8 +91,8 @@ export const plansWords = {
   anotherFilm: 'Another film',
   chooseItsFilm: 'Choose its film',
   filmFor: (title: Told) => `Film for ${title}`,
-  filmedAtFramesASecond: (rate: Told, rate2: Told) =>
-    `Filmed at ${rate} frames a second: too few to settle it. Next time at ${rate2} or more.`,
+  filmedAtFramesASecond: (rate: Told, least: Told) =>
+    `Filmed at ${rate} frames a second: too few to settle it. Next time at ${least} or more.`,
   hurtNow: 'Hurt now',
   untilUntil: (until: Told) => `until ${until}`,
   hurtSince: (since: Told) => `{part} since ${since} {until} {note}`,

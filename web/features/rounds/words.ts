@@ -113,7 +113,7 @@ export const roundsWords = {
   sureKnown: (known: Told, sure: Told) => `${known}, ${sure} sure`,
   aThunk: 'a thunk',
   aPop: 'a pop',
-  dbToTheUsualHit: (level: Told, level2: Told) => `${level}${level2} dB to the usual hit of this film`,
+  dbToTheUsualHit: (sign: Told, decibels: Told) => `${sign}${decibels} dB to the usual hit of this film`,
   amongItsHits: (found: Told, level: Told, snapWords: Told) => `${found}, ${level}, ${snapWords} among its hits`,
   thisFilmIsStillBeing: 'This film is still being worked in. The session page shows how far it is.',
   theServerIsAwayYour: 'The server is away. Your changes to hits and rounds are kept on this page and sent when it is back.',

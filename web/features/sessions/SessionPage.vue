@@ -104,7 +104,7 @@ whileTrue(working, lookAtWork, 1000);
             </p>
             <h1>{{ shortDay(page.session.heldOn) }}, {{ page.session.roundKind }}</h1>
             <p class="quiet">
-              <TextWith :text="words.rungRung(page.session.rung, rungName(page.session.rung))">
+              <TextWith :text="words.rungAndPlace(page.session.rung, rungName(page.session.rung))">
                 <template #place>
                   <template v-if="page.session.place"> · {{ page.session.place }}</template>
                 </template>

@@ -70,7 +70,7 @@ export const sessionsWords = {
     `It goes with ${removing}. For a day it can be put back; then it is gone for good, from the disk as well.`,
   keepIt: 'Keep it',
   removeIt: 'Remove it',
-  rungRung: (rung: Told, rung2: Told) => `Rung ${rung}: ${rung2}{place}{kit}`,
+  rungAndPlace: (rung: Told, name: Told) => `Rung ${rung}: ${name}{place}{kit}`,
   padsHeldBy: 'Pads held by {link}',
   report: 'Report',
   change: 'Change',

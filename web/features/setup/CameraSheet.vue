@@ -91,7 +91,7 @@ const x = 60;
       <tbody class="number">
         <tr v-for="{ rate, frames, moment, duration } in frameRates.map(rateSays)" :key="rate">
           <td>{{ rate }}</td>
-          <td>{{ words.framesFrames(frames[0], frames[1]) }}</td>
+          <td>{{ words.framesFromTo(frames[0], frames[1]) }}</td>
           <td>{{ words.msMoment(Math.round(moment)) }}</td>
           <td>{{ words.msMoment(Math.round(duration)) }}</td>
         </tr>

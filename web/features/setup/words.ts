@@ -21,13 +21,13 @@ export const setupWords = {
   upright: 'Upright',
   held: 'Held',
   traineeAndCameraFromThe: 'Trainee and camera, from the side and to scale',
-  awayAtTheLeastSo: (distance: Told, navel: Told, distance2: Told) =>
-    `${distance} away at the least, so that the whole body is in it and a seventh more; its lens at the navel, ${navel}. For a side view square to the line of attack: ${distance2} of the room are in the picture.`,
+  awayAtTheLeastSo: (away: Told, navel: Told, wide: Told) =>
+    `${away} away at the least, so that the whole body is in it and a seventh more; its lens at the navel, ${navel}. For a side view square to the line of attack: ${wide} of the room are in the picture.`,
   framesASecond: 'Frames a second',
   ofAJab: 'of a jab',
   aMoment: 'a moment',
   aTime: 'a time',
-  framesFrames: (frames: Told, frames2: Told) => `${frames}–${frames2} frames`,
+  framesFromTo: (fewest: Told, most: Told) => `${fewest}–${most} frames`,
   msMoment: (moment: Told) => `± ${moment} ms`,
   shutter: 'Shutter',
   aFistBlurs: 'a fist blurs',

@@ -147,7 +147,7 @@ const toSession = (sessionId: string): void => void router.push({ name: 'session
           <li v-for="one in sessions.rows.value" :key="one.id">
             <RouterLink class="session" :to="{ name: 'session', params: { sessionId: one.id } }">
               <b>{{ shortDay(one.heldOn) }}</b>
-              <span>{{ words.rungRoundKind(one.roundKind, one.rung, rungName(one.rung).toLowerCase()) }}</span>
+              <span>{{ words.onAtRung(one.roundKind, one.rung, rungName(one.rung).toLowerCase()) }}</span>
               <span class="quiet number">{{ words.films(one.films) }}, {{ words.strikes(one.strikes) }}</span>
             </RouterLink>
           </li>

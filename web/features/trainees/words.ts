@@ -42,7 +42,7 @@ export const traineesWords = {
   lastSessions: 'Last sessions',
   habits: 'Habits',
   sessions: 'Sessions',
-  rungRoundKind: (roundKind: Told, rung: Told, rung2: Told) => `${roundKind}, rung ${rung}: ${rung2}`,
+  onAtRung: (on: Told, rung: Told, rungName: Told) => `${on}, rung ${rung}: ${rungName}`,
   films: (films: number) => counted(films, 'film'),
   strikes: (strikes: number) => counted(strikes, 'strike'),
   notFilmedYetAddA: 'Not filmed yet. Add a session, then drop its films there.',
