@@ -106,7 +106,6 @@ const close = (): Promise<void> =>
             <template #settling>
               <template v-if="answer.settling">{{ words.moreStrikesOnOneDay(settlingInWords(answer.settling)) }}</template>
             </template>
-
             <template #part>
               <template v-if="answer.weeksToAim !== null">{{ ` ${wayInWords(answer.weeksToAim)}` }}</template>
             </template>
