@@ -49,7 +49,7 @@ const lines = computed(() =>
         </td>
         <td class="number" :class="{ quiet: !clear }">
           <template v-if="difference"
-            >{{ difference }}<small v-if="!clear" class="ml-1">{{ words.noClearDifference }}</small></template
+            >{{ difference }}<small v-if="!clear">{{ words.noClearDifference }}</small></template
           >
         </td>
       </tr>
