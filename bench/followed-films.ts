@@ -2,7 +2,7 @@ import { unpackTrack, type Track } from '@wax-fist/core/body';
 import { frameNearest, timelineOf, type FrameTimeline } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm } from '@wax-fist/core/measure';
 import type { StrikeMoments } from '@wax-fist/core/strikes';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import type { Truth } from '../simulator/truth/truth.ts';
@@ -33,16 +33,21 @@ export const trueMoments = (
   ...{ homeFrame: frameNearest(timeline, home), homeOrigin: 'set' },
 });
 
+const trackIn = (file: string): Track => unpackTrack(0, Buffer.from((read(file) as { packed: string }).packed, 'base64'));
 /** A film as the pose model saw it, and what is true of it; undefined when nobody was found. */
 export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
   const truth = read(`${film}.truth.json.gz`) as Truth;
-  const track = unpackTrack(0, Buffer.from((read(`${film}.points.gz`) as { packed: string }).packed, 'base64'));
-  const scene = followedAs(truth, track);
+  const holder = existsSync(`${film}.holder.gz`) ? trackIn(`${film}.holder.gz`) : undefined;
+  const scene = followedAs(truth, trackIn(`${film}.points.gz`), holder);
   return scene && { scene, truth };
 }
 
 /** A film with these points; undefined when nobody was found. */
-export function followedAs({ camera, frameTimes, scene: { stance } }: Truth, track: Track): FollowedFilm | undefined {
+export function followedAs(
+  { camera, frameTimes, scene: { stance } }: Truth,
+  track: Track,
+  holder?: Track,
+): FollowedFilm | undefined {
   const { view, pictureWidth: width, pictureHeight: height } = camera;
-  return followedFilm({ timeline: timelineOf(frameTimes), track, picture: { width, height }, view, stance });
+  return followedFilm({ timeline: timelineOf(frameTimes), track, holder, picture: { width, height }, view, stance });
 }

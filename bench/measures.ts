@@ -6,6 +6,7 @@ import {
   pointMeasures,
   proposalFor,
   rawMeasure,
+  readOf,
   seenFrom,
   trialFrom,
   widerThanTrials,
@@ -17,7 +18,16 @@ import {
   type Seen,
   type Trial,
 } from '@wax-fist/core/measure';
-import { checklistFor, shippedCatalogue, techniqueIn, usualSchool, verdictIn, type Band } from '@wax-fist/core/technique';
+import {
+  checklistFor,
+  isMeasureId,
+  measures,
+  shippedCatalogue,
+  techniqueIn,
+  usualSchool,
+  verdictIn,
+  type Band,
+} from '@wax-fist/core/technique';
 import { deviation, group as groupBy, mean, sum } from 'd3-array';
 import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
@@ -38,6 +48,12 @@ export interface Told {
   raw: { value: number; doubt: number };
 }
 
+/** Of what a strike itself is not judged by, as whoever holds for it. */
+function usualBand(checkpoint: string): Band | undefined {
+  const measure = shippedCatalogue.checkpoints.get(checkpoint)?.measure ?? '';
+  return isMeasureId(measure) ? measures[measure].band : undefined;
+}
+
 /** What is told of the strikes of a film. @param spreadOf see `measurable` */
 export function* toldOf(
   film: string,
@@ -45,19 +61,22 @@ export function* toldOf(
   spreadOf?: (point: number) => number,
 ): Generator<Told> {
   const { timeline, view } = scene;
-  for (const { technique: id, parts, measures, ...times } of truth.strikes) {
-    if (parts || !measures) continue;
+  // Of a series as a whole nothing is measured, but of whoever holds for its parts.
+  for (const { technique: id, measures, ...times } of truth.strikes.flatMap((one) => one.parts ?? one)) {
+    if (!measures) continue;
     const technique = techniqueIn(shippedCatalogue, id);
     const strike = measurable(scene, trueMoments(timeline, times), technique, spreadOf);
     if (!strike) continue;
     const bands = new Map(
       checklistFor(shippedCatalogue, id, { school: usualSchool, view }).map(({ checkpoint, band }) => [checkpoint.id, band]),
     );
-    const seen = seenFrom(strike.sight);
     for (const [checkpoint, value] of Object.entries(measures)) {
       const measure = (pointMeasures as Record<string, PointMeasure | undefined>)[checkpoint];
-      const raw = measure?.views.includes(view) && isNear(strike.sight, measure) ? rawMeasure(strike, measure) : undefined;
-      if (raw) yield { checkpoint, seen, film, truth: value, band: bands.get(checkpoint), raw };
+      const read = measure?.views.includes(view) && isNear(strike.sight, measure) ? readOf(strike, measure) : undefined;
+      const raw = read && rawMeasure(read, measure!);
+      if (!raw) continue;
+      const band = bands.get(checkpoint) ?? usualBand(checkpoint);
+      yield { checkpoint, seen: seenFrom(read.sight), film, truth: value, band, raw };
     }
   }
 }

@@ -13,7 +13,9 @@ for file in "$@"; do
     [ -f "simulator/trials/$clip.points.gz" ] && continue
     echo "$clip"
     bin/simulate render "$file" --view "$view" --out "$folder/$clip.mp4" --truth "$folder/$clip.gz"
-    bin/wax pose "$folder/$clip.mp4" --out "$folder/$clip.points.gz"
+    held=()
+    grep -q '"holder"' "$file" && held=(--holder "simulator/trials/$clip.holder.gz")
+    bin/wax pose "$folder/$clip.mp4" --out "$folder/$clip.points.gz" "${held[@]}"
     mv "$folder/$clip.gz" "simulator/trials/$clip.truth.json.gz"
     mv "$folder/$clip.points.gz" "simulator/trials/$clip.points.gz"
   done

@@ -15,6 +15,7 @@ import {
   numbersOfFrame,
   numbersOfPoint,
   packTrack,
+  pieceOfTrack,
   pointAt,
   pointCount,
   pointIn,
@@ -35,6 +36,14 @@ function trackOf(frames: number, place: (point: PointName, frame: number) => rea
 }
 
 describe('a track of points', () => {
+  it('is cut into pieces; a frame that it does not have has nobody in it', () => {
+    const track = { ...trackOf(10, (_name, frame) => [frame, 0]), from: 20 };
+    const piece = pieceOfTrack(track, 27, 6);
+    expect([27, 28, 29].map((frame) => pointIn(piece, frame, 0)!.x)).to.deep.equal([7, 8, 9]);
+    expect([30, 31, 32].map((frame) => hasBody(piece, frame))).to.deep.equal([false, false, false]);
+    expect(hasBody(pieceOfTrack(track, 0, 5), 2)).to.equal(false);
+    expect(pointIn(pieceOfTrack(track, 18, 4), 20, 0)!.x).to.equal(0);
+  });
   const number = fc.float({ min: -2000, max: 2000, noNaN: true });
   const point = fc.tuple(number, number, number, fc.float({ min: 0, max: 1, noNaN: true }));
 

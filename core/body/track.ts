@@ -51,6 +51,16 @@ export function joinedTrack(pieces: readonly Track[]): Track {
   return track;
 }
 
+/** A part of a track; a frame that it does not have has nobody in it. */
+export function pieceOfTrack(track: Track, from: FrameIndex, frames: number): Track {
+  const piece = emptyTrack(from, frames);
+  const [first, last] = [Math.max(from, track.from), Math.min(from + frames, track.from + track.frames)];
+  if (first >= last) return piece;
+  const values = track.values.subarray((first - track.from) * numbersOfFrame, (last - track.from) * numbersOfFrame);
+  piece.values.set(values, (first - from) * numbersOfFrame);
+  return piece;
+}
+
 /** Bytes of a point as it is kept: three numbers of two bytes, and one byte. */
 const bytesOfPoint = 7;
 /** Bytes of a packed frame. */

@@ -1,5 +1,5 @@
 import type { FrameTimeline } from '../film/index.ts';
-import { measurable, readFrom, shapesAt, type FollowedFilm, type Shape } from '../measure/index.ts';
+import { bodyRead, measurable, readFrom, shapesAt, type FollowedFilm, type Shape } from '../measure/index.ts';
 import { phaseFrames, type StrikeMoments } from '../strikes/index.ts';
 import type { Checkpoint, Technique } from '../technique/index.ts';
 import type { FrameIndex, Px } from '../units.ts';
@@ -48,7 +48,7 @@ function still(
   const read = points && readFrom(points, checkpoint.id);
   return {
     ...{ role, frame, origin },
-    part: shownPart(followed, frame, checkpoint.stop, read?.points ?? []),
+    part: shownPart(bodyRead(followed, read), frame, checkpoint.stop, read?.points ?? []),
     shapes: read ? shapesAt(followed, frame, checkpoint.id, read) : [],
   };
 }

@@ -27,14 +27,23 @@ export interface FollowedFilm {
   stance: Stance;
   /** How much more is doubted of points than trials say, as the club’s own checks tell. */
   widenings: Widenings;
+  /** The same film as whoever holds was followed in it, who faces the other way; undefined where nobody was. */
+  holder?: FollowedFilm | undefined;
 }
-type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings'> & Partial<Pick<FollowedFilm, 'widenings'>>;
+type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings' | 'holder'> &
+  Partial<Pick<FollowedFilm, 'widenings'>> & { holder?: Track | undefined };
 
-/** A film as the body in it was followed; undefined when nobody is in it. */
-export function followedFilm({ track, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
+/** A film as the body in it was followed; undefined when nobody is in it. @param film its holder as followed there */
+export function followedFilm({ track, holder, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
   const size = bodySizeOf(track);
-  return size && { ...film, track, widenings, size, guard: usualGuardOf(track) };
+  if (!size) return undefined;
+  const held = holder && followedFilm({ ...film, widenings, track: holder, view: seenByHolder[film.view] });
+  return { ...film, track, widenings, size, guard: usualGuardOf(track), holder: held };
 }
+/** From where whoever holds is seen, who stands opposite. */
+const seenByHolder: Readonly<Record<View, View>> = {
+  ...{ front: 'rear', rear: 'front', 'lead-side': 'rear-side', 'rear-side': 'lead-side', quarter: 'quarter' },
+};
 
 /**
  * The same film with points put right by hand. What it tells of the body as a whole stays: one pin changes what is measured beside

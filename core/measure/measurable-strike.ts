@@ -25,7 +25,11 @@ export interface MeasurableStrike {
   widenings: Widenings;
   /** Where points were put right by hand: the strike with every point shaken as the model is, and with those that no pin holds. */
   pinned: { every: readonly Sight[]; loose: readonly Sight[] } | undefined;
+  /** Whoever holds for it, at the same moments; undefined where nobody was followed beside whoever strikes. */
+  held?: MeasurableStrike | undefined;
 }
+/** What the one who holds does while somebody strikes. */
+const holding: Thrown = { side: 'both', kind: 'holding', checkpoints: [] };
 
 /** How far a moment may be off, now one way and now the other. @param found what is doubted of it, where it was found on a path @param random from 0 to 1 @param normal normally spread */
 const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: number): Ms =>
@@ -91,5 +95,6 @@ export function measurable(
     sight: seenAs(still),
     shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
     pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },
+    held: film.holder && measurable(film.holder, strike, holding, spreadOf),
   };
 }

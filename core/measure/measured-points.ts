@@ -7,7 +7,7 @@ import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
 import { pointMeasureOf, type PointMeasure } from './of-points.ts';
 import { seenAs } from './point-doubt.ts';
-import { readFrom } from './read-from.ts';
+import { readOf, whatIsRead } from './read-from.ts';
 import { rearOf, type Sight } from './sight.ts';
 import { wideningOf } from './widening.ts';
 
@@ -18,7 +18,7 @@ const namesOf = (views: readonly View[]): string => listed(views.map((view) => v
 
 /** Whether the limb that something is about is the nearer one; from the front, from behind and askew it need not be. */
 export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>, { of }: Pick<PointMeasure, 'of'>): boolean {
-  if (!of || !sight.near) return true;
+  if (!of || of === 'holder' || !sight.near) return true;
   const limb = of === 'rear' ? rearOf(sight) : sight[of];
   return limb === sight.near;
 }
@@ -72,9 +72,14 @@ export function rawMeasure(
  * was off in trials, made wider as `Widenings` say of the points that it looks at. Where a coach has pinned what it looks at, trials of the model count for less, and
  * for nothing where all of it is pinned: then also the far limb is measured.
  */
-export function measureByPoints(one: MeasurableStrike, checkpoint: CheckpointId): Measured | undefined {
+export function measureByPoints(strike: MeasurableStrike, checkpoint: CheckpointId): Measured | undefined {
   const measure = pointMeasureOf(checkpoint);
   if (!measure) return undefined;
+  const one = readOf(strike, measure);
+  if (!one)
+    return none(
+      'Whoever holds was not followed here: say in the session that the round is on pads, and keep both in the picture.',
+    );
   const share = shareOfModel(one, measure);
   const hindered = hindrance(one, measure, share === 0);
   if (hindered) return none(hindered);
@@ -85,15 +90,15 @@ export function measureByPoints(one: MeasurableStrike, checkpoint: CheckpointId)
     return none(
       'The body was not found here, is hidden, crossed by somebody or partly out of the picture, or this strike does not show it.',
     );
-  return correctedBy(trialFor(trial, share), raw, widerFor(share, wideningFor(one, checkpoint)));
+  return correctedBy(trialFor(trial, share), raw, widerFor(share, wideningFor(one, measure)));
 }
 /** Real gyms are harder on the model; hands that pin are the same there. */
 const widerFor = (share: Ratio, wider: Ratio): number => Math.sqrt(share * wider ** 2 + (1 - share));
 /** By how much the doubt of a measure is wider than in trials, to first order: that of the points that it looks at, all alike. */
-function wideningFor(one: MeasurableStrike, checkpoint: CheckpointId): Ratio {
+function wideningFor(one: MeasurableStrike, measure: PointMeasure): Ratio {
   const { sight, widenings } = one;
   if (Object.keys(widenings.of).length === 0) return widenings.all;
-  const kinds = (readFrom(one, checkpoint)?.points ?? []).flatMap((point) => {
+  const kinds = (whatIsRead(one, measure)?.points ?? []).flatMap((point) => {
     const part = partOf(point);
     return part ? [{ part, seen: seenAs(sight.near, point) }] : [];
   });

@@ -1,4 +1,4 @@
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName } from '../body/index.ts';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName, type Track } from '../body/index.ts';
 import { timelineOf } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
 import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
@@ -31,18 +31,25 @@ export const moments: StrikeMoments = {
 };
 export type Moving = (name: PointName, frame: number) => [ahead: number, up: number];
 
-/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. */
-export function sceneOf(moving: Moving, view: View = 'lead-side'): FollowedFilm {
+/** @param hips where they are, across @param towards whether the target lies to the right */
+function trackOf(moving: Moving, hips: number, towards: 1 | -1): Track {
   const track = emptyTrack(0, 160);
-  const towards = view === 'rear-side' ? 1 : -1;
   for (let frame = 0; frame < 160; frame++)
     for (const name of pointNames) {
       const [ahead, up] = moving(name, frame);
       const place = frame * numbersOfFrame + pointAt[name] * numbersOfPoint;
-      track.values.set([500 + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
+      track.values.set([hips + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
     }
+  return track;
+}
+
+/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. @param holding whoever holds, three trunks away */
+export function sceneOf(moving: Moving, view: View = 'lead-side', holding?: Moving): FollowedFilm {
+  const towards = view === 'rear-side' ? 1 : -1;
+  const track = trackOf(moving, 500, towards);
+  const holder = holding && trackOf(holding, 500 + 300 * towards, view === 'rear-side' ? -1 : 1);
   const timeline = timelineOf(Array.from({ length: 160 }, (_, frame) => (frame * 1000) / rate));
-  return followedFilm({ timeline, track, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
+  return followedFilm({ timeline, track, holder, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
 }
 /** 0 until one frame, 1 from another one on. */
 export const between = (frame: number, from: number, to: number): number =>

@@ -12,6 +12,7 @@ import {
   windUp,
   wristBend,
 } from './arm.ts';
+import { headClear } from './holding.ts';
 import { timeToBase } from './leaving.ts';
 import { elbowFlare, fistElbow, guardHeight, kickHandDrop, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
 import {
@@ -37,8 +38,11 @@ export interface PointMeasure {
   views: readonly View[];
   /** The moments that it is read at; what is guessed of them is not measured. */
   moments: readonly Moment[];
-  /** Whose limb it is about: seen from across, it tells something only where that limb is the nearer one. */
-  of: 'striking' | 'idle' | 'rear' | undefined;
+  /**
+   * Whose limb it is about: seen from across, it tells something only where that limb is the nearer one. Of the holder it is read of
+   * the whole body of whoever holds.
+   */
+  of: 'striking' | 'idle' | 'rear' | 'holder' | undefined;
   /** It is read of a step by itself, and not of one with a strike. */
   onlySteps: boolean;
   /** In the unit of its measure; undefined where this strike does not show it. */
@@ -116,7 +120,10 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'df.slip': row(across, ['contact'], headOffAtContact),
   'df.parry': row(notAcross, ['contact'], handTravel),
   'df.check': row(views, ['launch', 'contact'], kneeLift),
+  'ph.head-clear': row(sides, ['contact'], headClear, 'holder'),
 };
 /** How a checkpoint is read from points; undefined where it is not, or not yet. */
 export const pointMeasureOf = (id: CheckpointId): PointMeasure | undefined =>
   (pointMeasures as Readonly<Record<CheckpointId, PointMeasure | undefined>>)[id];
+/** Whether it is read of whoever holds, and not of whoever strikes. */
+export const isReadOfHolder = (id: CheckpointId): boolean => pointMeasureOf(id)?.of === 'holder';

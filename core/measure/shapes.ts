@@ -3,7 +3,7 @@ import { frameNearest } from '../film/index.ts';
 import type { CheckpointId, ShippedCheckpointId } from '../technique/index.ts';
 import type { Degrees, FrameIndex, Ms, Px } from '../units.ts';
 import type { FollowedFilm } from './followed-film.ts';
-import type { ReadFrom } from './read-from.ts';
+import { bodyRead, type ReadFrom } from './read-from.ts';
 
 /** A place in the picture, in pixels of the review copy. */
 export interface Place {
@@ -136,6 +136,16 @@ const hipsThenAndNow: Drawing = ({ first, placeOf, trunk }) =>
     const hips = middleOf('Hip', placeIn);
     return hips ? [line({ x: hips.x, y: hips.y - 0.8 * trunk }, { x: hips.x, y: hips.y + 0.8 * trunk }, when === 0)] : [];
   });
+/** Straight down at the nose, and level from there to each hand. */
+const noseToHands: Drawing = ({ placeOf, trunk }) => {
+  const nose = placeOf('nose');
+  if (!nose) return [];
+  const hands = bodySides.flatMap((side) => placeOf(`${side}Wrist`) ?? []);
+  return [
+    line({ x: nose.x, y: nose.y - 0.6 * trunk }, { x: nose.x, y: nose.y + 1.2 * trunk }),
+    ...hands.map(({ x, y }) => line({ x: nose.x, y }, { x, y }, false)),
+  ];
+};
 /** From the shoulder straight to the wrist, of each arm that is looked at. */
 const reach: Drawing = ({ points, placeOf }) =>
   bodySides.flatMap((side) => {
@@ -189,6 +199,7 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'df.pull-back': [plumb],
   'df.slip': [midline],
   'df.check': [hipLevel],
+  'ph.head-clear': [noseToHands],
 };
 
 /** The lines that a row is measured by. */
@@ -196,7 +207,8 @@ export const shapesFor = (checkpoint: CheckpointId, drawn: Drawn): Shape[] =>
   ((drawings as Partial<Record<string, readonly Drawing[]>>)[checkpoint] ?? []).flatMap((draw) => draw(drawn));
 
 /** The same in a frame of a film in which a body was followed. */
-export function shapesAt(film: FollowedFilm, frame: FrameIndex, checkpoint: CheckpointId, read: ReadFrom): Shape[] {
+export function shapesAt(whole: FollowedFilm, frame: FrameIndex, checkpoint: CheckpointId, read: ReadFrom): Shape[] {
+  const film = bodyRead(whole, read);
   const placeIn =
     (at: FrameIndex) =>
     (name: PointName): BodyPoint | undefined =>

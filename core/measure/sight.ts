@@ -145,9 +145,11 @@ export function sidesOf(
   { side, kind }: Pick<Technique, 'side' | 'kind'>,
 ): Pick<Sight, 'view' | 'lead' | 'near' | 'striking' | 'idle' | 'byLeg'> {
   const lead = handOf('lead', stance)!;
-  const striking = handOf(side, stance) ?? lead;
+  const near = nearSide(view, lead);
+  // Of whoever holds, whose lead nobody tells, both hands are looked at.
+  const striking = handOf(side, stance) ?? (kind === 'holding' ? near : undefined) ?? lead;
   const byLeg = kind === 'kick' || kind === 'knee';
-  return { view, lead, near: nearSide(view, lead), striking, idle: otherSideOf(striking), byLeg };
+  return { view, lead, near, striking, idle: otherSideOf(striking), byLeg };
 }
 
 /** What has to be known of a technique. */

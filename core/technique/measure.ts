@@ -239,6 +239,13 @@ const table = {
     from: 'track',
     band: upTo(0.25, 0.45),
   },
+  'head-clear': {
+    name: 'Pads ahead of the head',
+    unit: 'ratio',
+    of: 'torso of whoever holds, nearer pad hand ahead of the nose',
+    from: 'pins',
+    band: atLeast(0.1, 0),
+  },
   'beat-variation': {
     name: 'Beat',
     unit: 'ratio',

@@ -12,6 +12,7 @@ import {
 } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { canShow, faultModels } from '../motion/fault/index.ts';
+import { holderFaults } from '../motion/fault/holder.ts';
 import { habitIds, type HabitId } from '../motion/habit.ts';
 import { perform } from '../motion/performance.ts';
 import { everythingThrown, usualStation, type Thrown } from '../motion/technique/thrown.ts';
@@ -19,7 +20,7 @@ import { isBeat } from '../motion/technique/single.ts';
 import { isHeld } from '../motion/station.ts';
 import { baseScene, scene } from '../rounds-under-test.ts';
 import type { Scene } from '../scene.ts';
-import { judgedParts, ofTheWhole, trueMeasures, type TrueValues } from './measures.ts';
+import { judgedParts, ofTheWhole, trueMeasures, trueOfHolder, type TrueValues } from './measures.ts';
 
 /** What can only be measured where somebody holds. */
 const needsPartner: readonly string[] = ['pv.outside-foot', 'df.distance'];
@@ -63,6 +64,8 @@ function verdictOf(rows: readonly ChecklistRow[], id: string, values: TrueValues
   return verdictIn(row!.band!, values[id as ShippedCheckpointId]!);
 }
 
+const holdersFault = (id: string): boolean => (Object.values(holderFaults) as string[]).includes(id);
+
 describe('true measures', function () {
   this.timeout(60_000);
   for (const technique of everythingThrown) {
@@ -83,6 +86,8 @@ describe('true measures', function () {
         const value = values[id as ShippedCheckpointId];
         expect(value, `${id} is told`).to.satisfy(Number.isFinite);
         expect(verdictOf(rows, id, values), `${id}: ${value}`).to.equal('clean');
+        // What whoever holds does wrong is tried below.
+        if (holdersFault(id)) continue;
         const shown = possible.some((fault) => fault.checkpoint === id || fault.alsoShows?.includes(id as ShippedCheckpointId));
         expect(shown, `a fault for ${id}`).to.equal(true);
       }
@@ -130,6 +135,22 @@ describe('the lane of the lead foot', () => {
     expect(lane({ stance: 'southpaw', holder: { ...holder, stance: 'orthodox' } })).to.be.closeTo(open, 0.02);
     const alone = perform(scene({ work: [{ strikes: ['body-straight'], times: 1 }] }));
     expect(trueMeasures(alone, alone.strikes[0]!, ['pv.outside-foot'])).to.deep.equal({});
+  });
+});
+
+describe('the head of whoever holds', () => {
+  it('is clear of the pads unless it comes past them, for single strikes and for every part of a series', () => {
+    const clear = (fault?: 'head-behind-pads'): number[] => {
+      const faults = fault ? [{ fault, share: 1, strength: [0.8, 0.8] as [number, number] }] : [];
+      const work = [{ strikes: ['pad-called', 'rear-round'] as Thrown[], times: 1 }];
+      const round = perform(scene({ station: 'thai-pads', holder: { ...holder, faults }, work }));
+      return round.strikes.flatMap((strike) => strike.parts.map((part) => trueOfHolder(round, strike, part)['ph.head-clear']!));
+    };
+    expect(clear()).to.have.length.above(3);
+    for (const value of clear()) expect(value).to.be.above(0.1);
+    for (const value of clear('head-behind-pads')) expect(value).to.be.below(0);
+    const alone = perform(scene({ work: [{ strikes: ['jab'], times: 1 }] }));
+    expect(trueOfHolder(alone, alone.strikes[0]!, alone.strikes[0]!.parts[0]!)).to.deep.equal({});
   });
 });
 

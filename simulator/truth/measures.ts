@@ -6,10 +6,11 @@ import {
   type Band,
   type ShippedCheckpointId,
 } from '@wax-fist/core/technique';
-import type { Performance, ThrownStrike } from '../motion/thrown-round.ts';
+import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
 import { partsOf, type Thrown } from '../motion/technique/thrown.ts';
 import type { Single } from '../motion/technique/single.ts';
 import { chamber, kickLean, kickThrough, kneeLift, legReach, legTilt, shinPath } from './kicking.ts';
+import { headClear } from './holding.ts';
 import { exitAngle, exitTime, timeToBase } from './leaving.ts';
 import {
   elbowFlare,
@@ -126,7 +127,20 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
   'ex.move': exitTime,
   'ex.angle': exitAngle,
   'ex.reset': timeToBase,
+  'ph.head-clear': headClear,
 };
+/** What is true of whoever holds. */
+const ofHolder: readonly ShippedCheckpointId[] = ['ph.head-clear'];
+/** What is true of whoever holds for a strike, or a part of a series, whatever that is judged by; nothing where nobody does. */
+export function trueOfHolder(round: Performance, strike: ThrownStrike, part: ThrownPart): TrueValues {
+  const seen = seenOf(round, strike, part);
+  return Object.fromEntries(
+    ofHolder.flatMap((id) => {
+      const value = trueMeasure[id]!(seen);
+      return value === undefined ? [] : [[id, value]];
+    }),
+  );
+}
 
 /** What is told of the feet of a series as a whole. */
 export const ofTheWhole: readonly ShippedCheckpointId[] = [
@@ -173,7 +187,7 @@ function valueOf(parts: readonly Seen[], id: ShippedCheckpointId, technique: Thr
   if (!measure) return undefined;
   if (id === 'sm.telegraph') return measure(parts[0]!);
   if (ofTheWhole.includes(id)) return measure(parts.at(-1)!);
-  const asked = judgedParts(technique, id);
+  const asked = ofHolder.includes(id) ? partsOf(technique) : judgedParts(technique, id);
   const values = parts.filter(({ part }) => asked.includes(part.technique)).flatMap((one) => measure(one) ?? []);
   if (values.length === 0) return undefined;
   const band = rowsOf(technique).get(id);

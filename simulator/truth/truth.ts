@@ -5,7 +5,7 @@ import { cameraTime, roundTime } from '../clock.ts';
 import type { StrikeTimes } from '../motion/part.ts';
 import type { Performance } from '../motion/thrown-round.ts';
 import type { Scene, SceneCamera } from '../scene.ts';
-import { trueMeasures, type TrueValues } from './measures.ts';
+import { trueMeasures, trueOfHolder, type TrueValues } from './measures.ts';
 import { obstaclesOf, visibilityOf } from './visibility.ts';
 
 /**
@@ -34,7 +34,7 @@ export interface Truth {
     home: Ms;
     elbowAngle: number;
     /** Of a series. */
-    parts?: { technique: string; launch: Ms; contact: Ms; home: Ms }[];
+    parts?: { technique: string; launch: Ms; contact: Ms; home: Ms; measures?: TrueValues }[];
     faults: { id: string; checkpoint: string; strength: number }[];
     /** What the holder does wrong meanwhile. */
     held?: { id: string; checkpoint: string; strength: number }[];
@@ -89,8 +89,14 @@ export function truthOf(scene: Scene, camera: SceneCamera, performance: Performa
       place: strike.place,
       ...moments3(strike),
       elbowAngle: tenths(strike.elbowAngle),
-      ...(strike.parts.length > 1 && { parts: strike.parts.map((part) => ({ technique: part.technique, ...moments3(part) })) }),
-      measures: rounded(trueMeasures(performance, strike)),
+      ...(strike.parts.length > 1 && {
+        parts: strike.parts.map((part) => ({
+          technique: part.technique,
+          ...moments3(part),
+          ...(performance.holder && { measures: rounded(trueOfHolder(performance, strike, part)) }),
+        })),
+      }),
+      measures: rounded({ ...trueOfHolder(performance, strike, strike.parts[0]!), ...trueMeasures(performance, strike) }),
       faults: told(strike.faults),
       ...(strike.held && { held: told(strike.held) }),
     })),

@@ -88,7 +88,7 @@ export const holdingCheckpoints = [
     cues: ['Head out of the tunnel'],
     severity: 'injury',
     views: ['front', 'lead-side', 'rear-side', 'quarter'],
-    measure: 'eye',
+    measure: 'head-clear',
     leastRate: slow,
     causes: [],
   },

@@ -1,0 +1,9 @@
+import { bodySides } from '@wax-fist/core/body';
+import { torso, type Seen } from './seen.ts';
+
+/** How far the nearer pad hand of whoever holds is ahead of their own nose at contact, in their trunks; undefined where nobody holds. */
+export function headClear({ round, part }: Seen): number | undefined {
+  const joints = round.holder?.bodyAt(part.contact).joints;
+  // Whoever holds looks against the way of the strike.
+  return joints && Math.min(...bodySides.map((side) => joints.nose.z - joints[`${side}Wrist`].z)) / torso(joints);
+}
