@@ -21,6 +21,7 @@ export const importSteps = [
   'motion',
   'pose',
   'strikes',
+  'holder',
 ] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */
@@ -155,6 +156,8 @@ export const footageEndpoints = {
   filmLoudness: endpoint('GET', '/api/films/:filmId/loudness', staff),
   /** Where the body was in every frame, see `packTrack`; a frame that was not looked at yet has nobody in it. */
   filmPoints: endpoint('GET', '/api/films/:filmId/points', staff),
+  /** The same of whoever holds, in rounds on pads. */
+  filmHolderPoints: endpoint('GET', '/api/films/:filmId/holder-points', staff),
   /** Says who is to be followed: from there it is done again, as far as it was somebody else until now. */
   pointOutBody: endpoint('PUT', '/api/films/:filmId/bodies/:bodyId', staff, { body: pointedBodyShape, reply: filmShape }),
   pointedBodies: endpoint('GET', '/api/films/:filmId/bodies', staff, {

@@ -1,6 +1,14 @@
 import { joinedTrack } from '@wax-fist/core/body';
 import { frameNearest, timeOf } from '@wax-fist/core/film';
-import { followedFilm, inCentimetres, measurable, measureOf, proposalFor, type Measured } from '@wax-fist/core/measure';
+import {
+  followedFilm,
+  inCentimetres,
+  isReadOfHolder,
+  measurable,
+  measureOf,
+  proposalFor,
+  type Measured,
+} from '@wax-fist/core/measure';
 import { guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
 import {
   checklistFor,
@@ -20,7 +28,7 @@ import {
 } from '@wax-fist/core/technique';
 import type { Centimetres, Ms } from '@wax-fist/core/units';
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { piecesOf, pointsOfFilm, type FilmToWatch } from '../../server/pose/film-points.ts';
+import { besides, piecesOf, pointsOfFilm, type FilmToWatch } from '../../server/pose/film-points.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
 import { printJson, rounded } from '../seconds.ts';
@@ -121,13 +129,15 @@ export const measureCommand = (): Command =>
       const elsewhere = piecesOf(timeline, film.hits).filter(
         (piece) => timeOf(timeline, piece.from) > to || timeOf(timeline, piece.from + piece.frames - 1) < from,
       );
-      const track = joinedTrack(
-        await pointsOfFilm(film, { done: new Set(elsewhere.map((piece) => piece.from)), progress: progressOnScreen() }),
-      );
-      const followed = followedFilm({ timeline, track, picture: film, view, stance });
+      const rows = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view });
+      const watching = { done: elsewhere, progress: progressOnScreen() };
+      const track = joinedTrack(await pointsOfFilm(film, watching));
+      const isHeld = rows.some(({ checkpoint }) => isReadOfHolder(checkpoint.id));
+      const holder = isHeld ? joinedTrack(await pointsOfFilm(film, { ...watching, butNot: besides(track) })) : undefined;
+      const followed = followedFilm({ timeline, track, holder, picture: film, view, stance });
       const one = followed && measurable(followed, strike, technique);
       if (!one) throw new Error('Nobody was found in the picture there.');
-      const told = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view }).flatMap(({ checkpoint, band }) => {
+      const told = rows.flatMap(({ checkpoint, band }) => {
         const { id, measure } = checkpoint;
         if (!isMeasureId(measure)) return [];
         const measured = measureOf(timeline, strike, one, checkpoint);

@@ -2,7 +2,7 @@ import { joinedTrack, packTrack, pointIn, pointNames, type Track } from '@wax-fi
 import { Command, Option } from 'commander';
 import { writeFile } from 'node:fs/promises';
 import { gzipSync } from 'node:zlib';
-import { pointsOfFilm, poseVersion } from '../../server/pose/film-points.ts';
+import { besides, pointsOfFilm, poseVersion } from '../../server/pose/film-points.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
 import { inSeconds, printJson, rounded } from '../seconds.ts';
@@ -10,6 +10,7 @@ import { inSeconds, printJson, rounded } from '../seconds.ts';
 interface Wish {
   json?: boolean;
   out?: string;
+  holder?: string;
   model: PoseSize;
 }
 
@@ -31,22 +32,27 @@ export const poseCommand = (): Command =>
     .argument('<film>', 'a film')
     .option('--json', 'print every frame with its points')
     .option('--out <file>', 'write them to a file: .json as with --json, .gz packed')
+    .option('--holder <file>', 'follow the other one, who holds, as well, and write those points to this file')
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
     .addHelpText(
       'after',
       '\nA point: x and y in pixels, depth in pixels from the hips (less is nearer), and how far it is seen, 0 to 1.',
     )
-    .action(async (path: string, { json, out, model: size }: Wish) => {
+    .action(async (path: string, { json, out, holder, model: size }: Wish) => {
       const film = await filmToWatch(path, size);
       const track = joinedTrack(await pointsOfFilm(film, { progress: progressOnScreen() }));
       const format = { format: 'wax-fist-points', version: poseVersion, model: size, names: pointNames };
-      if (out?.endsWith('.gz')) {
-        const packed = Buffer.from(packTrack(track)).toString('base64');
-        return writeFile(out, gzipSync(JSON.stringify({ ...format, frames: track.frames, packed }), { level: 9 }));
+      const told = (one: Track) => ({ ...format, frames: frameByFrame(one, film.timeline) });
+      const written = (one: Track, file: string): Promise<void> => {
+        if (!file.endsWith('.gz')) return writeFile(file, JSON.stringify(told(one)));
+        const packed = Buffer.from(packTrack(one)).toString('base64');
+        return writeFile(file, gzipSync(JSON.stringify({ ...format, frames: one.frames, packed }), { level: 9 }));
+      };
+      if (holder) {
+        await written(joinedTrack(await pointsOfFilm(film, { butNot: besides(track), progress: progressOnScreen() })), holder);
       }
-      const told = { ...format, frames: frameByFrame(track, film.timeline) };
-      if (out) return writeFile(out, JSON.stringify(told));
-      if (json) return printJson(told);
-      const found = told.frames.filter(({ points }) => points).length;
+      if (out) return written(track, out);
+      if (json) return printJson(told(track));
+      const found = told(track).frames.filter(({ points }) => points).length;
       process.stdout.write(`${found} of ${film.timeline.length} frames with a body\n`);
     });

@@ -4,6 +4,7 @@ import type { JudgedBy } from '@wax-fist/contract/schools';
 import { usualTopRung } from '@wax-fist/core/correction';
 import { readyCourses } from '@wax-fist/core/syllabus';
 import { needsGuardian } from '@wax-fist/core/trainee';
+import type { ImportStep } from '@wax-fist/contract/footage';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -15,6 +16,7 @@ import {
   film,
   filmPoints,
   filmStep,
+  holderPoints,
   onCourse,
   ownTrainee,
   round,
@@ -29,7 +31,7 @@ import { standardFor } from '../features/sessions/standard.ts';
 import { clubDay, clubDayAfter } from '../features/sessions/club-day.ts';
 import { addSteps, workOnFilm, type ImportServices } from '../jobs/work-on-film.ts';
 import { demoCoaches, demoPlaces, demoSets, demoSignIns, demoTrainees } from './club.ts';
-import { filmPath, pointsOfFilm, truthOfFilm, type FilmPoints } from './footage.ts';
+import { filmPath, pointsOfFilm, truthOfFilm } from './footage.ts';
 import { marksFromTruth } from './marks-from-truth.ts';
 import { markAgain, workAtBench } from './reviewing.ts';
 import type { DemoFilm, DemoSession, DemoSubject, DemoTrainee } from './person.ts';
@@ -162,15 +164,21 @@ interface Filmed {
   judging: { school: JudgedBy; withHolder: boolean };
 }
 
-/** What the pose model found in a film when it was made; on a small machine it would take half an hour to find it again. */
-async function addPoints(db: ImportServices['db'], filmId: string, points: FilmPoints | undefined): Promise<void> {
-  if (!points) return;
-  const { frames, model, version, packed } = points;
-  await db.insert(filmPoints).values({ filmId, fromFrame: 0, frames, model, version, packed });
-  await db
+const isDone = (db: ImportServices['db'], filmId: string, step: ImportStep): Promise<unknown> =>
+  db
     .update(filmStep)
     .set({ state: 'done', progress: 1 })
-    .where(and(eq(filmStep.filmId, filmId), eq(filmStep.step, 'pose')));
+    .where(and(eq(filmStep.filmId, filmId), eq(filmStep.step, step)));
+
+/** What the pose model found in a film when it was made; on a small machine it would take half an hour to find it again. */
+async function addPoints(db: ImportServices['db'], filmId: string, name: string): Promise<void> {
+  for (const [step, into] of [['pose', filmPoints] as const, ['holder', holderPoints] as const]) {
+    const points = pointsOfFilm(name, step === 'pose' ? 'points' : 'holder');
+    if (!points) continue;
+    const { frames, model, version, packed } = points;
+    await db.insert(into).values({ filmId, fromFrame: 0, frames, model, version, packed });
+    await isDone(db, filmId, step);
+  }
 }
 
 async function addFilm(services: DemoLoading, { sessionId, film: told, planned, said, judging }: Filmed): Promise<void> {
@@ -188,11 +196,8 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
   const { size } = await stat(source);
   await db.insert(film).values({ id, sessionId, view, fileName: `${name}.mp4`, bytes: size, done, addedBy: said.by });
   await addSteps(db, id);
-  await db
-    .update(filmStep)
-    .set({ state: 'done', progress: 1 })
-    .where(and(eq(filmStep.filmId, id), eq(filmStep.step, 'review-copy')));
-  await addPoints(db, id, pointsOfFilm(name));
+  await isDone(db, id, 'review-copy');
+  await addPoints(db, id, name);
   await workOnFilm(services, id, true);
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;

@@ -88,6 +88,8 @@ export interface PackedFilm {
   frames: number;
   picture: { width: Px; height: Px };
   pieces: readonly { from: number; packed: Uint8Array }[];
+  /** The same of whoever holds. */
+  holder: readonly { from: number; packed: Uint8Array }[];
   /** What was put right by hand. */
   pins: readonly Pin[];
   view: View;
@@ -96,10 +98,10 @@ export interface PackedFilm {
   widenings?: Widenings;
 }
 /** The same as core wants it; nobody is followed in it where there are no points. */
-function unpacked({ timeline: packed, frames, picture, pieces, pins, view, stance, widenings }: PackedFilm) {
+function unpacked({ timeline: packed, frames, picture, pieces, holder, pins, view, stance, widenings }: PackedFilm) {
   const timeline = unpackTimeline(packed);
-  const track = pieces.length > 0 ? unpackTrack(0, joinPacked(pieces, frames)) : undefined;
-  const found = track && followedFilm({ timeline, track, picture, view, stance, widenings });
+  const [track, held] = [pieces, holder].map((of) => (of.length > 0 ? unpackTrack(0, joinPacked(of, frames)) : undefined));
+  const found = track && followedFilm({ timeline, track, holder: held, picture, view, stance, widenings });
   return { timeline, picture, followed: found && pinnedFilm(found, pins) };
 }
 

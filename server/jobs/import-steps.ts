@@ -2,6 +2,7 @@ import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
 import type { StepWork } from './import-step.ts';
 import { filmStripStep } from './steps/film-strip.ts';
 import { hitsStep } from './steps/hits.ts';
+import { holderStep } from './steps/holder.ts';
 import { motionStep } from './steps/motion.ts';
 import { poseStep } from './steps/pose.ts';
 import { probeStep } from './steps/probe.ts';
@@ -42,4 +43,5 @@ export const importRules: Record<ImportStep, StepRule> = {
   motion: { after: ['timeline'], essential: false, needsSound: false, run: motionStep },
   pose: { after: ['timeline'], essential: false, needsSound: false, needsPose: true, run: poseStep },
   strikes: { after: ['hits', 'pose'], essential: false, needsSound: false, run: strikesStep },
+  holder: { after: ['pose'], essential: false, needsSound: false, needsPose: true, run: holderStep },
 };

@@ -121,7 +121,7 @@ describe('strikes that a film shows', () => {
 
   it('are looked for again when somebody is followed anew, or for the first time', async () => {
     const { db } = server.services;
-    expect(stepsFrom('pose')).to.deep.equal(['pose', 'strikes']);
+    expect(stepsFrom('pose')).to.deep.equal(['pose', 'strikes', 'holder']);
     await addSteps(db, scene.filmId);
     const mine = eq(filmStep.filmId, scene.filmId);
     await db.update(filmStep).set({ state: 'done' }).where(mine);

@@ -1,4 +1,4 @@
-import { unpackTrack, type Picture, type Track } from '@wax-fist/core/body';
+import { packTrack, pieceOfTrack, unpackTrack, type Picture, type Track } from '@wax-fist/core/body';
 import { frameAt, timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
 import { availableParallelism } from 'node:os';
@@ -7,7 +7,8 @@ import { Piscina } from 'piscina';
 import { justBefore } from '../media/just-before.ts';
 import { Stopped } from '../media/program.ts';
 import type { PoseSize } from './pose-size.ts';
-import type { Place, PoseTask } from './pose-work.ts';
+import type { Place } from './body-in-pictures.ts';
+import type { PoseTask } from './pose-work.ts';
 
 /** How the points of a film are found: with which model, and by which version of what is done with its answers. */
 export const poseVersion = 1;
@@ -38,8 +39,10 @@ export interface FilmToWatch {
 }
 
 export interface WatchOptions {
-  /** First frames of pieces that are there already. */
-  done?: ReadonlySet<FrameIndex>;
+  /** What is there already. */
+  done?: readonly FilmPiece[];
+  /** Whom not to follow, as a packed track of a piece: the other one in the picture is meant. */
+  butNot?: (piece: FilmPiece) => Uint8Array;
   /** Gets each piece when it is there, in the order of use. */
   onPiece: (from: FrameIndex, frames: number, packed: Uint8Array) => Promise<void>;
   /** Gets the share that is done. */
@@ -87,18 +90,29 @@ export const taskIn = (film: FilmToWatch, { from, frames }: FilmPiece): PoseTask
   ...{ from, frames, at: justBefore(film, from) },
 });
 
-/** Follows whoever strikes through a film, piece by piece in several threads. @throws Stopped, MediaFailure */
-export async function watchFilm(film: FilmToWatch, { done = new Set(), onPiece, progress, signal }: WatchOptions): Promise<void> {
+/** Where whoever strikes is, somewhere in the middle of the work: at the beginning one may still be walking in. */
+function whereStriking(film: FilmToWatch, signal?: AbortSignal): Promise<Place | undefined> {
+  const { timeline, hits } = film;
+  const struck = hits[hits.length >> 1] ?? 0;
+  const from = frameAt(timeline, Math.max(0, struck - watchFor / 2));
+  const frames = Math.max(2, frameAt(timeline, timeOf(timeline, from) + watchFor) - from);
+  return inThread(signal)('whoStrikes', taskIn(film, { from, frames }));
+}
+
+/**
+ * Follows whoever strikes through a film, or the other one, piece by piece in several threads.
+ * @throws Stopped, MediaFailure
+ */
+export async function watchFilm(film: FilmToWatch, options: WatchOptions): Promise<void> {
+  const { done = [], butNot, onPiece, progress, signal } = options;
   const { timeline, hits } = film;
   const run = inThread(signal);
-  const taskOf = (piece: FilmPiece): PoseTask => taskIn(film, piece);
-  const left = piecesOf(timeline, hits).filter(({ from }) => !done.has(from));
+  const taskOf = (piece: FilmPiece): PoseTask => ({ ...taskIn(film, piece), butNot: butNot?.(piece) });
+  const left = piecesOf(timeline, hits).filter(
+    ({ from }) => !done.some((one) => from >= one.from && from < one.from + one.frames),
+  );
   if (left.length === 0) return;
-  // Somewhere in the middle of the work: at the beginning one may still be walking in.
-  const struck = hits[hits.length >> 1] ?? timeOf(timeline, left[0]!.from);
-  const begin = frameAt(timeline, Math.max(0, struck - watchFor / 2));
-  const watched = Math.max(2, frameAt(timeline, timeOf(timeline, begin) + watchFor) - begin);
-  let near = await run<Place | undefined>('whoStrikes', taskOf({ from: begin, frames: watched }));
+  let near = butNot ? undefined : await whereStriking(film, signal);
   let looked = timeline.length - left.reduce((sum, { frames }) => sum + frames, 0);
   const lane = async (): Promise<void> => {
     for (let piece = left.shift(); piece; piece = left.shift()) {
@@ -117,6 +131,12 @@ export async function watchFilm(film: FilmToWatch, { done = new Set(), onPiece, 
   };
   await Promise.all(Array.from({ length: threads.maxThreads }, lane));
 }
+
+/** The other one in the picture, where somebody was followed: see `butNot`. */
+export const besides =
+  (track: Track) =>
+  ({ from, frames }: FilmPiece): Uint8Array =>
+    packTrack(pieceOfTrack(track, from, frames));
 
 /** The points of a film as a whole. */
 export async function pointsOfFilm(film: FilmToWatch, options: Omit<WatchOptions, 'onPiece'> = {}): Promise<Track[]> {

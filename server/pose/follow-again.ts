@@ -3,7 +3,7 @@ import { frameAt, timeOf } from '@wax-fist/core/film';
 import type { FrameIndex } from '@wax-fist/core/units';
 import { justBefore } from '../media/just-before.ts';
 import { inThread, pieceFor, taskIn, type FilmPiece, type FilmToWatch, type WatchOptions } from './film-points.ts';
-import type { Place } from './pose-work.ts';
+import type { Place } from './body-in-pictures.ts';
 
 /** A body that a coach has pointed out in a frame. */
 export interface PointedOut {

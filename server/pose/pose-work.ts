@@ -1,10 +1,12 @@
 import {
   emptyTrack,
+  hipsAt,
   numbersOfFrame,
   numbersOfPoint,
   packTrack,
   pointCount,
   reachOfLimbs,
+  unpackTrack,
   type Look,
   type Picture,
   type Square,
@@ -14,7 +16,7 @@ import type { FrameIndex, Ms, Px } from '@wax-fist/core/units';
 import { setPriority } from 'node:os';
 import type { MessagePort } from 'node:worker_threads';
 import { eachColourPicture } from '../media/inspect.ts';
-import { bodiesIn, bodyFinder } from './body-in-pictures.ts';
+import { bodiesIn, bodyFinder, type Place } from './body-in-pictures.ts';
 import type { PoseSize } from './pose-size.ts';
 
 // What runs in a thread of the pose pool. A coach who is at the bench meanwhile goes first.
@@ -22,9 +24,6 @@ setPriority(10);
 
 /** More pixels than this on the longer side tell no more. */
 const mostSide: Px = 960;
-
-/** A place in the picture, in pixels. */
-export type Place = readonly [x: Px, y: Px];
 
 /** A piece of a film in which a body is to be followed. */
 export interface PoseTask {
@@ -43,6 +42,8 @@ export interface PoseTask {
   round?: Square;
   /** When each of its frames is shown, as `at`: where it is gone through from the last one to the first. */
   backwards?: readonly Ms[];
+  /** Whom not to follow, frame by frame, as a packed track: the other one in the picture is meant. */
+  butNot?: Uint8Array;
   /** Gets the number of frames that have been looked at. */
   told?: MessagePort;
 }
@@ -95,10 +96,12 @@ export async function followBody(task: PoseTask): Promise<{ packed: Uint8Array; 
     round: task.round && { ...task.round, x: task.round.x * scale, y: task.round.y * scale, side: task.round.side * scale },
   });
   const track = emptyTrack(from, frames);
+  const butNot = task.butNot && unpackTrack(0, task.butNot);
   let near = task.near;
   let looked = 0;
   const onPicture = async (picture: Picture, frame: number): Promise<void> => {
-    const look = await finder.look(picture);
+    const hips = butNot && hipsAt(butNot, frame);
+    const look = await finder.look(picture, hips && [hips[0] * scale, hips[1] * scale]);
     if (look) {
       keep(track, frame, look, scale);
       near = [look.next.x / scale, look.next.y / scale];

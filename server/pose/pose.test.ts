@@ -1,13 +1,15 @@
 import { footageEndpoints, type Film, type KeptPointedBody } from '@wax-fist/contract/footage';
+import { sessionEndpoints } from '@wax-fist/contract/sessions';
 import { hasBody, hipsAt, pointAt, pointIn, unpackTrack } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
+import { sum } from 'd3-array';
 import { eq } from 'drizzle-orm';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { film, filmPoints, filmStep } from '../db/schema/index.ts';
+import { film, filmPoints, filmStep, holderPoints, trainingSession } from '../db/schema/index.ts';
 import { filmPath, truthOfFilm } from '../demo/footage.ts';
 import { addMissingSteps } from '../jobs/work-on-film.ts';
 import { eventually } from '../test/eventually.ts';
@@ -112,6 +114,41 @@ describe('following a body', function () {
     // Said again it is the same thing.
     expect((await coach.ask(footageEndpoints.pointOutBody, at, pointed)).status).to.equal(200);
     expect(await bodies()).to.have.lengthOf(1);
+  });
+
+  it('in rounds on pads of whoever holds as well, as soon as it is known that they are, and of the other one when both were mistaken', async () => {
+    const { db } = server.services;
+    const path = join(folder, 'pads.mp4');
+    await ffmpeg('-i', filmPath('juno-4-lead-side'), '-t', '0.8', '-c', 'copy', path);
+    const imported = await importFilm(coach, sessionId, path);
+    const at = { filmId: imported.id };
+    const hipsIn = async (
+      endpoint: typeof footageEndpoints.filmPoints | typeof footageEndpoints.filmHolderPoints,
+    ): Promise<number> => {
+      const { body } = await coach.ask<ArrayBuffer>(endpoint, at);
+      return hipsAt(unpackTrack(0, new Uint8Array(body)), 12)![0];
+    };
+    expect((await coach.ask(footageEndpoints.filmHolderPoints, at)).status).to.equal(404);
+    const striker = await hipsIn(footageEndpoints.filmPoints);
+
+    const [session] = await db.select().from(trainingSession).where(eq(trainingSession.id, sessionId));
+    const { id, traineeId, heldOn, place, kit, rung } = session!;
+    const said = { ...{ id, traineeId, heldOn, place, kit, rung }, roundKind: 'focus mitts', holderId: null, schoolNote: '' };
+    const saved = await coach.ask(sessionEndpoints.saveSession, { sessionId }, said);
+    expect(saved.status, JSON.stringify(saved.body)).to.equal(200);
+    const followed = () => db.select().from(holderPoints).where(eq(holderPoints.filmId, imported.id));
+    const isWhole = (pieces: { frames: number }[]): boolean => sum(pieces, ({ frames }) => frames) === imported.frames;
+    await eventually('whoever holds', followed, isWhole);
+    const holder = await hipsIn(footageEndpoints.filmHolderPoints);
+    expect(Math.abs(holder - (imported.width! - striker))).to.be.below(80);
+
+    const pointed = { id: uuid(), frame: 12, x: holder, y: imported.height! / 2, side: imported.height! * 0.8 };
+    expect((await coach.ask(footageEndpoints.pointOutBody, { ...at, bodyId: pointed.id }, pointed)).status).to.equal(200);
+    const isAnew = (pieces: { frames: number; revision: number }[]): boolean =>
+      isWhole(pieces) && pieces.some(({ revision }) => revision > 0);
+    await eventually('whoever holds, beside somebody else', followed, isAnew);
+    expect(Math.abs((await hipsIn(footageEndpoints.filmPoints)) - holder)).to.be.below(80);
+    expect(Math.abs((await hipsIn(footageEndpoints.filmHolderPoints)) - striker)).to.be.below(80);
   });
 
   it('of a film with nobody in it there is a track with nobody, and no invented number', async () => {

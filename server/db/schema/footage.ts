@@ -99,24 +99,32 @@ export const filmStep = pgTable(
   ],
 );
 
-/** Where the body was, a piece of a film at a time, so that a worker goes on where another one stopped. See `packTrack`. */
-export const filmPoints = pgTable(
-  'film_points',
-  {
-    filmId: uuid()
-      .notNull()
-      .references(() => film.id, { onDelete: 'cascade' }),
-    fromFrame: integer().notNull(),
-    frames: integer().notNull(),
-    /** By which model they were found, and by which version of what is done with its answers. */
-    model: text().notNull(),
-    version: smallint().notNull(),
-    packed: bytes().notNull(),
-    /** How often a part of it was followed again. */
-    revision: integer().notNull().default(0),
-  },
-  (table) => [primaryKey({ columns: [table.filmId, table.fromFrame] }), check('points_of_frames', sql`${table.frames} > 0`)],
-);
+/** A piece of a film in which a body was followed, packed: see `packTrack`. */
+const pieceColumns = () => ({
+  filmId: uuid()
+    .notNull()
+    .references(() => film.id, { onDelete: 'cascade' }),
+  fromFrame: integer().notNull(),
+  frames: integer().notNull(),
+  /** By which model they were found, and by which version of what is done with its answers. */
+  model: text().notNull(),
+  version: smallint().notNull(),
+  packed: bytes().notNull(),
+  /** How often a part of it was followed again. */
+  revision: integer().notNull().default(0),
+});
+
+/** Where the body was, a piece of a film at a time, so that a worker goes on where another one stopped. */
+export const filmPoints = pgTable('film_points', pieceColumns(), (table) => [
+  primaryKey({ columns: [table.filmId, table.fromFrame] }),
+  check('points_of_frames', sql`${table.frames} > 0`),
+]);
+
+/** The same of whoever holds: piece by piece beside whoever strikes, of the revision that each of those had then. */
+export const holderPoints = pgTable('holder_points', pieceColumns(), (table) => [
+  primaryKey({ columns: [table.filmId, table.fromFrame] }),
+  check('holder_of_frames', sql`${table.frames} > 0`),
+]);
 
 /** Workers say here that they are alive. */
 export const workerSign = pgTable('worker_sign', {

@@ -49,6 +49,7 @@ export const recordKinds: readonly RecordKind[] = [
   kind(film, (trainees) => sql`${film.sessionId} in ${sessionsOf(trainees)}`, { anew: ['tallied'], atOnce: 50 }),
   kind(schema.filmStep, inFilms(schema.filmStep.filmId), { anew: ['worker', 'startedAt', 'touchedAt', 'attempts'] }),
   kind(schema.filmPoints, inFilms(schema.filmPoints.filmId), { atOnce: 20 }),
+  kind(schema.holderPoints, inFilms(schema.holderPoints.filmId), { atOnce: 20 }),
   kind(schema.filmHits, inFilms(schema.filmHits.filmId), { atOnce: 20 }),
   kind(schema.round, inFilms(schema.round.filmId)),
   kind(

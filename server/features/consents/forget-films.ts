@@ -14,6 +14,7 @@ import {
   filmHits,
   filmPoints,
   filmStep,
+  holderPoints,
   montage,
   pointedBody,
   pointPin,
@@ -41,7 +42,7 @@ async function forgetInDatabase(db: Database, traineeId: string, until: Date): P
       .where(and(inArray(film.sessionId, seenIn(tx, traineeId)), lte(film.addedAt, until)));
     const films = rows.map(({ id }) => id);
     if (films.length === 0) return [];
-    for (const { filmId } of [filmPoints, filmHits, pointPin, pointedBody, referenceStill]) {
+    for (const { filmId } of [filmPoints, holderPoints, filmHits, pointPin, pointedBody, referenceStill]) {
       await tx.delete(filmId.table as typeof filmPoints).where(inArray(filmId, films));
     }
     await tx.delete(filmAlignment).where(or(inArray(filmAlignment.filmId, films), inArray(filmAlignment.otherId, films)));

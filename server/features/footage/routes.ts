@@ -3,7 +3,7 @@ import { joinPacked } from '@wax-fist/core/body';
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { filmPieces } from '../../db/film-pieces.ts';
-import { film, filmStep } from '../../db/schema/index.ts';
+import { film, filmPoints, filmStep, holderPoints } from '../../db/schema/index.ts';
 import { remove } from '../removals/removals.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
@@ -94,12 +94,14 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     return sendFile(request, response, params.filmId, file);
   });
   serve(router, footageEndpoints.filmTimeline, ({ params, response }) => sendColumn(response, params.filmId, 'timeline'));
-  serve(router, footageEndpoints.filmPoints, async ({ params: { filmId }, response }) => {
+  const sendTrack = async (response: Response, filmId: string, of: typeof filmPoints | typeof holderPoints): Promise<void> => {
     const { frames } = await one(filmId);
-    const pieces = await filmPieces(db, filmId);
+    const pieces = await filmPieces(db, filmId, of);
     if (!frames || pieces.length === 0) throw notFound('track');
     response.type('application/octet-stream').send(Buffer.from(joinPacked(pieces, frames)));
-  });
+  };
+  serve(router, footageEndpoints.filmPoints, ({ params, response }) => sendTrack(response, params.filmId, filmPoints));
+  serve(router, footageEndpoints.filmHolderPoints, ({ params, response }) => sendTrack(response, params.filmId, holderPoints));
   serve(router, footageEndpoints.pointOutBody, async ({ params, body, account }) => {
     sameId(params.bodyId, body.id);
     await pointOutBody(services, params.filmId, body, account.id);

@@ -31,7 +31,16 @@ const unwritten: Record<string, string> = {
   ),
   ...Object.fromEntries(
     [
-      ...['film_points', 'film_step', 'film_tally', 'measured_strike', 'strike_measure', 'level_answer', 'learned_spread'],
+      ...[
+        'film_points',
+        'holder_points',
+        'film_step',
+        'film_tally',
+        'measured_strike',
+        'strike_measure',
+        'level_answer',
+        'learned_spread',
+      ],
       ...['compared_level', 'kept_readiness', 'worker_sign'],
     ].map((made) => [made, 'made by workers of what is written elsewhere']),
   ),

@@ -1,4 +1,4 @@
-import { measuresVersion, type Widenings } from '@wax-fist/core/measure';
+import { isReadOfHolder, measuresVersion, type Widenings } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
 import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
@@ -95,7 +95,8 @@ function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined 
   const asked = new Set([row.technique, thrownAs(catalogue, row)].flatMap((id) => rowsOf(catalogue, id)));
   const checkpoints = [...new Set([...asked].map(({ checkpointId }) => checkpointId))].flatMap((id) => {
     const known = catalogue.checkpoints.get(id);
-    return known ? [{ id, measure: known.measure }] : [];
+    // What is measured of whoever holds is no measure of this strike: it is told at the bench, where somebody looks at it.
+    return known && !isReadOfHolder(id) ? [{ id, measure: known.measure }] : [];
   });
   return {
     id: row.id,

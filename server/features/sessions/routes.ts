@@ -7,6 +7,7 @@ import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sameId, serve } from '../../http/serve.ts';
 import type { Services } from '../../services.ts';
 import { newestVersion } from '../checklists/versions.ts';
+import { followHolders } from '../footage/follow-holders.ts';
 import { filmsOf } from '../footage/queries.ts';
 import { mayBeShownToClub } from '../consents/queries.ts';
 import { standardFor, schoolNow } from './standard.ts';
@@ -15,7 +16,8 @@ import { sessionColumns, sessionRows } from './queries.ts';
 
 const holder = alias(trainee, 'holder');
 
-export function sessionRoutes(router: Router, { db }: Services): void {
+export function sessionRoutes(router: Router, services: Services): void {
+  const { db } = services;
   serve(router, sessionEndpoints.listSessions, ({ params, query }) => sessionRows(db, params.traineeId, query.after));
 
   serve(router, sessionEndpoints.saveSession, async ({ params, body }) => {
@@ -38,7 +40,9 @@ export function sessionRoutes(router: Router, { db }: Services): void {
       .values({ ...body, ...standard })
       .onConflictDoUpdate({ target: trainingSession.id, set: fields, setWhere: eq(trainingSession.traineeId, traineeId) })
       .returning(sessionColumns);
-    return found(saved, 'session');
+    const session = found(saved, 'session');
+    await followHolders(services, session.id);
+    return session;
   });
 
   serve(router, sessionEndpoints.judgeSessionBy, async ({ params: { sessionId }, body: { schoolId, newest } }) => {

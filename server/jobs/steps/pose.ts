@@ -15,9 +15,17 @@ async function hitsIn({ db, film }: StepWork): Promise<Ms[]> {
   return heard?.sound ? hitsOf({ sound: heard.sound }, noHitEdits).map(({ time }) => time) : [];
 }
 
+/** A film as a body is followed in it. */
+export const filmToWatch = async (work: StepWork): Promise<FilmToWatch> => ({
+  path: await work.storage.bring(work.film.id, 'film.mp4'),
+  timeline: unpackTimeline(work.film.timeline!),
+  ...{ firstFrameAt: work.film.firstFrameAt!, width: work.film.width!, height: work.film.height!, size: work.pose! },
+  hits: await hitsIn(work),
+});
+
 /** Follows the body of whoever strikes, piece by piece; pieces that another worker has finished stay. */
 export async function poseStep(work: StepWork): Promise<void> {
-  const { db, storage, film, pose: size, progress, signal } = work;
+  const { db, film, pose: size, progress, signal } = work;
   const [filmId, model] = [film.id, size!];
   // What was found otherwise than it would be now is found anew.
   const other = or(ne(filmPoints.model, model), ne(filmPoints.version, poseVersion));
@@ -26,15 +34,13 @@ export async function poseStep(work: StepWork): Promise<void> {
     .where(and(eq(filmPoints.filmId, filmId), other))
     .returning({ from: filmPoints.fromFrame });
   if (outdated.length > 0) await db.update(pointedBody).set({ followed: false }).where(eq(pointedBody.filmId, filmId));
-  const kept = await db.select({ from: filmPoints.fromFrame }).from(filmPoints).where(eq(filmPoints.filmId, filmId));
-  const watched = {
-    path: await storage.bring(filmId, 'film.mp4'),
-    timeline: unpackTimeline(film.timeline!),
-    ...{ firstFrameAt: film.firstFrameAt!, width: film.width!, height: film.height!, size: model },
-    hits: await hitsIn(work),
-  };
+  const done = await db
+    .select({ from: filmPoints.fromFrame, frames: filmPoints.frames })
+    .from(filmPoints)
+    .where(eq(filmPoints.filmId, filmId));
+  const watched = await filmToWatch(work);
   await watchFilm(watched, {
-    done: new Set(kept.map(({ from }) => from)),
+    done,
     async onPiece(fromFrame, frames, packed) {
       const row = { filmId, fromFrame, frames, model, version: poseVersion, packed: Buffer.from(packed) };
       await db

@@ -1,0 +1,58 @@
+import { joinPacked, packedFrame } from '@wax-fist/core/body';
+import { padKinds } from '@wax-fist/core/rounds';
+import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { filmPieces } from '../../db/film-pieces.ts';
+import { filmPoints, holderPoints, trainingSession } from '../../db/schema/index.ts';
+import { watchFilm } from '../../pose/film-points.ts';
+import type { StepWork } from '../import-step.ts';
+import { filmToWatch } from './pose.ts';
+
+const isOnPads = async ({ db, film }: StepWork): Promise<boolean> =>
+  (await db.$count(
+    trainingSession,
+    and(eq(trainingSession.id, film.sessionId), inArray(trainingSession.roundKind, [...padKinds])),
+  )) > 0;
+
+/** Forgets what was followed beside somebody who was followed otherwise since. */
+async function forgetOutdated({ db, film }: StepWork): Promise<void> {
+  const alike = (['filmId', 'fromFrame', 'frames', 'model', 'version', 'revision'] as const).map((column) =>
+    eq(filmPoints[column], holderPoints[column]),
+  );
+  const beside = db
+    .select({ one: sql`1` })
+    .from(filmPoints)
+    .where(and(...alike));
+  await db.delete(holderPoints).where(and(eq(holderPoints.filmId, film.id), notExists(beside)));
+}
+
+/** In rounds on pads, follows whoever holds: the one beside whoever strikes, piece by piece as that was followed. */
+export async function holderStep(work: StepWork): Promise<void> {
+  const { db, film, progress, signal } = work;
+  const filmId = film.id;
+  if (!(await isOnPads(work))) return;
+  await forgetOutdated(work);
+  const striker = joinPacked(await filmPieces(db, filmId), film.frames!);
+  const done = await db
+    .select({ from: holderPoints.fromFrame, frames: holderPoints.frames })
+    .from(holderPoints)
+    .where(eq(holderPoints.filmId, filmId));
+  await watchFilm(await filmToWatch(work), {
+    done,
+    butNot: ({ from, frames }) => striker.slice(from * packedFrame, (from + frames) * packedFrame),
+    async onPiece(fromFrame, frames, packed) {
+      const [beside] = await db
+        .select({ model: filmPoints.model, version: filmPoints.version, revision: filmPoints.revision })
+        .from(filmPoints)
+        .where(and(eq(filmPoints.filmId, filmId), eq(filmPoints.fromFrame, fromFrame)));
+      // Whoever strikes is followed anew meanwhile: this is, too, after that.
+      if (!beside) return;
+      const row = { filmId, fromFrame, frames, ...beside, packed: Buffer.from(packed) };
+      await db
+        .insert(holderPoints)
+        .values(row)
+        .onConflictDoUpdate({ target: [holderPoints.filmId, holderPoints.fromFrame], set: row });
+    },
+    progress,
+    signal,
+  });
+}
