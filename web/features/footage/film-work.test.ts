@@ -19,8 +19,8 @@ describe('work on a film', () => {
   it('is told as the way to the end after that', () => {
     const playable = { probe: done, 'review-copy': done, timeline: done };
     const work = workOf(film('ready', { ...playable, 'film-strip': done, sound: { state: 'working', progress: 0.5 } }))!;
-    // Two of the sixteen parts that are left are the strip and the sound; to follow the body is ten of them.
-    expect(work).to.include({ step: 'sound', share: 1.5 / 16 });
+    // Two of the twenty-one parts that are left are the strip and the sound; to follow the body is ten of them, whoever holds five.
+    expect(work).to.include({ step: 'sound', share: 1.5 / 21 });
   });
   it('is over when every step is', () => {
     const all = Object.fromEntries(importSteps.map((step) => [step, done]));

@@ -12,6 +12,7 @@ export const stepNames: Record<ImportStep, string> = {
   motion: words.watchingWhatMoves,
   pose: words.followingTheBody,
   strikes: words.namingTheStrikes,
+  holder: words.followingWhoeverHolds,
 };
 
 const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';
@@ -23,7 +24,8 @@ export const inWork = ({ steps }: Film): boolean => steps.some(open);
 const weights: Partial<Record<ImportStep, number>> = { probe: 0.03, 'review-copy': 0.92, timeline: 0.05 };
 
 /** Of what only adds to a review: to follow a body takes longer than all the others. */
-const weightAfter = ({ step }: FilmStep): number => (step === 'pose' ? 10 : 1);
+const weightsAfter: Partial<Record<ImportStep, number>> = { pose: 10, holder: 5 };
+const weightAfter = ({ step }: FilmStep): number => weightsAfter[step] ?? 1;
 
 export interface Work {
   /** What is being done now, or next. */

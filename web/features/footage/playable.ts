@@ -1,4 +1,4 @@
-import { filmFileUrl, footageEndpoints, type Film } from '@wax-fist/contract/footage';
+import { filmFileUrl, footageEndpoints, type Film, type ImportStep } from '@wax-fist/contract/footage';
 import { unpackTrack, type Track } from '@wax-fist/core/body';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { requestBytes } from '../../app/request.ts';
@@ -13,11 +13,16 @@ export async function playableOf(film: Film): Promise<PlayableFilm> {
   };
 }
 
+const trackOf =
+  (by: ImportStep, endpoint: typeof footageEndpoints.filmPoints | typeof footageEndpoints.filmHolderPoints) =>
+  async (film: Film): Promise<Track | undefined> =>
+    film.steps.some(({ step, state }) => step === by && (state === 'done' || state === 'working'))
+      ? requestBytes(endpoint, { filmId: film.id }).then(
+          (packed) => unpackTrack(0, packed),
+          () => undefined,
+        )
+      : undefined;
 /** Where the body of whoever strikes was in every frame; undefined as long as it was not followed. */
-export const pointsOf = async (film: Film): Promise<Track | undefined> =>
-  film.steps.some(({ step, state }) => step === 'pose' && (state === 'done' || state === 'working'))
-    ? requestBytes(footageEndpoints.filmPoints, { filmId: film.id }).then(
-        (packed) => unpackTrack(0, packed),
-        () => undefined,
-      )
-    : undefined;
+export const pointsOf = trackOf('pose', footageEndpoints.filmPoints);
+/** The same of whoever holds; undefined where nobody does. */
+export const holderPointsOf = trackOf('holder', footageEndpoints.filmHolderPoints);

@@ -54,6 +54,7 @@ export const footageWords = {
   watchingWhatMoves: 'watching what moves',
   followingTheBody: 'following the body',
   namingTheStrikes: 'naming the strikes',
+  followingWhoeverHolds: 'following whoever holds',
   theUploadStoppedTheServer: 'The upload stopped: the server cannot be reached. What was sent is kept; try again.',
   theFileIsEmpty: 'The file is empty (0 bytes). Copy it from the phone again.',
   theFileIsLargerThan: 'The file is larger than 8 GB. Cut it into rounds first.',

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { limbs, pointAt, pointIn, pointNames, type BodyPoint, type PointName } from '@wax-fist/core/body';
 import { frameAt } from '@wax-fist/core/film';
-import { pointDoubt, shapesAt, wedge, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
+import { bodyRead, pointDoubt, shapesAt, wedge, type FollowedFilm, type ReadFrom } from '@wax-fist/core/measure';
 import type { CheckpointId } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 
-/** The body as it was found, over the picture: thin, with what the row in hand is read from drawn out. */
+/** The bodies as they were found, over the picture: thin, with what the row in hand is read from drawn out. */
 const {
-  film,
+  film: whole,
   at,
   width,
   height,
@@ -27,15 +27,19 @@ const {
   bare?: boolean;
 }>();
 
-const point = (name: PointName): BodyPoint | undefined => pointIn(film.track, at, pointAt[name]);
-const lines = computed(() =>
+const film = computed(() => bodyRead(whole, read));
+/** Who is beside the one that the row is about: who holds, or who strikes. */
+const beside = computed(() => (film.value === whole ? whole.holder : whole));
+const pointOf = (one: FollowedFilm, name: PointName): BodyPoint | undefined => pointIn(one.track, at, pointAt[name]);
+const point = (name: PointName): BodyPoint | undefined => pointOf(film.value, name);
+const linesOf = (one: FollowedFilm, looked: readonly PointName[]) =>
   limbs.flatMap(([from, to]) => {
-    const [a, b] = [point(from), point(to)];
+    const [a, b] = [pointOf(one, from), pointOf(one, to)];
     if (!a || !b) return [];
-    const about = read?.points.includes(from) && read.points.includes(to);
-    return [{ key: `${from} ${to}`, a, b, about, hidden: Math.min(a.seen, b.seen) < 0.5 }];
-  }),
-);
+    const about = looked.includes(from) && looked.includes(to);
+    return [{ key: `${one.view} ${from} ${to}`, a, b, about, hidden: Math.min(a.seen, b.seen) < 0.5 }];
+  });
+const lines = computed(() => [...(beside.value ? linesOf(beside.value, []) : []), ...linesOf(film.value, read?.points ?? [])]);
 const dots = computed(() =>
   (read?.points ?? pointNames.slice(11)).flatMap((name) => {
     const place = point(name);
@@ -45,22 +49,23 @@ const dots = computed(() =>
 /** How far each point that is looked at may be off. A pin is where it is. */
 const doubts = computed(() =>
   dots.value.flatMap(({ name, x, y, about }) => {
-    const doubt = about && heldAt(name) < 1 ? pointDoubt(film, name) : undefined;
+    const doubt = about && heldAt(name) < 1 ? pointDoubt(film.value, name) : undefined;
     return doubt ? [{ name, x, y, rx: doubt[0], ry: doubt[1] }] : [];
   }),
 );
-const heldAt = (name: PointName): number => film.track.held?.[(at - film.track.from) * pointNames.length + pointAt[name]] ?? 0;
-const shapes = computed(() => (row && read ? shapesAt(film, at, row, read) : []));
+const heldAt = (name: PointName): number =>
+  film.value.track.held?.[(at - film.value.track.from) * pointNames.length + pointAt[name]] ?? 0;
+const shapes = computed(() => (row && read ? shapesAt(whole, at, row, read) : []));
 const drawn = computed(() => shapes.value.flatMap((one) => (one.kind === 'line' ? [one] : [])));
 const angles = computed(() => shapes.value.flatMap((one) => (one.kind === 'angle' ? [one] : [])));
 /** Hands and feet that are followed over a time, on their way. */
 const paths = computed(() => {
   if (!read || read.to - read.from < 60) return [];
-  const [first, last] = [frameAt(film.timeline, read.from), frameAt(film.timeline, read.to)];
+  const [first, last] = [frameAt(whole.timeline, read.from), frameAt(whole.timeline, read.to)];
   return read.points
     .filter((name) => /Wrist|Ankle|Toe/.test(name))
     .map((name) =>
-      Array.from({ length: last - first + 1 }, (_, place) => pointIn(film.track, first + place, pointAt[name]))
+      Array.from({ length: last - first + 1 }, (_, place) => pointIn(film.value.track, first + place, pointAt[name]))
         .flatMap((place) => (place ? [`${place.x.toFixed(1)},${place.y.toFixed(1)}`] : []))
         .join(' '),
     );

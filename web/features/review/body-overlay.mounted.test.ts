@@ -13,7 +13,7 @@ describe('the body over the picture', () => {
     view: 'lead-side',
     stance: 'orthodox',
   })!;
-  const read: ReadFrom = { points: ['leftShoulder', 'leftElbow', 'leftWrist'], from: 1000, to: 1000 };
+  const read: ReadFrom = { points: ['leftShoulder', 'leftElbow', 'leftWrist'], from: 1000, to: 1000, ofHolder: false };
   const overlay = (change: { film?: FollowedFilm; read?: ReadFrom; row?: string; bare?: boolean } = {}) =>
     mounted(BodyOverlay, { props: { film, at: 60, width: 800, height: 600, ...change } });
 
@@ -35,6 +35,17 @@ describe('the body over the picture', () => {
     const pinned = pinnedFilm(film, [{ frame: 60, point: 'leftElbow', said: 'here', x: 300, y: 260 }]);
     expect(overlay({ film: pinned, row: 'sm.extension', read }).findAll('ellipse')).to.have.length(2);
     expect(overlay({ row: 'sm.extension', read, bare: true }).findAll('circle, ellipse')).to.have.length(0);
+  });
+
+  it('shows whoever holds as well: thin, and drawn out where a row is about them', () => {
+    const held = followedFilm({ ...film, track: film.track, holder: standing() })!;
+    const alone = overlay().findAll('line').length;
+    expect(overlay({ film: held }).findAll('line')).to.have.length(2 * alone);
+    expect(overlay({ film: held, row: 'sm.extension', read }).findAll('line.about')).to.have.length(2);
+    const ofHolder: ReadFrom = { points: ['nose', 'leftWrist', 'rightWrist'], from: 1000, to: 1000, ofHolder: true };
+    const wrapper = overlay({ film: held, row: 'ph.head-clear', read: ofHolder });
+    expect(wrapper.findAll('line.drawn')).to.have.length(3);
+    expect(wrapper.findAll('circle')).to.have.length(3);
   });
 
   it('draws nothing in a frame in which nobody was found', () => {

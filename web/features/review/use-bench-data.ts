@@ -7,7 +7,7 @@ import type { CallBook } from '@wax-fist/core/calls';
 import { matchUpOf, type Catalogue, type MatchUp, type Stance } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
-import { playableOf, pointsOf } from '../footage/playable.ts';
+import { holderPointsOf, playableOf, pointsOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { reviewWords as words } from './words.ts';
 
@@ -18,6 +18,8 @@ export interface BenchData {
   playable: PlayableFilm;
   /** Where the body was; comes later than all else, and not at all where it was not followed. */
   points?: Promise<Track | undefined>;
+  /** Where whoever holds was, in rounds on pads. */
+  holderPoints?: Promise<Track | undefined>;
   corrections: Correction[];
   /** Levels of what is worked on, at every rung. */
   answers: LevelAnswer[];
@@ -55,6 +57,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     session: session,
     playable,
     points: pointsOf(film),
+    holderPoints: holderPointsOf(film),
     corrections: corrections.rows,
     answers,
     catalogue,

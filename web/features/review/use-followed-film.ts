@@ -19,17 +19,23 @@ export interface FilmWithBody {
   show: (track: Track) => void;
 }
 
-export function useFollowedFilm({ points, playable, film, stance }: BenchData): FilmWithBody {
+export function useFollowedFilm({ points, holderPoints, playable, film, stance }: BenchData): FilmWithBody {
   const review = useReview();
   const widenings = useWidenings();
   void widenings.load();
   const found = shallowRef<FollowedFilm>();
+  const [striker, holder] = [shallowRef<Track>(), shallowRef<Track>()];
   const show = (track: Track): void => {
+    striker.value = track;
     const { timeline } = playable;
     const picture = { width: film.width!, height: film.height! };
-    found.value = followedFilm({ timeline, track, picture, view: film.view, stance });
+    found.value = followedFilm({ timeline, track, holder: holder.value, picture, view: film.view, stance });
   };
   void points?.then((track) => track && show(track));
+  void holderPoints?.then((track) => {
+    holder.value = track;
+    if (track && striker.value) show(striker.value);
+  });
   const followed = computed(() => found.value && pinnedFilm({ ...found.value, widenings: widenings.now }, review.pins));
   return {
     found,

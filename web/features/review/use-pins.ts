@@ -80,7 +80,8 @@ export function usePins({ data, player, film: { found, followed }, read, keysSho
   );
   const placeAt = (point: PointName, at: number): Place | undefined =>
     followed.value && (pointIn(followed.value.track, at, pointAt[point]) ?? pointIn(found.value!.track, at, pointAt[point]));
-  const about = computed(() => read.value?.points ?? []);
+  // Pins are put on whoever strikes.
+  const about = computed(() => (read.value?.ofHolder ? [] : (read.value?.points ?? [])));
   const shown = computed(() =>
     on.value && !player()?.playing.value
       ? [...new Set([...about.value, ...joints])].flatMap((point): PointInHand[] => {
