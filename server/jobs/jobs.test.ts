@@ -135,7 +135,9 @@ describe('workers', function () {
     const done = await until(filmId, over);
     expect(done.state).to.equal('ready');
     // Bodies are not followed here.
-    expect(done.steps.map(({ state }) => state)).to.deep.equal(importSteps.map((step) => (importRules[step].needsPose ? 'skipped' : 'done')));
+    expect(done.steps.map(({ state }) => state)).to.deep.equal(
+      importSteps.map((step) => (importRules[step].needsPose ? 'skipped' : 'done')),
+    );
     const attempts = await server.services.db
       .select({ attempts: filmStep.attempts, step: filmStep.step })
       .from(filmStep)
