@@ -1,6 +1,7 @@
-import { foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
+import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
 import { expect } from 'chai';
 import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure, type Told } from './measures.ts';
+import { figuresOfDecided } from './decided.ts';
 import { figuresOfMoments } from './moments.ts';
 import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
@@ -70,5 +71,15 @@ describe('measures by points, on people that no trial has seen', function () {
       expect(foundIn[thrower][name]!.late, `${thrower} ${name}`).to.be.closeTo(late, 5);
     }
     for (const { thrower, name, found } of told) if (thrower === 'near hand') expect(found, name).to.be.at.least(0.8);
+  });
+
+  it('the instant that decides a row is as near as is claimed', () => {
+    const decided = figuresOfDecided();
+    expect(decided.map(({ checkpoint }) => checkpoint)).to.have.members(Object.keys(decidedIn));
+    for (const { checkpoint, late, within68, within95 } of decided) {
+      expect(within68, checkpoint).to.be.at.least(0.68);
+      expect(within95, checkpoint).to.be.at.least(0.95);
+      expect(decidedIn[checkpoint]!.late, checkpoint).to.be.closeTo(late, 5);
+    }
   });
 });

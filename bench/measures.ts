@@ -33,6 +33,7 @@ import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf, trueMoments } from './followed-films.ts';
+import { benchDecided } from './decided.ts';
 import { benchMeasuring } from './measuring-speed.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
@@ -274,6 +275,7 @@ export function benchMeasures(): void {
     `Rates of a film by measures alone: ${rates.length}, true rate inside of the 90% interval in ${percent(holds)}, off by ${percent(off)} on the average, interval ${percent(wide)} wide`,
   );
   benchMoments();
+  benchDecided();
   benchPoints();
   benchMeasuring();
 }

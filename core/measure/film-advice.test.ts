@@ -29,6 +29,10 @@ describe('what a camera can settle', () => {
     ['quarter-turn', 'pv.no-cross', 'lead-side', 'orthodox', 60, 'eye'],
     ['punch-step', 'pv.step-size', 'lead-side', 'orthodox', 60, 'eye'],
     ['jab', 'sm.fist', 'lead-side', 'orthodox', 60, 'eye'],
+    // Of whoever holds, from whichever side; the back of theirs hides it from the front.
+    ['pad-called', 'ph.head-clear', 'lead-side', 'orthodox', 60, 'measure'],
+    ['pad-called', 'ph.head-clear', 'rear-side', 'southpaw', 60, 'measure'],
+    ['pad-called', 'ph.head-clear', 'front', 'orthodox', 60, 'eye'],
   ];
   for (const [technique, checkpoint, view, stance, rate, settles] of told)
     it(`${checkpoint} of the ${technique} (${stance}) from the ${view} at ${rate} a second: ${settles}`, () => {

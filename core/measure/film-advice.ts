@@ -3,7 +3,7 @@ import { seenFrom, trialOf } from './calibration.ts';
 import { isNear } from './measured-points.ts';
 import { pointMeasureOf } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
-import { sidesOf } from './sight.ts';
+import { holdingPads, sidesOf, viewOfHolder } from './sight.ts';
 import { whyNotFrom } from './steps.ts';
 import { measuresOfMoments } from './timing.ts';
 import { unlearned, type Widenings } from './widening.ts';
@@ -34,7 +34,7 @@ export function adviceOn(
   if (!measure || !band) return eye('Nothing measures this yet.');
   const hindrance = measure.onlySteps ? whyNotFrom(view, technique) : undefined;
   if (hindrance) return eye(hindrance);
-  const sight = sidesOf(view, stance, technique);
+  const sight = measure.of === 'holder' ? sidesOf(viewOfHolder[view], stance, holdingPads) : sidesOf(view, stance, technique);
   const known = measure.views.includes(view) && isNear(sight, measure) ? trialOf(checkpoint.id, seenFrom(sight)) : undefined;
   if (!known) return eye('From here it is not measured well enough to be told.');
   const doubt = widenings.all * Math.hypot(known.shared, known.own);

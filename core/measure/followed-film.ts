@@ -11,6 +11,7 @@ import {
 import type { FrameTimeline } from '../film/index.ts';
 import type { Stance, View } from '../technique/index.ts';
 import type { Px } from '../units.ts';
+import { viewOfHolder } from './sight.ts';
 import { unlearned, type Widenings } from './widening.ts';
 
 /** A film in which a body was followed, and what it tells of that body as a whole: what a sight is made of. */
@@ -37,13 +38,9 @@ type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings' | 'holder'> 
 export function followedFilm({ track, holder, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
   const size = bodySizeOf(track);
   if (!size) return undefined;
-  const held = holder && followedFilm({ ...film, widenings, track: holder, view: seenByHolder[film.view] });
+  const held = holder && followedFilm({ ...film, widenings, track: holder, view: viewOfHolder[film.view] });
   return { ...film, track, widenings, size, guard: usualGuardOf(track), holder: held };
 }
-/** From where whoever holds is seen, who stands opposite. */
-const seenByHolder: Readonly<Record<View, View>> = {
-  ...{ front: 'rear', rear: 'front', 'lead-side': 'rear-side', 'rear-side': 'lead-side', quarter: 'quarter' },
-};
 
 /**
  * The same film with points put right by hand. What it tells of the body as a whole stays: one pin changes what is measured beside

@@ -1,3 +1,4 @@
+import { greatest } from 'd3-array';
 import { chinHeight, type PointName } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import type { Sight, Spot } from './sight.ts';
@@ -33,6 +34,9 @@ export function instants(from: Ms, to: Ms): Ms[] {
 /** The most that something comes to between two times. */
 export const mostOf = (from: Ms, to: Ms, value: (time: Ms) => number): number =>
   instants(from, to).reduce((most, time) => Math.max(most, value(time)), -Infinity);
+
+/** When that is. */
+export const whenMost = (from: Ms, to: Ms, value: (time: Ms) => number): Ms => greatest(instants(from, to), value)!;
 
 /** The chin, drawn in a little from the mouth. */
 export function chin(sight: Sight, time: Ms): Spot {

@@ -1,39 +1,48 @@
-import type { Ratio } from '../units.ts';
+import type { Ms, Px, Ratio } from '../units.ts';
 import { bodySides } from '../body/index.ts';
-import { chin, knuckles, middle, mostOf, riseOf } from './geometry.ts';
+import { chin, knuckles, middle, mostOf, riseOf, whenMost } from './geometry.ts';
 import type { Sight } from './sight.ts';
 
 /** The lower of the two fists over the chin, before anything begins, in heads. */
 export const guardHeight = (sight: Sight): Ratio =>
   Math.min(...bodySides.map((side) => knuckles(sight, side, sight.ready)[1] - chin(sight, sight.ready)[1])) / sight.size.head;
 
+const underChin =
+  (sight: Sight) =>
+  (time: Ms): Px =>
+    chin(sight, time)[1] - sight.at(`${sight.idle}Wrist`, time)[1];
 /**
  * Largest fall of the hand that has nothing to do, launch to home, in heads. Against the chin, so that whoever changes level is not
  * said to drop the hand.
  */
 export function otherHandDrop(sight: Sight): Ratio {
   const { idle, ready, launch, home, size, guard } = sight;
-  const underChin = (time: number): number => chin(sight, time)[1] - sight.at(`${idle}Wrist`, time)[1];
+  const under = underChin(sight);
   // In the middle of a combination it has not come home yet from the strike before: then it falls from where it usually is.
-  return (mostOf(launch, home, underChin) - Math.max(underChin(ready), guard[idle])) / size.head;
+  return (mostOf(launch, home, under) - Math.max(under(ready), guard[idle])) / size.head;
 }
+/** When it is lowest. */
+export const otherHandLowest = (sight: Sight): Ms => whenMost(sight.launch, sight.home, underChin(sight));
 
 /** The same of the hand on the side that kicks. */
 export const kickHandDrop = (sight: Sight): Ratio => otherHandDrop({ ...sight, idle: sight.striking });
 
-/** Largest fall of the striking hand under the straight line from where it landed to where it is home, in forearms. */
-export function returnDrop(sight: Sight): Ratio {
-  const { striking, contact, home, size } = sight;
+/** How far the striking hand is under the straight line from where it landed to where it is home. */
+function underWayHome(sight: Sight): (time: Ms) => Px {
+  const { striking, contact, home } = sight;
   const [from, to] = [sight.at(`${striking}Wrist`, contact), sight.at(`${striking}Wrist`, home)];
   const [across, up] = [to[0] - from[0], to[1] - from[1]];
   const length = across ** 2 + up ** 2;
-  const under = (time: number): number => {
+  return (time) => {
     const [x, y] = sight.at(`${striking}Wrist`, time);
     const share = Math.max(0, Math.min(1, ((x - from[0]) * across + (y - from[1]) * up) / length));
     return from[1] + up * share - y;
   };
-  return mostOf(contact, home, under) / size.forearm;
 }
+/** Largest fall of the striking hand under that line, in forearms. */
+export const returnDrop = (sight: Sight): Ratio => mostOf(sight.contact, sight.home, underWayHome(sight)) / sight.size.forearm;
+/** When it is lowest under it. */
+export const returnLowest = (sight: Sight): Ms => whenMost(sight.contact, sight.home, underWayHome(sight));
 
 /** Gap between chin and the shoulder that covers it, at contact, in heads. */
 export const shoulderChin = (sight: Sight): Ratio =>

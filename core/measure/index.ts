@@ -9,6 +9,7 @@ export * from './of-points.ts';
 export * from './followed-film.ts';
 export * from './sight.ts';
 export * from './read-from.ts';
+export * from './decided-at.ts';
 export * from './measured-rate.ts';
 export * from './agreement.ts';
 export * from './measure-of.ts';

@@ -43,3 +43,8 @@ export function timeToBase(sight: Sight): Ms | undefined {
   }
   return undefined;
 }
+/** When they are. */
+export function backInBase(sight: Sight): Ms | undefined {
+  const took = timeToBase(sight);
+  return took === undefined ? undefined : sight.contact + took;
+}

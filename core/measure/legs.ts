@@ -1,6 +1,6 @@
-import type { Degrees, Ratio } from '../units.ts';
+import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import { bodySides, type BodySide } from '../body/index.ts';
-import { between, jointAngle, middle, mostOf, riseOf } from './geometry.ts';
+import { between, jointAngle, middle, mostOf, riseOf, whenMost } from './geometry.ts';
 import { rearOf, type Sight } from './sight.ts';
 
 const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
@@ -37,15 +37,19 @@ const floor = (sight: Sight): number =>
   Math.min(...bodySides.map((side) => Math.min(sight.at(`${side}Heel`, sight.ready)[1], sight.at(`${side}Toe`, sight.ready)[1])));
 /** A leg bent as far as this is folded, and one bent no further than that is straight. Degrees. */
 const [foldedKnee, straightKnee] = [95, 110];
-/** How high the knee comes while the leg is folded, against the height of the hips; a leg that is half folded counts half. */
-export function chamber(sight: Sight): Ratio {
-  const { striking, launch, contact, ready } = sight;
+/** How high the knee is over the floor, as far as the leg is folded: one that is half folded counts half. */
+function liftedFolded(sight: Sight): (time: Ms) => Px {
+  const { striking } = sight;
   const ground = floor(sight);
-  const folded = (time: number): Ratio =>
+  const folded = (time: Ms): Ratio =>
     Math.max(0, Math.min(1, (straightKnee - kneeAt(sight, striking, time)) / (straightKnee - foldedKnee)));
-  const lifted = (time: number): number => folded(time) * (sight.at(`${striking}Knee`, time)[1] - ground);
-  return mostOf(launch, contact, lifted) / (middle(sight, 'Hip', ready)[1] - ground);
+  return (time) => folded(time) * (sight.at(`${striking}Knee`, time)[1] - ground);
 }
+/** How high the knee comes while the leg is folded, against the height of the hips. */
+export const chamber = (sight: Sight): Ratio =>
+  mostOf(sight.launch, sight.contact, liftedFolded(sight)) / (middle(sight, 'Hip', sight.ready)[1] - floor(sight));
+/** When the leg is chambered: folded, with the knee at its highest. */
+export const chamberedAt = (sight: Sight): Ms => whenMost(sight.launch, sight.contact, liftedFolded(sight));
 /** How high the lead knee is at contact, against the height of the hips. */
 export function kneeLift(sight: Sight): Ratio {
   const ground = floor(sight);

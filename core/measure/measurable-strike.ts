@@ -5,7 +5,7 @@ import type { Ms, Ratio } from '../units.ts';
 import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
-import { isStep, sidesOf, sightOf, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
+import { holdingPads, isStep, sidesOf, sightOf, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
 import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
@@ -28,8 +28,6 @@ export interface MeasurableStrike {
   /** Whoever holds for it, at the same moments; undefined where nobody was followed beside whoever strikes. */
   held?: MeasurableStrike | undefined;
 }
-/** What the one who holds does while somebody strikes. */
-const holding: Thrown = { side: 'both', kind: 'holding', checkpoints: [] };
 
 /** How far a moment may be off, now one way and now the other. @param found what is doubted of it, where it was found on a path @param random from 0 to 1 @param normal normally spread */
 const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: number): Ms =>
@@ -95,6 +93,6 @@ export function measurable(
     sight: seenAs(still),
     shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
     pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },
-    held: film.holder && measurable(film.holder, strike, holding, spreadOf),
+    held: film.holder && measurable(film.holder, strike, holdingPads, spreadOf),
   };
 }

@@ -1,4 +1,5 @@
 import type { Moment } from '../strikes/index.ts';
+import type { Ms } from '../units.ts';
 import { across, sides, views, type CheckpointId, type ShippedCheckpointId, type View } from '../technique/index.ts';
 import {
   dwell,
@@ -13,10 +14,21 @@ import {
   wristBend,
 } from './arm.ts';
 import { headClear } from './holding.ts';
-import { timeToBase } from './leaving.ts';
-import { elbowFlare, fistElbow, guardHeight, kickHandDrop, otherHandDrop, returnDrop, shoulderChin } from './guard.ts';
+import { backInBase, timeToBase } from './leaving.ts';
+import {
+  elbowFlare,
+  fistElbow,
+  guardHeight,
+  kickHandDrop,
+  otherHandDrop,
+  otherHandLowest,
+  returnDrop,
+  returnLowest,
+  shoulderChin,
+} from './guard.ts';
 import {
   chamber,
+  chamberedAt,
   kneeAngle,
   kneeLift,
   legTilt,
@@ -47,13 +59,16 @@ export interface PointMeasure {
   onlySteps: boolean;
   /** In the unit of its measure; undefined where this strike does not show it. */
   read: (sight: Sight) => number | undefined;
+  /** The instant that decides it, where that is none of the moments of the strike. */
+  when: ((sight: Sight) => Ms | undefined) | undefined;
 }
 const row = (
   from: readonly View[],
   moments: readonly Moment[],
   read: PointMeasure['read'],
   of?: PointMeasure['of'],
-): PointMeasure => ({ views: from, moments, read, of, onlySteps: false });
+  when?: PointMeasure['when'],
+): PointMeasure => ({ views: from, moments, read, of, when, onlySteps: false });
 const ofStep = (from: readonly View[], read: PointMeasure['read']): PointMeasure => ({
   ...row(from, ['launch', 'contact'], read),
   onlySteps: true,
@@ -73,9 +88,9 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'st.chin': row(sides, ['contact'], headPitch),
   'gd.height': row(notAcross, ['launch'], guardHeight),
   'gd.elbows': row(across, ['launch'], elbowFlare),
-  'gd.other-hand': row(views, ['launch', 'home'], otherHandDrop, 'idle'),
+  'gd.other-hand': row(views, ['launch', 'home'], otherHandDrop, 'idle', otherHandLowest),
   'gd.kick-hand': row(views, ['launch', 'home'], kickHandDrop, 'striking'),
-  'gd.return-line': row(sides, ['contact', 'home'], returnDrop, 'striking'),
+  'gd.return-line': row(sides, ['contact', 'home'], returnDrop, 'striking', returnLowest),
   'gd.cover': row(views, ['contact'], shoulderChin, 'striking'),
   'gd.fist-elbow-level': row(views, ['contact'], fistElbow, 'striking'),
   'st.rear-foot': row(sides, ['launch'], rearFootAngle),
@@ -106,12 +121,12 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'sm.load': row(sides, ['launch'], loadedKnee, 'striking'),
   'sm.level': row(views, ['launch', 'contact'], legsShare),
   'el.close': row(sides, ['contact'], reachUse, 'striking'),
-  'kk.chamber': row(views, ['launch', 'contact'], chamber),
+  'kk.chamber': row(views, ['launch', 'contact'], chamber, undefined, chamberedAt),
   'kk.level-leg': row(views, ['contact'], legTilt),
   'kk.path': row(across, ['launch', 'contact'], shinPath),
   'kk.upright': row(sides, ['contact'], trunkLean),
   'kk.step-off': row(across, ['launch'], headOffAtLaunch),
-  'kk.return': row(views, ['contact', 'home'], timeToBase),
+  'kk.return': row(views, ['contact', 'home'], timeToBase, undefined, backInBase),
   'ex.reset': row(views, ['contact', 'home'], timeToBase),
   'kn.drive': row(sides, ['launch', 'contact'], hipTravel),
   'df.weave': row(views, ['launch', 'contact'], legsShare),

@@ -3,6 +3,8 @@ import { emptyTrack, numbersOfFrame, pointAt, pointIn, type Pin, type PointName 
 import type { StrikeMoments } from '../strikes/index.ts';
 import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
 import {
+  decidedAt,
+  decidedIn,
   foundIn,
   measurable,
   measureByPoints,
@@ -276,6 +278,29 @@ describe('what is measured of points that were put right by hand', () => {
     const scene = sceneOf(jab);
     const pinned = pinnedFilm(scene, pinsOf(sceneOf(wrong), ['leftWrist'], [150]));
     expect(told(pinned, 'sm.extension')).to.deep.equal(told(scene, 'sm.extension'));
+  });
+});
+
+describe('the instant that decides a row', () => {
+  const lowestAt = contactFrame + 12;
+  /** A jab whose hand sinks on its way home, and is lowest there. */
+  const sinking: Moving = (name, frame) => {
+    const [ahead, up] = jab(name, frame);
+    const sinks = between(frame, contactFrame, lowestAt) - between(frame, lowestAt, homeFrame);
+    return /left(Wrist|Index|Little|Thumb)/.test(name) ? [ahead, up - 0.4 * sinks] : [ahead, up];
+  };
+  const strike = (moving: Moving) => measurable(sceneOf(moving), moments, techniqueIn(shippedCatalogue, 'jab'))!;
+
+  it('is when the hand is lowest on its way home, less by how much that is late in trials', () => {
+    const { time, doubt } = decidedAt(strike(sinking), 'gd.return-line', false)!;
+    expect(time + decidedIn['gd.return-line']!.late).to.be.closeTo((lowestAt * 1000) / rate, 12);
+    expect(doubt).to.equal(decidedIn['gd.return-line']!.doubt);
+  });
+
+  it('is none where the hand stays up, where a moment of the strike decides, and where nothing is read', () => {
+    expect(decidedAt(strike(jab), 'gd.return-line', true)).to.equal(undefined);
+    expect(decidedAt(strike(sinking), 'sm.extension', false)).to.equal(undefined);
+    expect(decidedAt(strike(sinking), 'ph.head-clear', false)).to.equal(undefined);
   });
 });
 

@@ -158,6 +158,13 @@ export type Thrown = Pick<Technique, 'side' | 'kind' | 'checkpoints'>;
 export const isStep = ({ kind, checkpoints }: Pick<Thrown, 'kind' | 'checkpoints'>): boolean =>
   kind === 'footwork' && !checkpoints.includes('pv.sync');
 
+/** From where whoever holds is seen, who stands opposite. */
+export const viewOfHolder: Readonly<Record<View, View>> = {
+  ...{ front: 'rear', rear: 'front', 'lead-side': 'rear-side', 'rear-side': 'lead-side', quarter: 'quarter' },
+};
+/** What the one who holds does while somebody strikes. */
+export const holdingPads: Thrown = { side: 'both', kind: 'holding', checkpoints: [] };
+
 /** The side of the foot that stands behind. */
 export const rearOf = ({ lead }: Pick<Sight, 'lead'>): BodySide => otherSideOf(lead);
 

@@ -28,7 +28,7 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
     'leg near': [32.4, 69.8, 67.5, 49, 10],
   },
   'kk.upright': { 'leg far': [-2.44, 3.19, 3.59, 114, 10] },
-  'ph.head-clear': { near: [0.016, 0.0618, 0.0928, 342, 8] },
+  'ph.head-clear': { near: [0.0108, 0.0593, 0.0924, 355, 9] },
   'pv.first-foot': { near: [-12, 10.7, 45.5, 56, 4] },
   'pv.knee-elbow': { far: [-39.8, 52.6, 45.3, 169, 8] },
   'pv.lead-turn': { near: [-32.7, 17.6, 8.91, 49, 6] },

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import FrameStill from '../../player/FrameStill.vue';
 import type { Player } from '../../player/use-player.ts';
 import type { BenchKey } from './bench-keys.ts';
+import { fromContact } from './from-contact.ts';
 import { reviewWords as words } from './words.ts';
 
 const { player } = defineProps<{ player: Player }>();
@@ -27,11 +28,7 @@ const stills = computed(() => {
     return { phase, frame: frames?.[phase], ...moment, origin, guessed: origin === 'guessed' };
   });
 });
-/** Milliseconds from contact. */
-const fromContact = (frame: number): string => {
-  const apart = Math.round(timeline[frame]! - timeline[strike.value!.contactFrame]!);
-  return apart === 0 ? '0 ms' : words.msApart(apart > 0 ? '+' : '−', Math.abs(apart));
-};
+const apart = (frame: number): string => fromContact(timeline[frame]! - timeline[strike.value!.contactFrame]!);
 
 function nudge(moment: Moment, frame: number): void {
   bench.set(moment, frame);
@@ -47,14 +44,9 @@ function nudge(moment: Moment, frame: number): void {
       :class="{ here: frame === at, settable: moment, guessed }"
     >
       <template v-if="frame !== undefined">
-        <button
-          type="button"
-          class="still"
-          :aria-label="words.goTo(phaseNames[phase], fromContact(frame))"
-          @click="player.go(frame)"
-        >
+        <button type="button" class="still" :aria-label="words.goTo(phaseNames[phase], apart(frame))" @click="player.go(frame)">
           <FrameStill :source="player.source" :index="frame" :height="84" />
-          <span class="number apart">{{ fromContact(frame) }}{{ origin && origin !== 'set' ? `, ${origin}` : '' }}</span>
+          <span class="number apart">{{ apart(frame) }}{{ origin && origin !== 'set' ? `, ${origin}` : '' }}</span>
         </button>
         <div class="label">
           <button

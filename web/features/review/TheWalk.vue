@@ -4,6 +4,7 @@ import { numberOf } from '@wax-fist/core/calls';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
+import { fromContact } from './from-contact.ts';
 import { useReview } from './review-store.ts';
 import ReferencePair from '../stills/ReferencePair.vue';
 import TagFinder from './TagFinder.vue';
@@ -33,6 +34,12 @@ const lines = computed(() =>
     word: strike.value && review.wordOf(strike.value.strikeId, line.checkpoint.id),
   })),
 );
+/** When the row in hand is decided, against contact. */
+const decided = computed(() => {
+  const { value } = bench.decided;
+  const contact = strike.value && data.playable.timeline[strike.value.contactFrame];
+  return value && contact !== undefined ? fromContact(value.time - contact) : undefined;
+});
 const judged = computed(() => lines.value.filter(({ word }) => word?.verdict).length);
 
 watch(writing, async (now) => {
@@ -86,7 +93,9 @@ function keep(): void {
             :open="id === row"
             :starred="stars.includes(id)"
             :dense="full"
+            :decided="id === row ? decided : undefined"
             @pick="row = id"
+            @see="bench.seeRow"
             @judge="bench.judge"
             @note="writing = true"
             @star="bench.star"

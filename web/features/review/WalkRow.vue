@@ -16,6 +16,7 @@ const {
   word = undefined,
   open,
   from = undefined,
+  decided = undefined,
 } = defineProps<{
   line: WalkLine;
   /** Where the eye goes, told on the first row of each stop. */
@@ -26,9 +27,11 @@ const {
   from?: string;
   starred: boolean;
   dense: boolean;
+  /** When it is decided, against contact, where that is told. */
+  decided?: string | undefined;
 }>();
 const { keys, data } = useBenchContext();
-defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: [] }>();
+defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: []; see: [] }>();
 
 const checkpoint = computed(() => line.checkpoint);
 /** What is measured and proposed, in words. */
@@ -76,6 +79,9 @@ watch(
           :values="line.measured.value === undefined ? [] : [line.measured]"
         />
         <span>{{ told }}</span>
+        <button v-if="decided" type="button" class="see" @click="$emit('see')">
+          {{ words.seeItAt(decided) }} <kbd>{{ keys.drawn('see-row') }}</kbd>
+        </button>
       </div>
       <p v-if="line.fixed" class="quiet fixed">{{ words.aFaultInEverySchool(line.fixed) }}</p>
       <div class="verdicts">
@@ -202,6 +208,11 @@ watch(
 .measured.none {
   grid-template-columns: minmax(0, 1fr);
   gap: var(--space-0-5);
+}
+.see {
+  grid-column: 1 / -1;
+  justify-self: start;
+  color: var(--chalk);
 }
 .fixed {
   margin-top: var(--space-1);

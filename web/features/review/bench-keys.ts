@@ -45,6 +45,7 @@ export type BenchKey =
   | 'star'
   | 'reference'
   | 'why'
+  | 'see-row'
   | 'pins'
   | 'whose'
   | 'undo'
@@ -69,6 +70,7 @@ export const benchKeysFor = (
   { id: 'star', group: 'Judge', name: 'Row into or out of the short walk', keys: ['c'] },
   { id: 'reference', group: 'Judge', name: 'How it should look, and how not', keys: ['g'] },
   { id: 'why', group: 'Judge', name: 'Why: the body as it was found, over the picture', keys: ['y'] },
+  { id: 'see-row', group: 'Judge', name: 'Go to the frame that decides this row', keys: ['Shift+y'] },
   { id: 'pins', group: 'Judge', name: 'Put points of the body right by hand', keys: ['l'] },
   { id: 'whose', group: 'Judge', name: 'Follow someone else in the picture', keys: ['m'] },
   { id: 'walk-length', group: 'Judge', name: 'Short walk or all rows', keys: ['x'] },

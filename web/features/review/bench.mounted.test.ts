@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { Account } from '@wax-fist/contract/accounts';
+import { phaseFrames } from '@wax-fist/core/strikes';
 import { expect } from 'chai';
 import { effectScope, nextTick, type EffectScope } from 'vue';
 import type { Keys } from '../../app/keys/use-keys.ts';
@@ -62,6 +63,17 @@ describe('the bench', () => {
     at = frame;
     bench.tag(technique);
   };
+
+  it('goes to the phase in which the row in hand is looked at, where nothing tells better what decides it', () => {
+    tag(300, 'jab');
+    bench.full.value = true;
+    for (const id of ['st.heels', 'sm.extension', 'ex.reset']) {
+      bench.row.value = id;
+      bench.seeRow();
+      const { checkpoint } = bench.rows.value.find((line) => line.checkpoint.id === id)!;
+      expect(at, id).to.equal(phaseFrames(timeline, bench.known.value!)[checkpoint.phase]);
+    }
+  });
 
   describe('its walk', () => {
     it('says how to begin where nothing is tagged, and names the hits where there are some', async () => {

@@ -4,6 +4,7 @@ import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
 import type { Track } from '@wax-fist/core/body';
 import type { CallBook } from '@wax-fist/core/calls';
+import { padKinds } from '@wax-fist/core/rounds';
 import { matchUpOf, type Catalogue, type MatchUp, type Stance } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
@@ -57,7 +58,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     session: session,
     playable,
     points: pointsOf(film),
-    holderPoints: holderPointsOf(film),
+    ...(padKinds.includes(session.roundKind) && { holderPoints: holderPointsOf(film) }),
     corrections: corrections.rows,
     answers,
     catalogue,

@@ -123,6 +123,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     'to-body': bench.toBody,
     reference: () => (reference.value = !(reference.value ?? !bench.full.value)),
     why: () => onBody(() => (why.value = !why.value)),
+    'see-row': bench.seeRow,
     pins: () => onBody(pins.toggle),
     whose: whose.toggle,
     remove: bench.remove,

@@ -1,7 +1,7 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import { toTheBody } from '@wax-fist/core/calls';
-import { guessedMoments, guessedSeries, momentsOf, withMoment, type Moment } from '@wax-fist/core/strikes';
-import { timeOf } from '@wax-fist/core/film';
+import { guessedMoments, guessedSeries, momentsOf, phaseFrames, withMoment, type Moment } from '@wax-fist/core/strikes';
+import { frameNearest, timeOf } from '@wax-fist/core/film';
 import { isOneStrike, isSeries, thrownAs, type Technique, type TechniqueId, type View } from '@wax-fist/core/technique';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import type { Player } from '../../player/use-player.ts';
@@ -47,6 +47,8 @@ export interface Bench extends Omit<Walk, 'judgeRest'> {
   /** Makes the strike in hand its version for the body, or for the head again. */
   toBody: () => void;
   see: (moment: Moment) => void;
+  /** Goes to the frame that decides the row in hand: where that is found, or else the phase in which it is looked at. */
+  seeRow: () => void;
   set: (moment: Moment, frame?: number) => void;
   remove: () => void;
   restClean: () => void;
@@ -172,6 +174,13 @@ export function useBench({ data, player, otherView }: BenchSetting): Bench {
       if (other) review.changeStrike(value.strikeId, { technique: other });
     },
     see: (moment) => known.value && player()?.go(known.value[`${moment}Frame`]),
+    seeRow() {
+      const line = walk.rows.value.find(({ checkpoint }) => checkpoint.id === walk.row.value);
+      if (!known.value || !line) return;
+      const { value: decided } = walk.decided;
+      const frame = decided ? frameNearest(timeline, decided.time) : phaseFrames(timeline, known.value)[line.checkpoint.phase];
+      player()?.go(frame);
+    },
     set(moment, frame) {
       const { value } = strike;
       const at = frame ?? player()?.at.value;

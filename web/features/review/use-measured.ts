@@ -1,6 +1,15 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import type { Track } from '@wax-fist/core/body';
-import { measurable, measureOf, readFrom, type ReadFrom, type MeasurableStrike, type Measured } from '@wax-fist/core/measure';
+import {
+  decidedAt,
+  measurable,
+  measureOf,
+  readFrom,
+  type DecidedAt,
+  type ReadFrom,
+  type MeasurableStrike,
+  type Measured,
+} from '@wax-fist/core/measure';
 import { isOneStrike, thrownAs, type Checkpoint, type CheckpointId } from '@wax-fist/core/technique';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import type { BenchData } from './use-bench-data.ts';
@@ -13,6 +22,8 @@ export interface MeasuredStrike {
   track: ComputedRef<Track | undefined>;
   /** What the measure of a checkpoint looks at in the strike in hand. */
   readFor: (checkpoint: CheckpointId) => ReadFrom | undefined;
+  /** When a row of it is decided, where that is none of its moments. */
+  decidedFor: (checkpoint: CheckpointId, isClean: boolean) => DecidedAt | undefined;
 }
 
 /**
@@ -52,12 +63,17 @@ export function useMeasured(
       value.told.set(checkpoint.id, measureOf(playable.timeline, now, value.points, checkpoint));
     return value.told.get(checkpoint.id);
   });
+  const inHand = (): MeasurableStrike | undefined => (looked.value?.strike === strike.value ? looked.value?.points : undefined);
   return {
     measureOf: measure,
     track: computed(() => followed.value?.track),
     readFor(id) {
-      const { value } = looked;
-      return value?.points && value.strike === strike.value ? readFrom(value.points, id) : undefined;
+      const points = inHand();
+      return points && readFrom(points, id);
+    },
+    decidedFor(id, isClean) {
+      const points = inHand();
+      return points && decidedAt(points, id, isClean);
     },
   };
 }

@@ -1,6 +1,14 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
-import { proposalFor, type Measured, type Proposal, type ReadFrom } from '@wax-fist/core/measure';
-import { checklistFor, rowsOfPart, walkOf, type CheckpointId, type ChecklistRow, type View } from '@wax-fist/core/technique';
+import { proposalFor, type DecidedAt, type Measured, type Proposal, type ReadFrom } from '@wax-fist/core/measure';
+import {
+  checklistFor,
+  rowsOfPart,
+  verdictIn,
+  walkOf,
+  type CheckpointId,
+  type ChecklistRow,
+  type View,
+} from '@wax-fist/core/technique';
 import type { Track } from '@wax-fist/core/body';
 import type { Verdict } from '@wax-fist/core/review';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
@@ -24,6 +32,8 @@ export interface Walk {
   track: ComputedRef<Track | undefined>;
   /** What the measure of the row in hand looks at. */
   read: ComputedRef<ReadFrom | undefined>;
+  /** When the row in hand is decided, where that is none of the moments of the strike and is told. */
+  decided: ComputedRef<DecidedAt | undefined>;
   row: Ref<CheckpointId | undefined>;
   full: Ref<boolean>;
   stars: Ref<readonly CheckpointId[]>;
@@ -82,7 +92,7 @@ export function useWalk(
     walkOf(checklist.value, new Set([...stars.value, ...worksOn.value]), full.value, judgedAnyway.value),
   );
   /** Depends on the strike and its points only, so that a verdict measures nothing again. */
-  const { measureOf, track, readFor } = useMeasured(data, strike, followed);
+  const { measureOf, track, readFor, decidedFor } = useMeasured(data, strike, followed);
   const rows = computed(() =>
     asked.value.map((line): WalkLine => {
       // A second coach is to say what they see, not what somebody or something else has seen.
@@ -121,6 +131,11 @@ export function useWalk(
     hidden,
     track,
     read: computed(() => (row.value ? readFor(row.value) : undefined)),
+    decided: computed(() => {
+      const line = rows.value.find(({ checkpoint }) => checkpoint.id === row.value);
+      if (!line?.band || line.measured?.value === undefined) return undefined;
+      return decidedFor(line.checkpoint.id, verdictIn(line.band, line.measured.value) === 'clean');
+    }),
     row,
     full,
     stars,

@@ -43,6 +43,17 @@ describe('a row of the walk', () => {
     expect(shown(told).text()).to.include('0.56 ± 0.16 forearms');
   });
 
+  it('goes to the frame that decides it, where that is told', async () => {
+    const line = row('gd.return-line');
+    const measured = { value: 0.56, doubt: 0.16, shared: 0.1 };
+    const told = { ...line, measured, proposal: proposalFor(line.band!, measured) };
+    expect(shown(told).find('.see').exists()).to.equal(false);
+    const wrapper = shown(told, { decided: '+133 ms' });
+    expect(wrapper.find('.see').text()).to.match(/See it at \+133 ms\s+key-see-row/);
+    await wrapper.find('.see').trigger('click');
+    expect(wrapper.emitted('see')).to.have.length(1);
+  });
+
   it('tells which verdict was pressed, and shows the one that was given', async () => {
     const wrapper = shown(row('gd.return-line'), { word: { verdict: 'watch', note: null } });
     const buttons = wrapper.findAll('.verdicts button');

@@ -54,6 +54,7 @@ export const reviewWords = {
   savingWaiting: (waiting: Told) => `Saving ${waiting}`,
   marksWaitHereForThe: (waiting: number) => counted(waiting, 'mark waits here for the server', 'marks wait here for the server'),
   thisStrikeInFiveStills: 'This strike in five stills',
+  seeItAt: (fromContact: Told) => `See it at ${fromContact}`,
   goTo: (phaseNames: Told, frame: Told) => `Go to ${phaseNames}, ${frame}`,
   oneFrameEarlier: (phaseNames: Told) => `${phaseNames} one frame earlier`,
   oneFrameLater: (phaseNames: Told) => `${phaseNames} one frame later`,
