@@ -34,7 +34,7 @@ export interface FollowedFilm {
 type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings' | 'holder'> &
   Partial<Pick<FollowedFilm, 'widenings'>> & { holder?: Track | undefined };
 
-/** A film as the body in it was followed; undefined when nobody is in it. @param film its holder as followed there */
+/** A film as the body in it was followed, and whoever holds, where a track of theirs is given; undefined when nobody is in it. */
 export function followedFilm({ track, holder, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
   const size = bodySizeOf(track);
   if (!size) return undefined;

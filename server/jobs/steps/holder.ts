@@ -1,7 +1,6 @@
 import { joinPacked, packedFrame } from '@wax-fist/core/body';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
-import { filmPieces } from '../../db/film-pieces.ts';
 import { filmPoints, holderPoints, trainingSession } from '../../db/schema/index.ts';
 import { watchFilm } from '../../pose/film-points.ts';
 import type { StepWork } from '../import-step.ts';
@@ -15,13 +14,15 @@ const isOnPads = async ({ db, film }: StepWork): Promise<boolean> =>
 
 /** Forgets what was followed beside somebody who was followed otherwise since. */
 async function forgetOutdated({ db, film }: StepWork): Promise<void> {
-  const alike = (['filmId', 'fromFrame', 'frames', 'model', 'version', 'revision'] as const).map((column) =>
+  const alike = (['filmId', 'model', 'version', 'revision'] as const).map((column) =>
     eq(filmPoints[column], holderPoints[column]),
   );
+  const begins = sql`${holderPoints.fromFrame} >= ${filmPoints.fromFrame}
+    and ${holderPoints.fromFrame} < ${filmPoints.fromFrame} + ${filmPoints.frames}`;
   const beside = db
     .select({ one: sql`1` })
     .from(filmPoints)
-    .where(and(...alike));
+    .where(and(...alike, begins));
   await db.delete(holderPoints).where(and(eq(holderPoints.filmId, film.id), notExists(beside)));
 }
 
@@ -31,7 +32,11 @@ export async function holderStep(work: StepWork): Promise<void> {
   const filmId = film.id;
   if (!(await isOnPads(work))) return;
   await forgetOutdated(work);
-  const striker = joinPacked(await filmPieces(db, filmId), film.frames!);
+  const pieces = await db.select().from(filmPoints).where(eq(filmPoints.filmId, filmId));
+  const striker = joinPacked(
+    pieces.map(({ fromFrame, packed }) => ({ from: fromFrame, packed })),
+    film.frames!,
+  );
   const done = await db
     .select({ from: holderPoints.fromFrame, frames: holderPoints.frames })
     .from(holderPoints)
@@ -40,13 +45,10 @@ export async function holderStep(work: StepWork): Promise<void> {
     done,
     butNot: ({ from, frames }) => striker.slice(from * packedFrame, (from + frames) * packedFrame),
     async onPiece(fromFrame, frames, packed) {
-      const [beside] = await db
-        .select({ model: filmPoints.model, version: filmPoints.version, revision: filmPoints.revision })
-        .from(filmPoints)
-        .where(and(eq(filmPoints.filmId, filmId), eq(filmPoints.fromFrame, fromFrame)));
-      // Whoever strikes is followed anew meanwhile: this is, too, after that.
+      const beside = pieces.find((piece) => fromFrame >= piece.fromFrame && fromFrame < piece.fromFrame + piece.frames);
       if (!beside) return;
-      const row = { filmId, fromFrame, frames, ...beside, packed: Buffer.from(packed) };
+      const { model, version, revision } = beside;
+      const row = { filmId, fromFrame, frames, model, version, revision, packed: Buffer.from(packed) };
       await db
         .insert(holderPoints)
         .values(row)
