@@ -138,7 +138,7 @@ describe('following a body', function () {
     expect(saved.status, JSON.stringify(saved.body)).to.equal(200);
     const followed = () => db.select().from(holderPoints).where(eq(holderPoints.filmId, imported.id));
     const isWhole = (pieces: { frames: number }[]): boolean => sum(pieces, ({ frames }) => frames) === imported.frames;
-    await eventually('whoever holds', followed, isWhole);
+    await eventually('whoever holds', followed, isWhole, 110_000);
     const holder = await hipsIn(footageEndpoints.filmHolderPoints);
     expect(Math.abs(holder - (imported.width! - striker))).to.be.below(80);
 
@@ -146,10 +146,10 @@ describe('following a body', function () {
     expect((await coach.ask(footageEndpoints.pointOutBody, { ...at, bodyId: pointed.id }, pointed)).status).to.equal(200);
     const isAnew = (pieces: { frames: number; revision: number }[]): boolean =>
       isWhole(pieces) && pieces.some(({ revision }) => revision > 0);
-    await eventually('whoever holds, beside somebody else', followed, isAnew);
+    await eventually('whoever holds, beside somebody else', followed, isAnew, 110_000);
     expect(Math.abs((await hipsIn(footageEndpoints.filmPoints)) - holder)).to.be.below(80);
     expect(Math.abs((await hipsIn(footageEndpoints.filmHolderPoints)) - striker)).to.be.below(80);
-  });
+  }).timeout(240_000);
 
   it('of a film with nobody in it there is a track with nobody, and no invented number', async () => {
     const path = join(folder, 'empty.mp4');
