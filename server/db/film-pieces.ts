@@ -3,8 +3,22 @@ import { and, asc, eq, gt, lte, sql } from 'drizzle-orm';
 import type { Database } from './connection.ts';
 import { filmPoints, type holderPoints } from './schema/index.ts';
 
+/** Where pieces are kept: of whoever strikes, or of whoever holds. */
+export type PieceTable = typeof filmPoints | typeof holderPoints;
+
+/** Keeps a piece, over what was there that begins with the same frame. */
+export const keepPiece = (db: Database, into: PieceTable, row: typeof filmPoints.$inferInsert): Promise<unknown> =>
+  db
+    .insert(into)
+    .values(row)
+    .onConflictDoUpdate({ target: [into.filmId, into.fromFrame], set: row });
+
+/** Which pieces of a film are kept. */
+export const piecesThere = (db: Database, filmId: string, of: PieceTable) =>
+  db.select({ from: of.fromFrame, frames: of.frames }).from(of).where(eq(of.filmId, filmId));
+
 /** What was followed in a film until now, piece by piece in their order, each packed (see `packTrack`). @param of whoever strikes, or holds */
-export const filmPieces = (db: Database, filmId: string, of: typeof filmPoints | typeof holderPoints = filmPoints) =>
+export const filmPieces = (db: Database, filmId: string, of: PieceTable = filmPoints) =>
   db.select({ from: of.fromFrame, packed: of.packed }).from(of).where(eq(of.filmId, filmId)).orderBy(asc(of.fromFrame));
 
 /** The piece of a track that holds a frame; undefined where that was not followed. */

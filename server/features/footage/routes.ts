@@ -2,7 +2,7 @@ import { derivedFiles, footageEndpoints, importSteps, type DerivedFile, type Ste
 import { joinPacked } from '@wax-fist/core/body';
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
-import { filmPieces } from '../../db/film-pieces.ts';
+import { filmPieces, type PieceTable } from '../../db/film-pieces.ts';
 import { film, filmPoints, filmStep, holderPoints } from '../../db/schema/index.ts';
 import { remove } from '../removals/removals.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
@@ -94,7 +94,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
     return sendFile(request, response, params.filmId, file);
   });
   serve(router, footageEndpoints.filmTimeline, ({ params, response }) => sendColumn(response, params.filmId, 'timeline'));
-  const sendTrack = async (response: Response, filmId: string, of: typeof filmPoints | typeof holderPoints): Promise<void> => {
+  const sendTrack = async (response: Response, filmId: string, of: PieceTable): Promise<void> => {
     const { frames } = await one(filmId);
     const pieces = await filmPieces(db, filmId, of);
     if (!frames || pieces.length === 0) throw notFound('track');

@@ -1,8 +1,9 @@
-import { joinPacked, packedFrame } from '@wax-fist/core/body';
+import { joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { keepPiece, piecesThere } from '../../db/film-pieces.ts';
 import { filmPoints, holderPoints, trainingSession } from '../../db/schema/index.ts';
-import { watchFilm } from '../../pose/film-points.ts';
+import { besides, watchFilm } from '../../pose/film-points.ts';
 import type { StepWork } from '../import-step.ts';
 import { filmToWatch } from './pose.ts';
 
@@ -37,22 +38,15 @@ export async function holderStep(work: StepWork): Promise<void> {
     pieces.map(({ fromFrame, packed }) => ({ from: fromFrame, packed })),
     film.frames!,
   );
-  const done = await db
-    .select({ from: holderPoints.fromFrame, frames: holderPoints.frames })
-    .from(holderPoints)
-    .where(eq(holderPoints.filmId, filmId));
   await watchFilm(await filmToWatch(work), {
-    done,
-    butNot: ({ from, frames }) => striker.slice(from * packedFrame, (from + frames) * packedFrame),
+    done: await piecesThere(db, filmId, holderPoints),
+    butNot: besides(unpackTrack(0, striker)),
     async onPiece(fromFrame, frames, packed) {
       const beside = pieces.find((piece) => fromFrame >= piece.fromFrame && fromFrame < piece.fromFrame + piece.frames);
       if (!beside) return;
       const { model, version, revision } = beside;
       const row = { filmId, fromFrame, frames, model, version, revision, packed: Buffer.from(packed) };
-      await db
-        .insert(holderPoints)
-        .values(row)
-        .onConflictDoUpdate({ target: [holderPoints.filmId, holderPoints.fromFrame], set: row });
+      await keepPiece(db, holderPoints, row);
     },
     progress,
     signal,

@@ -3,7 +3,7 @@ import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import type { Ms } from '@wax-fist/core/units';
 import { withPacked } from '@wax-fist/core/body';
 import { and, asc, eq, gt, lt, ne, or, sql } from 'drizzle-orm';
-import { filmPieces } from '../../db/film-pieces.ts';
+import { filmPieces, keepPiece, piecesThere } from '../../db/film-pieces.ts';
 import { filmHits, filmPoints, pointedBody } from '../../db/schema/index.ts';
 import { poseVersion, watchFilm, type FilmToWatch } from '../../pose/film-points.ts';
 import { followPointedOut } from '../../pose/follow-again.ts';
@@ -34,19 +34,12 @@ export async function poseStep(work: StepWork): Promise<void> {
     .where(and(eq(filmPoints.filmId, filmId), other))
     .returning({ from: filmPoints.fromFrame });
   if (outdated.length > 0) await db.update(pointedBody).set({ followed: false }).where(eq(pointedBody.filmId, filmId));
-  const done = await db
-    .select({ from: filmPoints.fromFrame, frames: filmPoints.frames })
-    .from(filmPoints)
-    .where(eq(filmPoints.filmId, filmId));
   const watched = await filmToWatch(work);
   await watchFilm(watched, {
-    done,
+    done: await piecesThere(db, filmId, filmPoints),
     async onPiece(fromFrame, frames, packed) {
       const row = { filmId, fromFrame, frames, model, version: poseVersion, packed: Buffer.from(packed) };
-      await db
-        .insert(filmPoints)
-        .values(row)
-        .onConflictDoUpdate({ target: [filmPoints.filmId, filmPoints.fromFrame], set: row });
+      await keepPiece(db, filmPoints, row);
     },
     progress,
     signal,
