@@ -23,19 +23,20 @@ export function useFollowedFilm({ points, holderPoints, playable, film, stance }
   const review = useReview();
   const widenings = useWidenings();
   void widenings.load();
-  const found = shallowRef<FollowedFilm>();
   const [striker, holder] = [shallowRef<Track>(), shallowRef<Track>()];
-  const show = (track: Track): void => {
-    striker.value = track;
+  const found = computed(() => {
     const { timeline } = playable;
     const picture = { width: film.width!, height: film.height! };
-    found.value = followedFilm({ timeline, track, holder: holder.value, picture, view: film.view, stance });
-  };
-  void points?.then((track) => track && show(track));
-  void holderPoints?.then((track) => {
-    holder.value = track;
-    if (track && striker.value) show(striker.value);
+    const [track, held] = [striker.value, holder.value];
+    return track && followedFilm({ timeline, track, holder: held, picture, view: film.view, stance });
   });
+  void points?.then((track) => (striker.value ??= track));
+  void holderPoints?.then((track) => (holder.value = track));
+  /** Whoever was followed beside somebody else may be the one who strikes: they are there again when the bench is opened anew. */
+  const show = (track: Track): void => {
+    holder.value = undefined;
+    striker.value = track;
+  };
   const followed = computed(() => found.value && pinnedFilm({ ...found.value, widenings: widenings.now }, review.pins));
   return {
     found,
