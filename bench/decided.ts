@@ -1,4 +1,4 @@
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames, type Track } from '@wax-fist/core/body';
+import { emptyTrack, type Track } from '@wax-fist/core/body';
 import { decidedIn, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
 import {
   checklistFor,
@@ -8,15 +8,16 @@ import {
   verdictIn,
   type ShippedCheckpointId,
 } from '@wax-fist/core/technique';
-import { deviation, group, mean, median, rollup } from 'd3-array';
+import { deviation, group } from 'd3-array';
 import { Vector3 } from 'three';
-import { jointAt } from '../simulator/body/model-points.ts';
 import type { JointName } from '../simulator/body/skeleton.ts';
-import { cameraAt, projected } from '../simulator/camera.ts';
+import { cameraAt } from '../simulator/camera.ts';
 import { roundTime } from '../simulator/clock.ts';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, followedAs, personOf, trueMoments } from './followed-films.ts';
+import { latenessOf, shareWithin } from './lateness.ts';
 import { percent, printTable } from './table.ts';
+import { putTruePoints } from './true-track.ts';
 
 /** Where the points of a film truly are. */
 function trueTrack({ camera, scene, frameTimes, jointNames, metres }: Truth): Track {
@@ -26,10 +27,7 @@ function trueTrack({ camera, scene, frameTimes, jointNames, metres }: Truth): Tr
       new Vector3(...(metres[frame]!.slice(3 * joint, 3 * joint + 3) as [number, number, number]));
     const joints = Object.fromEntries(jointNames.map((name, joint) => [name, placeOf(joint)])) as Record<JointName, Vector3>;
     const lens = cameraAt(camera, scene, roundTime(camera, time / 1000));
-    for (const [point, name] of pointNames.entries()) {
-      const [x, y] = projected(jointAt(joints, name), lens, camera);
-      track.values.set([x, y, 0, 1], frame * numbersOfFrame + point * numbersOfPoint);
-    }
+    putTruePoints(track, frame, joints, [lens, camera]);
   }
   return track;
 }
@@ -76,19 +74,11 @@ export interface DecidedFigure {
 export function figuresOfDecided(): DecidedFigure[] {
   const all = films.flatMap((film) => [...lateIn(film)]);
   return [...group(all, ({ checkpoint }) => checkpoint)].map(([checkpoint, list]) => {
-    const middles = rollup(
-      list,
-      (theirs) => median(theirs, ({ late }) => late)!,
-      ({ person }) => person,
-    );
-    const ofOthers = (person: string): number =>
-      mean([...middles].flatMap(([one, middle]) => (one === person ? [] : [middle]))) ?? 0;
-    const errors = list.map(({ person, late }) => late - ofOthers(person));
+    const { people, late, errors } = latenessOf(list);
     const claimed = decidedIn[checkpoint]!.doubt;
-    const within = (times: number): number => mean(errors, (error) => Number(Math.abs(error) <= times * claimed))!;
     return {
-      ...{ checkpoint, strikes: list.length, people: middles.size, late: mean(middles.values())!, spread: deviation(errors)! },
-      ...{ claimed, within68: within(1), within95: within(1.96) },
+      ...{ checkpoint, strikes: list.length, people, late, spread: deviation(errors)!, claimed },
+      ...{ within68: shareWithin(errors, claimed), within95: shareWithin(errors, 1.96 * claimed) },
     };
   });
 }

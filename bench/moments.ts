@@ -1,7 +1,8 @@
 import { foundIn, momentsOnPath, type FoundName, type Thrower } from '@wax-fist/core/measure';
 import { shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
-import { deviation, group, mean, median } from 'd3-array';
+import { deviation, group } from 'd3-array';
 import { films, followed, personOf, trueMoments } from './followed-films.ts';
+import { latenessOf, shareWithin } from './lateness.ts';
 import { percent, printTable } from './table.ts';
 
 /** A moment that was looked for on the path of a limb: by how many milliseconds it was found too late; undefined where it was not. */
@@ -46,27 +47,20 @@ export interface FoundFigure {
   within95: number | undefined;
 }
 
-const middleOf = (people: ReadonlyMap<string, number[]>): number => mean([...people.values()], (list) => median(list)!)!;
-
 export function figuresOfMoments(): FoundFigure[] {
   const sought = films.flatMap((film) => [...soughtIn(film)]);
   return [...group(sought, ({ thrower, name }) => `${thrower} ${name}`).values()].flatMap((list) => {
     const found = list.flatMap(({ person, late }) => (late === undefined ? [] : [{ person, late }]));
-    const byPerson = new Map([...group(found, ({ person }) => person)].map(([one, all]) => [one, all.map(({ late }) => late)]));
-    if (byPerson.size < 2) return [];
-    const errors = [...byPerson].flatMap(([person, lates]) => {
-      const others = middleOf(new Map([...byPerson].filter(([other]) => other !== person)));
-      return lates.map((late) => late - others);
-    });
+    const { people, late, errors } = latenessOf(found);
+    if (people < 2) return [];
     const { thrower, name } = list[0]!;
     const claimed = foundIn[thrower][name]?.doubt;
-    const within = (times: number): number | undefined =>
-      claimed && mean(errors, (error) => Number(Math.abs(error) <= times * claimed));
+    const within = (times: number): number | undefined => claimed && shareWithin(errors, times * claimed);
     return [
       {
-        ...{ thrower, name, strikes: list.length, people: byPerson.size, found: found.length / list.length },
+        ...{ thrower, name, strikes: list.length, people, found: found.length / list.length },
         claimed,
-        ...{ late: middleOf(byPerson), spread: deviation(errors)!, within68: within(1), within95: within(1.96) },
+        ...{ late, spread: deviation(errors)!, within68: within(1), within95: within(1.96) },
       },
     ];
   });

@@ -1,10 +1,9 @@
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames } from '@wax-fist/core/body';
+import { emptyTrack } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
 import type { View } from '@wax-fist/core/technique';
 import { deviation, group, mean } from 'd3-array';
-import { jointAt } from '../simulator/body/model-points.ts';
-import { cameraAt, projected } from '../simulator/camera.ts';
+import { cameraAt } from '../simulator/camera.ts';
 import { filmedSeconds, roundTime } from '../simulator/clock.ts';
 import { plainLook } from '../simulator/look.ts';
 import { perform } from '../simulator/motion/performance.ts';
@@ -14,6 +13,7 @@ import { seededRandom, type Random } from '../simulator/random.ts';
 import type { Scene, SceneCamera } from '../simulator/scene.ts';
 import { truthOf, type Truth } from '../simulator/truth/truth.ts';
 import { number, percent, printTable } from './table.ts';
+import { putTruePoints } from './true-track.ts';
 import { grouped, heldBack, toldOf, within, type Told } from './measures.ts';
 
 /** By how much every true point is put off, in each direction and frame by itself. */
@@ -91,10 +91,7 @@ export function* roundsOf(seed: number, times?: number): Generator<UnfilmedRound
         const at = roundTime(camera, moment);
         const { joints } = performance.bodyAt(at);
         const lens = cameraAt(camera, plan, at);
-        for (const [point, name] of pointNames.entries()) {
-          const [x, y] = projected(jointAt(joints, name), lens, camera);
-          track.values.set([x + normalOf(random), y + normalOf(random), 0, 1], frame * numbersOfFrame + point * numbersOfPoint);
-        }
+        putTruePoints(track, frame, joints, [lens, camera], () => normalOf(random));
       }
       const timeline = timelineOf(moments.map((moment) => moment * 1000));
       const scene = followedFilm({
