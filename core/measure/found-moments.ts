@@ -1,6 +1,6 @@
 import type { PointName } from '../body/index.ts';
 import { frameNearest, timeOf } from '../film/index.ts';
-import { guessedOf, type StrikeMoments } from '../strikes/index.ts';
+import { guessedOf, type Moment, type StrikeMoments } from '../strikes/index.ts';
 import { handOf, type CheckpointId } from '../technique/index.ts';
 import type { FrameIndex, Ms, Ratio } from '../units.ts';
 import { isStep, nearSide, strikePoints, type StrikePoints, type Thrown } from './sight.ts';
@@ -30,9 +30,18 @@ export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName
   step: { launch: { late: 16, doubt: 50 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
+/** What is doubted of a contact that is seen and not heard: see `bin/bench measures`. */
+export const seenContactDoubt: Ms = 20;
+/** What is doubted of each moment where it was found on a path, and of contact where it was only seen. */
+export type MomentDoubts = Readonly<Record<Moment, Ms>>;
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
 /** What is doubted of a found moment where nobody knows how it was seen. */
-export const widestDoubt: Readonly<Record<FoundName, Ms>> = { launch: widest('launch'), home: widest('home') };
+export const widestDoubt: MomentDoubts = { launch: widest('launch'), contact: seenContactDoubt, home: widest('home') };
+/** What is doubted of a moment besides the frame that it lies in; undefined of what a coach has set, and of what was heard. */
+export function doubtOfMoment(strike: StrikeMoments, moment: Moment, doubts: MomentDoubts): Ms | undefined {
+  const origin = strike[`${moment}Origin`];
+  return origin === 'seen' || (origin === 'found' && moment !== 'contact') ? doubts[moment] : undefined;
+}
 
 /** How long before and after contact is looked, and how near to it neither can be. */
 const [outAtMost, backAtMost, outAtLeast, backAtLeast]: readonly [Ms, Ms, Ms, Ms] = [480, 750, 50, 80];
@@ -80,9 +89,13 @@ function throwerOf(
 }
 
 /** What is doubted of a moment that was found in this film. */
-export function doubtOfFound(film: Pick<FollowedFilm, 'view' | 'stance'>, technique: Thrown): Readonly<Record<FoundName, Ms>> {
+export function doubtOfFound(film: Pick<FollowedFilm, 'view' | 'stance'>, technique: Thrown): MomentDoubts {
   const found = foundIn[isStep(technique) ? 'step' : (throwerOf(film, technique)?.thrower ?? 'foot')];
-  return { launch: found.launch?.doubt ?? widestDoubt.launch, home: found.home?.doubt ?? widestDoubt.home };
+  return {
+    ...widestDoubt,
+    ...(found.launch && { launch: found.launch.doubt }),
+    ...(found.home && { home: found.home.doubt }),
+  };
 }
 
 /** What the path of a limb says of a strike, before any trial corrects it, and what went along it; undefined where nothing is followed. */

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { timelineOf } from '../film/index.ts';
-import { moments, type StrikeMoments } from '../strikes/index.ts';
+import { moments, type MomentOrigin, type StrikeMoments } from '../strikes/index.ts';
 import type { Band } from '../technique/index.ts';
-import { leastSure, proposalFor, sharesIn, snapRatio } from './index.ts';
+import { leastSure, proposalFor, sharesIn, snapRatio, type MeasuredValue } from './index.ts';
 
 const at = (rate: number) => timelineOf(Array.from({ length: 400 }, (_, frame) => (frame * 1000) / rate));
 /** A strike whose moments were all set by a coach. */
@@ -36,6 +36,14 @@ describe('snap from three moments', () => {
       expect('reason' in read && read.reason).to.include(moment);
       expect(snapRatio(at(30), { ...strike, [`${moment}Origin`]: 'found' }).value).to.be.closeTo(2, 1e-9);
     }
+  });
+
+  it('doubts a contact that was only seen more than one that was heard or set', () => {
+    const doubtBy = (origin: MomentOrigin): number =>
+      (snapRatio(at(60), { ...seen(20, 30, 50), contactOrigin: origin }) as MeasuredValue).doubt;
+    expect(doubtBy('found')).to.equal(doubtBy('set'));
+    // 20 ms of 167 out, and the ratio is 2.
+    expect(doubtBy('seen')).to.be.closeTo(Math.hypot(doubtBy('set'), (20 * 3) / (1000 / 6)), 1e-6);
   });
 
   it('claims a doubt that holds: moments read off frames spread no wider than it says', () => {

@@ -2,8 +2,11 @@ import type { FrameIndex, Ms } from '../units.ts';
 import { phaseNames, phases, type Phase } from './phase.ts';
 import { clampFrame, frameAt, timeOf, type FrameTimeline } from '../film/timeline.ts';
 
-/** How one came by a moment: guessed from what is usual, found by ear or eye, or set by a coach. */
-export const momentOrigins = ['guessed', 'found', 'set'] as const;
+/**
+ * How one came by a moment: guessed from what is usual, found by ear or on the path of a limb, seen to land where nothing was heard, or
+ * set by a coach.
+ */
+export const momentOrigins = ['guessed', 'found', 'seen', 'set'] as const;
 export type MomentOrigin = (typeof momentOrigins)[number];
 
 /** Frames of the three moments of a strike. Always launch ≤ contact ≤ home. */

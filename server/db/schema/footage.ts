@@ -126,6 +126,12 @@ export const holderPoints = pgTable('holder_points', pieceColumns(), (table) => 
   check('holder_of_frames', sql`${table.frames} > 0`),
 ]);
 
+/** What a second pass has found, with the largest model, in the frames round strikes: of the revision that the first one had then. */
+export const secondPassPoints = pgTable('second_pass_points', pieceColumns(), (table) => [
+  primaryKey({ columns: [table.filmId, table.fromFrame] }),
+  check('second_pass_of_frames', sql`${table.frames} > 0`),
+]);
+
 /** Workers say here that they are alive. */
 export const workerSign = pgTable('worker_sign', {
   worker: text().primaryKey(),

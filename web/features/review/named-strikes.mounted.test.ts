@@ -78,6 +78,12 @@ describe('strikes that were found and named', () => {
     expect(useNotice().notice?.says).to.include('3 strikes taken over');
   });
 
+  it('tell when they landed by eye where nothing was heard of them', () => {
+    useHitsAndRounds().both = [found(1000, 'jab'), { ...found(1400, 'cross'), from: ['sight'] }];
+    named.takeOver();
+    expect(useReview().strikes.map(({ contactOrigin }) => contactOrigin)).to.deep.equal(['found', 'seen']);
+  });
+
   it('take the likeliest name by the same key, one after the other, until none is left', async () => {
     named.takeOver();
     named.takeOver();

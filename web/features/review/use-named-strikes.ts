@@ -69,9 +69,10 @@ export function useNamedStrikes(
   const frameTime = (time: Ms): Ms => timeOf(timeline, frameNearest(timeline, time));
   function tag(strikes: readonly FoundStrike[]): string[] {
     return review.tellStrikes(
-      strikes.map(({ time, names }) => {
+      strikes.map(({ time, names, from }) => {
         const technique = techniques.get(names[0]!.technique)!;
-        const guess = guessedMoments(timeline, technique, frameNearest(timeline, time), 'found');
+        const origin = from.includes('sound') ? 'found' : 'seen';
+        const guess = guessedMoments(timeline, technique, frameNearest(timeline, time), origin);
         return { ...film.withFound(technique, guess), technique: technique.id, part: null };
       }),
     );
