@@ -140,5 +140,9 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
 /** How a checkpoint is read from points; undefined where it is not, or not yet. */
 export const pointMeasureOf = (id: CheckpointId): PointMeasure | undefined =>
   (pointMeasures as Readonly<Record<CheckpointId, PointMeasure | undefined>>)[id];
+/** What is read of whoever holds. */
+export const readOfHolder: readonly CheckpointId[] = Object.entries(pointMeasures).flatMap(([id, { of }]) =>
+  of === 'holder' ? [id] : [],
+);
 /** Whether it is read of whoever holds, and not of whoever strikes. */
-export const isReadOfHolder = (id: CheckpointId): boolean => pointMeasureOf(id)?.of === 'holder';
+export const isReadOfHolder = (id: CheckpointId): boolean => readOfHolder.includes(id);

@@ -4,7 +4,7 @@ import type { Ms } from '@wax-fist/core/units';
 import { eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Database } from '../db/connection.ts';
-import { film, filmPoints, trainee } from '../db/schema/index.ts';
+import { film, filmPoints, holderPoints, secondPassPoints, trainee } from '../db/schema/index.ts';
 import { pointsOfFilm, truthOfFilm } from '../demo/footage.ts';
 import { thrown } from './marks.ts';
 import type { ClubScene } from './server-under-test.ts';
@@ -25,10 +25,11 @@ export async function becomes(
   await db.update(trainee).set({ stance: scene.stance }).where(eq(trainee.id, traineeId));
 }
 
-/** Tells where the body is in a film, as the pose model did. */
-export async function follow(db: Database, filmId: string, name: string): Promise<void> {
-  const { frames, model, version, packed } = pointsOfFilm(name)!;
-  await db.insert(filmPoints).values({ filmId, fromFrame: 0, frames, model, version, packed });
+const tables = { points: filmPoints, holder: holderPoints, 'second-pass': secondPassPoints };
+/** Tells where the body is in a film, as the pose model did. @param of whom, and by which pass */
+export async function follow(db: Database, filmId: string, name: string, of: keyof typeof tables = 'points'): Promise<void> {
+  const { frames, model, version, packed } = pointsOfFilm(name, of)!;
+  await db.insert(tables[of]).values({ filmId, fromFrame: 0, frames, model, version, packed });
 }
 
 /** What is thrown in a film of the demo club, as tags. @param late how long after it truly sets out a strike is said to */

@@ -7,6 +7,7 @@ import type { Database } from '../../db/connection.ts';
 import { account, countedMeasure, film, observation, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
 import { bandsFor, judgedStrike } from './bands.ts';
 import { filmsToMeasure, measureStrikes } from './measure-films.ts';
+import { measuredAbout } from './session-measures.ts';
 
 /** So many of a club's newest judgements tell how well a measure does here. */
 const mostJudged = 20_000;
@@ -67,6 +68,7 @@ const judgedAndMeasured = (db: Database) =>
       doubt: strikeMeasure.doubt,
       verdict: sql<BandVerdict>`${observation.verdict}`,
       ...judgedStrike,
+      ...measuredAbout,
     })
     .from(observation)
     .innerJoin(

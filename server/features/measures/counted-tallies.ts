@@ -7,7 +7,7 @@ import { and, eq, gte, inArray, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { filmTally, observation, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
 import { saidOf, sessionsOf, sumsOf, talliesOf } from '../review/tallies.ts';
-import { countedMeasures, measuredRows, ratesByMeasures } from './session-measures.ts';
+import { countedMeasures, measuredAbout, measuredOf, measuredRows, ratesByMeasures } from './session-measures.ts';
 
 const nobodyJudged = sql`not exists (select 1 from ${observation} where ${observation.strikeId} = ${strike.id}
   and ${observation.checkpointId} = ${strikeMeasure.checkpointId}
@@ -64,7 +64,7 @@ function asked({ sessionId, since, rung, about }: AskedTallies) {
       rung === undefined ? undefined : eq(trainingSession.rung, rung),
     ),
     which: about && and(inArray(filmTally.technique, techniques), inArray(filmTally.checkpointId, checkpointIds)),
-    strikes: about && and(inArray(strike.technique, techniques), inArray(strikeMeasure.checkpointId, checkpointIds)),
+    strikes: about && and(inArray(measuredAbout.technique, techniques), inArray(strikeMeasure.checkpointId, checkpointIds)),
   };
 }
 
@@ -74,7 +74,7 @@ export function talliesOfTrainee(db: Database, traineeId: string, wanted: AskedT
   return countedTallies(
     db,
     { sessions: and(sessionsOf(traineeId), sessions)!, which: and(saidOf(traineeId), which)! },
-    and(eq(trainingSession.traineeId, traineeId), sessions, strikes)!,
+    and(measuredOf(traineeId), sessions, strikes)!,
   );
 }
 

@@ -1,18 +1,21 @@
-import { isReadOfHolder, measuresVersion, type Widenings } from '@wax-fist/core/measure';
+import { measuresVersion, readOfHolder, type Widenings } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
 import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
 import { and, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { isCountingPin } from '../../db/pins.ts';
+import type { PieceTable } from '../../db/film-pieces.ts';
 import { packedFilm } from '../../db/packed-film.ts';
 import { leads } from '../../db/of-film.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import {
   film,
   filmPoints,
+  holderPoints,
   measuredStrike,
   pointPin,
+  secondPassPoints,
   strike,
   strikeMeasure,
   trainee,
@@ -23,9 +26,11 @@ import { heavily } from '../../jobs/heavy.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
 import { learnedWidenings } from '../point-checks/learned-widenings.ts';
 
-/** By which points a film would be measured; nothing where nobody was followed in it. */
-const pointsOfFilm = sql<string>`(select concat_ws('/', min(${filmPoints.model}), max(${filmPoints.version}), sum(${filmPoints.frames}), nullif(sum(${filmPoints.revision}), 0))
-  from ${filmPoints} where ${filmPoints.filmId} = ${film.id})`;
+/** By which points a film would be measured, of one table of pieces; nothing where nobody was followed in it. */
+const piecesOf = (pieces: PieceTable) =>
+  sql<string>`(select concat_ws('/', min(${pieces.model}), max(${pieces.version}), sum(${pieces.frames}), nullif(sum(${pieces.revision}), 0))
+  from ${pieces} where ${pieces.filmId} = ${film.id})`;
+const piecesOfFilm = sql.join([filmPoints, holderPoints, secondPassPoints].map(piecesOf), sql`, `);
 /** A strike is looked at from half a second before it to nearly one after it: in so many frames of the quickest film. */
 const [framesBefore, framesAfter] = [120, 200];
 /** Which pins a strike would be measured with; nothing where nobody has pinned anything near it. */
@@ -34,7 +39,7 @@ const pinsOfStrike = sql<string>`(select md5(string_agg(${pointPin.id}::text, ' 
   and ${pointPin.frame} between ${strike.launchFrame} - ${framesBefore} and ${strike.homeFrame} + ${framesAfter})`;
 /** Everything that a measure of a strike depends on. */
 const madeOfWith = (widenings: Widenings) =>
-  sql<string>`concat_ws(' ', ${measuresVersion(widenings)}::text, ${strike.revisionId}, ${film.view}, ${leads}, ${pointsOfFilm}, ${pinsOfStrike})`;
+  sql<string>`concat_ws(' ', ${measuresVersion(widenings)}::text, ${strike.revisionId}, ${film.view}, ${leads}, ${piecesOfFilm}, ${pinsOfStrike})`;
 
 /** Strikes that were never measured, or of something else than they are now. */
 const isToMeasure = (madeOf: SQL) =>
@@ -93,10 +98,9 @@ function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined 
   const technique = catalogue.techniques.get(thrownAs(catalogue, row));
   if (!technique) return undefined;
   const asked = new Set([row.technique, thrownAs(catalogue, row)].flatMap((id) => rowsOf(catalogue, id)));
-  const checkpoints = [...new Set([...asked].map(({ checkpointId }) => checkpointId))].flatMap((id) => {
+  const checkpoints = [...new Set([...[...asked].map(({ checkpointId }) => checkpointId), ...readOfHolder])].flatMap((id) => {
     const known = catalogue.checkpoints.get(id);
-    // What is measured of whoever holds is no measure of this strike: it is told at the bench, where somebody looks at it.
-    return known && !isReadOfHolder(id) ? [{ id, measure: known.measure }] : [];
+    return known ? [{ id, measure: known.measure }] : [];
   });
   return {
     id: row.id,

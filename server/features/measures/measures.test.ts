@@ -3,7 +3,7 @@ import { reviewEndpoints, type Mark, type SessionTally } from '@wax-fist/contrac
 import { expect } from 'chai';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { film, filmPoints, strikeMeasure } from '../../db/schema/index.ts';
+import { film, filmPoints, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
 import { becomes, follow, tagsOf } from '../../test/followed-film.ts';
 import { atSecond, observed, pinned } from '../../test/marks.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
@@ -134,5 +134,36 @@ describe('measures of a session', () => {
 
     await count('st.lean', false);
     expect((await lean()).tally).to.deep.equal({ clean: 0, watch: 0, fault: 1, cantSee: 0 });
+  });
+
+  it('of whoever holds is theirs: a rate by itself, and where it counts, in what is said of them', async () => {
+    const { db } = server.services;
+    const [held, { traineeId: holderId }] = [await addScene(server), await addScene(server)];
+    const film = 'noor-1-lead-side';
+    await becomes(db, held, film, { width: 640, height: 360 });
+    await db.update(trainingSession).set({ holderId, roundKind: 'focus mitts' }).where(eq(trainingSession.id, held.sessionId));
+    await follow(db, held.filmId, film);
+    const marks = tagsOf(film);
+    await coach.ask(reviewEndpoints.writeMarks, { filmId: held.filmId }, { marks });
+    const sheet = async () =>
+      (await coach.ask<SessionMeasures>(measureEndpoints.sessionMeasures, { sessionId: held.sessionId })).body;
+    const ofHolder = async () => (await sheet()).values.filter(({ checkpointId }) => checkpointId === 'ph.head-clear');
+    expect(await ofHolder(), 'as long as nobody was followed there').to.deep.equal([]);
+    await follow(db, held.filmId, film, 'holder');
+    expect((await ofHolder()).length).to.be.above(marks.length / 2);
+    const rate = (await sheet()).rates.find(({ checkpointId }) => checkpointId === 'ph.head-clear')!;
+    expect(rate.technique).to.equal('holding');
+
+    const saidOf = async (traineeId: string) =>
+      (await coach.ask<SessionTally[]>(reviewEndpoints.traineeTallies, { traineeId })).body.filter(
+        ({ checkpointId }) => checkpointId === 'ph.head-clear',
+      );
+    expect((await count('ph.head-clear', true)).status).to.equal(204);
+    expect((await saidOf(holderId)).map(({ technique, byMeasure }) => [technique, byMeasure])).to.deep.equal([
+      ['holding', rate.strikes],
+    ]);
+    expect(await saidOf(held.traineeId)).to.deep.equal([]);
+    await count('ph.head-clear', false);
+    expect(await saidOf(holderId)).to.deep.equal([]);
   });
 });

@@ -1,14 +1,24 @@
 import type { SessionMeasures } from '@wax-fist/contract/measures';
-import type { MeasuredRate } from '@wax-fist/core/measure';
-import type { Band, View } from '@wax-fist/core/technique';
+import { readOfHolder, type MeasuredRate } from '@wax-fist/core/measure';
+import { holdingTechnique, type Band, type View } from '@wax-fist/core/technique';
 import { groups } from 'd3-array';
-import { and, asc, eq, type SQL } from 'drizzle-orm';
+import { and, asc, eq, inArray, not, or, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { countedMeasure, film, strike, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
 import { heavily } from '../../jobs/heavy.ts';
 import { bandsFor, judgedStrike, type JudgedStrike } from './bands.ts';
 import { measureStrikes } from './measure-films.ts';
 import { taggedStrikes } from './tagged-strikes.ts';
+
+const isOfHolder = inArray(strikeMeasure.checkpointId, [...readOfHolder]);
+/** What is measured of whoever holds belongs to no single technique of the one who strikes. */
+export const measuredAbout = {
+  technique: sql<string>`case when ${isOfHolder} then ${holdingTechnique} else ${strike.technique} end`,
+  part: sql<number | null>`case when not ${isOfHolder} then ${strike.part} end`,
+};
+/** What is measured of somebody: of their own strikes, and of their holding for others. */
+export const measuredOf = (traineeId: string): SQL =>
+  or(and(eq(trainingSession.traineeId, traineeId), not(isOfHolder)), and(eq(trainingSession.holderId, traineeId), isOfHolder))!;
 
 /** A strike with one thing that was measured of it. */
 export interface MeasuredRow extends JudgedStrike {
@@ -24,6 +34,7 @@ export const measuredRows = (db: Database, which: SQL | undefined): Promise<Meas
     .select({
       strikeId: strike.id,
       ...judgedStrike,
+      ...measuredAbout,
       checkpointId: strikeMeasure.checkpointId,
       value: strikeMeasure.value,
       doubt: strikeMeasure.doubt,

@@ -19,13 +19,12 @@ use([ScatterChart, GridComponent, MarkAreaComponent, TooltipComponent, AriaCompo
 const {
   rows,
   rowHeight,
-  stature = null,
   picked = undefined,
 } = defineProps<{
-  rows: readonly SheetRow[];
+  /** Each with the stature of whoever it is measured of. */
+  rows: readonly (SheetRow & { stature: number | null })[];
   /** Pixels that a row takes in the page. */
   rowHeight: number;
-  stature?: number | null;
   /** The strike that stands out in every row. */
   picked?: string | undefined;
 }>();
@@ -62,7 +61,7 @@ const option = computed<EChartsCoreOption>(() => {
       trigger: 'item',
       renderMode: 'richText',
       formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
-        const { marks, measure } = rows[seriesIndex]!;
+        const { marks, measure, stature } = rows[seriesIndex]!;
         const mark = marks[dataIndex]!;
         return `${clock(mark.at)}\n${measuredInWords(measure, mark, stature)}`;
       },
@@ -76,7 +75,7 @@ const option = computed<EChartsCoreOption>(() => {
       borderWidth: 0,
       backgroundColor: cssColour('--fault-ground'),
     })),
-    xAxis: rows.map(({ band, measure }, gridIndex) => ({
+    xAxis: rows.map(({ band, measure, stature }, gridIndex) => ({
       type: 'value',
       gridIndex,
       min: scales[gridIndex]!.from,

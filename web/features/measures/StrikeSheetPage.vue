@@ -16,6 +16,7 @@ import { measuredRateInWords } from './rate-words.ts';
 import { doubtInWords } from '../checklists/measured-words.ts';
 import {
   furthestOut,
+  measuredStrikes,
   sheetOrders,
   sheetRows,
   techniquesOnSheet,
@@ -23,6 +24,7 @@ import {
   type SheetMark,
   type SheetOrder,
 } from './sheet-rows.ts';
+import { statureOf } from './stature-of.ts';
 import { measuresWords as words } from './words.ts';
 import TextWith from '../../app/TextWith.vue';
 
@@ -58,23 +60,24 @@ const order = computed<SheetOrder>(() => sheetOrders.find((one) => one === route
 const show = (query: { technique?: string; order?: SheetOrder; strike?: string | undefined }): void =>
   void router.replace({ query: { ...route.query, ...query } });
 
-const stature = computed(() => page.value?.session.trainee.stature ?? null);
 const rows = computed(() => {
   if (!page.value || !technique.value) return [];
   const { measures, checklists, session } = page.value;
-  return sheetRows(measures, technique.value, checklists, session.judgedBy, order.value).map((row) => ({
-    ...row,
-    says: row.rate ? measuredRateInWords(row.rate, row.measure, stature.value) : words.tooCoarseHereToCount,
-    furthest: furthestOut(row),
-    each: doubtInWords(row.measure, typicalDoubt(row), stature.value),
-  }));
+  return sheetRows(measures, technique.value, checklists, session.judgedBy, order.value).map((row) => {
+    const stature = statureOf(session, row.checkpointId);
+    return {
+      ...{ ...row, stature },
+      says: row.rate ? measuredRateInWords(row.rate, row.measure, stature) : words.tooCoarseHereToCount,
+      furthest: furthestOut(row),
+      each: doubtInWords(row.measure, typicalDoubt(row), stature),
+    };
+  });
 });
 /** The strike that was picked stands out in every row. */
-const picked = computed(() =>
-  page.value?.measures.strikes.find(({ strikeId, technique: its }) => strikeId === route.query.strike && its === technique.value),
-);
+const picked = computed(() => ofTechnique(technique.value).find(({ strikeId }) => strikeId === route.query.strike));
 const linkTo = ({ filmId, strikeId }: SheetMark) => ({ name: 'bench', params: { filmId, strikeId } });
-const strikesOf = (id: string): number => page.value!.measures.strikes.filter((one) => one.technique === id).length;
+const ofTechnique = (id: string | undefined) => (page.value && id ? measuredStrikes(page.value.measures, id) : []);
+const strikesOf = (id: string): number => ofTechnique(id).length;
 </script>
 
 <template>
@@ -146,7 +149,6 @@ const strikesOf = (id: string): number => page.value!.measures.strikes.filter((o
               class="strips"
               :rows="rows"
               :row-height="rowHeight"
-              :stature="stature"
               :picked="picked?.strikeId"
               @pick="show({ strike: $event.strikeId })"
             />

@@ -4,7 +4,9 @@ import { expect } from 'chai';
 import { measuredInWords } from '../checklists/measured-words.ts';
 import { advisedAgainst, agreementInWords, enoughToTell } from './agreement-words.ts';
 import { measuredRateInWords } from './rate-words.ts';
+import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { furthestOut, ratesNobodyJudged, sheetRows, techniquesOnSheet, toldRate } from './sheet-rows.ts';
+import { statureOf } from './stature-of.ts';
 
 const rate = (change: Partial<MeasuredRateOfSession> = {}): MeasuredRateOfSession => ({
   ...{ technique: 'jab', checkpointId: 'gd.return-line', view: 'lead-side', strikes: 58, counts: false },
@@ -80,6 +82,31 @@ describe('a sheet of strikes', () => {
     expect(rows('amiss').map(({ checkpointId }) => checkpointId)).to.deep.equal(['gd.return-line', 'st.lean']);
     expect(rows('walk').map(({ checkpointId }) => checkpointId)).to.deep.equal(['st.lean', 'gd.return-line']);
     expect(sheetRows(measures, 'no-such-thing', shippedCatalogue, usualSchool, 'walk')).to.deep.equal([]);
+  });
+
+  it('has what whoever holds does by itself, at the end, over strikes of every technique', () => {
+    const held = {
+      ...measures,
+      values: [...measures.values, value('a', 'ph.head-clear', 0.05), value('d', 'ph.head-clear', 0.3)],
+    };
+    expect(techniquesOnSheet(held), 'of the hook itself nothing is measured').to.deep.equal(['jab', 'cross', 'holding']);
+    const ofHolder = sheetRows(held, 'holding', shippedCatalogue, usualSchool, 'walk');
+    expect(ofHolder.map(({ checkpointId, marks }) => [checkpointId, marks.map(({ strikeId }) => strikeId)])).to.deep.equal([
+      ['ph.head-clear', ['a', 'd']],
+    ]);
+    expect(sheetRows(held, 'jab', shippedCatalogue, usualSchool, 'walk').map(({ checkpointId }) => checkpointId)).to.not.include(
+      'ph.head-clear',
+    );
+  });
+
+  it('is told in centimetres of whoever it is measured of', () => {
+    const [trainee, holder] = [{ stature: 170 }, { stature: 185 }] as unknown as [
+      SessionDetail['trainee'],
+      SessionDetail['trainee'],
+    ];
+    expect(statureOf({ trainee, holder }, 'gd.return-line')).to.equal(170);
+    expect(statureOf({ trainee, holder }, 'ph.head-clear')).to.equal(185);
+    expect(statureOf({ trainee, holder: null }, 'ph.head-clear')).to.equal(null);
   });
 
   it('leads to the strikes that are furthest from clean', () => {

@@ -3,6 +3,7 @@ import {
   checklistFor,
   checkpointName,
   families,
+  holdingTechnique,
   verdictIn,
   viewNames,
   type Band,
@@ -11,6 +12,7 @@ import {
   type School,
   type View,
 } from '@wax-fist/core/technique';
+import { isReadOfHolder } from '@wax-fist/core/measure';
 import { median } from 'd3-array';
 
 /** A strike on a row of the sheet. */
@@ -37,13 +39,23 @@ export interface SheetRow {
 export const sheetOrders = ['amiss', 'walk'] as const;
 export type SheetOrder = (typeof sheetOrders)[number];
 
-/** Techniques of a session of which something was measured, those with most strikes first. */
-export function techniquesOnSheet({ strikes, values }: SessionMeasures): string[] {
-  const measured = new Set(values.map(({ strikeId }) => strikeId));
-  const counts = new Map<string, number>();
-  for (const { strikeId, technique } of strikes)
-    if (measured.has(strikeId)) counts.set(technique, (counts.get(technique) ?? 0) + 1);
-  return [...counts].sort(([, one], [, other]) => other - one).map(([technique]) => technique);
+/** Strikes of which something was measured that is told with a technique: of themselves, or of whoever held for them. */
+export function measuredStrikes({ strikes, values }: SessionMeasures, technique: string): SheetStrike[] {
+  const isHolding = technique === holdingTechnique;
+  const measured = new Set(
+    values.filter(({ checkpointId }) => isReadOfHolder(checkpointId) === isHolding).map(({ strikeId }) => strikeId),
+  );
+  return strikes.filter((one) => measured.has(one.strikeId) && (isHolding || one.technique === technique));
+}
+/** Techniques of a session of which something was measured, those with most strikes first; what whoever holds does comes last. */
+export function techniquesOnSheet(measures: SessionMeasures): string[] {
+  const thrown = [...new Set(measures.strikes.map(({ technique }) => technique))].map((technique) => ({
+    technique,
+    many: measuredStrikes(measures, technique).length,
+  }));
+  const some = thrown.filter(({ many }) => many > 0).sort((one, other) => other.many - one.many);
+  const held = measuredStrikes(measures, holdingTechnique).length > 0 ? [holdingTechnique] : [];
+  return [...some.map(({ technique }) => technique), ...held];
 }
 
 /** How far off a strike of a row may be, as half of them are. */
@@ -62,7 +74,7 @@ export function sheetRows(
   order: SheetOrder,
 ): SheetRow[] {
   if (!checklists.techniques.has(technique)) return [];
-  const ofTechnique = new Map(strikes.filter((one) => one.technique === technique).map((one) => [one.strikeId, one]));
+  const ofTechnique = new Map(measuredStrikes({ strikes, values, rates }, technique).map((one) => [one.strikeId, one]));
   const views = [...new Set([...ofTechnique.values()].map(({ view }) => view))];
   const rows = views.flatMap((view) =>
     checklistFor(checklists, technique, { school, view }).flatMap(({ checkpoint, band, shown, reported }): SheetRow[] => {

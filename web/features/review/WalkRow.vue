@@ -5,6 +5,7 @@ import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
 import { computed, ref, watch } from 'vue';
 import { measuredInWords } from '../checklists/measured-words.ts';
+import { statureOf } from '../measures/stature-of.ts';
 import BandMark from '../checklists/BandMark.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import type { WalkLine } from './use-walk.ts';
@@ -43,7 +44,7 @@ const told = computed(() => {
   const proposed = proposal?.verdict
     ? words.proposedVerdictNames(verdictNames[proposal.verdict].toLowerCase())
     : words.tooCloseToCall;
-  return `${measuredInWords(line.checkpoint.measure, measured, data.session.trainee.stature)}, ${proposed}`;
+  return `${measuredInWords(line.checkpoint.measure, measured, statureOf(data.session, line.checkpoint.id))}, ${proposed}`;
 });
 const element = ref<HTMLElement>();
 watch(

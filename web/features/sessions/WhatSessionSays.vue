@@ -28,6 +28,7 @@ import SinceOpening from '../corrections/SinceOpening.vue';
 import FamilySign from '../checklists/FamilySign.vue';
 import MeasuredRateLine from '../measures/MeasuredRateLine.vue';
 import { ratesNobodyJudged, toldRate } from '../measures/sheet-rows.ts';
+import { statureOf } from '../measures/stature-of.ts';
 import { useAccount } from '../accounts/account-store.ts';
 import { sessionsWords as words } from './words.ts';
 
@@ -152,7 +153,7 @@ const byTechnique = computed(() =>
               v-if="measured"
               :rate="measured"
               :measure="measureOf(checkpointId)"
-              :stature="session.trainee.stature"
+              :stature="statureOf(session, checkpointId)"
             />
           </td>
           <td>
@@ -192,7 +193,11 @@ const byTechnique = computed(() =>
           </td>
           <td class="figure quiet">{{ words.notJudged }}</td>
           <td>
-            <MeasuredRateLine :rate="rate" :measure="measureOf(rate.checkpointId)" :stature="session.trainee.stature" />
+            <MeasuredRateLine
+              :rate="rate"
+              :measure="measureOf(rate.checkpointId)"
+              :stature="statureOf(session, rate.checkpointId)"
+            />
           </td>
           <td />
           <td class="no-print act">

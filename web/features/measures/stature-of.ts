@@ -1,0 +1,9 @@
+import type { SessionDetail } from '@wax-fist/contract/sessions';
+import { isReadOfHolder } from '@wax-fist/core/measure';
+import type { CheckpointId } from '@wax-fist/core/technique';
+import type { Centimetres } from '@wax-fist/core/units';
+
+type WhoIsInIt = Pick<SessionDetail, 'trainee' | 'holder'>;
+/** In whose centimetres a length is told: of whoever it is measured of. Null where nobody has said how tall they are. */
+export const statureOf = ({ trainee, holder }: WhoIsInIt, checkpoint: CheckpointId): Centimetres | null =>
+  isReadOfHolder(checkpoint) ? (holder?.stature ?? null) : trainee.stature;
