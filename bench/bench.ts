@@ -12,10 +12,9 @@ import { benchArchive } from './archive.ts';
 import { benchChange } from './change.ts';
 import { benchFaults } from './faults.ts';
 import { benchHabits } from './habits.ts';
-import { benchHeavy } from './heavy.ts';
 import { benchImport } from './import.ts';
 import { benchLoad } from './load.ts';
-import { benchMeasures } from './measures.ts';
+import { benchMeasures } from './print-measures.ts';
 import { benchRecordedHits } from './recorded-hits.ts';
 import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
@@ -151,7 +150,6 @@ const parts: Record<string, () => void | Promise<void>> = {
   import: async () => print('Import', await benchImport()),
   measures: benchMeasures,
   'true-points': benchTruePoints,
-  heavy: () => benchHeavy(),
   hits: async () => {
     print('Hits, against the truth of the simulated practice', benchHits());
     print('Hits, on recordings that were held back', await benchRecordedHits(recordings()));

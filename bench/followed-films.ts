@@ -37,17 +37,22 @@ const trackIn = (file: string): Track => unpackTrack(0, Buffer.from((read(file) 
 /** A film as the pose model saw it, and what is true of it; undefined when nobody was found. */
 export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
   const truth = read(`${film}.truth.json.gz`) as Truth;
-  const holder = existsSync(`${film}.holder.gz`) ? trackIn(`${film}.holder.gz`) : undefined;
-  const scene = followedAs(truth, trackIn(`${film}.points.gz`), holder);
+  // What was looked at again in a part of a film only lies with the trials, so that the demo club is not half one way and half the other.
+  const besides = (name: string): Track | undefined => {
+    const file = [film, join(simulator, 'trials', basename(film))].map((path) => `${path}.${name}.gz`).find(existsSync);
+    return file === undefined ? undefined : trackIn(file);
+  };
+  const others = { holder: besides('holder'), secondPass: besides('second-pass') };
+  const scene = followedAs(truth, trackIn(`${film}.points.gz`), others);
   return scene && { scene, truth };
 }
 
-/** A film with these points; undefined when nobody was found. */
+/** A film with these points; undefined when nobody was found. @param others of whoever holds, and of a second pass */
 export function followedAs(
   { camera, frameTimes, scene: { stance } }: Truth,
   track: Track,
-  holder?: Track,
+  others: { holder?: Track | undefined; secondPass?: Track | undefined } = {},
 ): FollowedFilm | undefined {
   const { view, pictureWidth: width, pictureHeight: height } = camera;
-  return followedFilm({ timeline: timelineOf(frameTimes), track, holder, picture: { width, height }, view, stance });
+  return followedFilm({ timeline: timelineOf(frameTimes), track, ...others, picture: { width, height }, view, stance });
 }

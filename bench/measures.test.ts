@@ -1,25 +1,50 @@
 import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
 import { expect } from 'chai';
-import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure, type Told } from './measures.ts';
+import { asShipped, figuresOf, isHeld, ratesOf, toldOf, trialsOf, type Figure, type Told } from './measures.ts';
+import { films, followed } from './followed-films.ts';
+import { bothPasses, secondTrialsOf } from './second-pass.ts';
 import { figuresOfDecided } from './decided.ts';
-import { figuresOfMoments } from './moments.ts';
+import { figuresOfMoments, figuresOfSeenContacts } from './moments.ts';
 import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {
   this.timeout(120_000);
   let strikes: Told[];
+  let again: Told[];
   let figures: Figure[];
   before(() => {
-    strikes = everyStrike();
+    strikes = asShipped('first');
+    again = asShipped('second');
     figures = figuresOf(strikes);
   });
 
-  it('the trials that ship are those of the films that ship', () => {
-    for (const [checkpoint, bySeen] of Object.entries(trialsOf(strikes)))
-      for (const [seen, [bias, shared, own, count, people]] of Object.entries(bySeen))
-        expect(trialOf(checkpoint, seen as Figure['seen']), `${checkpoint} ${seen}`).to.deep.equal({
-          ...{ bias, shared, own, strikes: count, people },
-        });
+  it('the trials that ship are those of the films that ship, of both passes', () => {
+    const ofPass = { first: trialsOf(strikes), second: secondTrialsOf(strikes, again) };
+    for (const pass of ['first', 'second'] as const)
+      for (const [checkpoint, bySeen] of Object.entries(ofPass[pass]))
+        for (const [seen, [bias, shared, own, count, people, steadiness]] of Object.entries(bySeen))
+          expect(trialOf(checkpoint, seen as Figure['seen'], pass), `${checkpoint} ${seen}`).to.deep.equal({
+            ...{ bias, shared, own, strikes: count, people, steadiness },
+          });
+  });
+
+  it('a second pass decides many more of the same strikes, whether the hand fell among them, and hardly one is wrong', () => {
+    const told = bothPasses(strikes, again).filter((one) => one.told);
+    const fell = told.find(({ second }) => second.checkpoint === 'gd.return-line')!;
+    expect(fell.second.proposals).to.be.above(2 * fell.first.proposals);
+    const sum = (of: (one: Figure) => number): number => told.reduce((all, { second }) => all + of(second), 0);
+    expect(sum(({ right }) => right) / sum(({ proposals }) => proposals)).to.be.at.least(0.95);
+    for (const { second } of told) expect(second.within95, second.checkpoint).to.be.at.least(0.9);
+  });
+
+  it('read steadily, a hand that falls on its way home is told with half of the doubt', () => {
+    const isIt = ({ checkpoint }: { checkpoint: string }): boolean => checkpoint === 'gd.return-line';
+    const asFound = figuresOf(
+      films.filter((film) => film.endsWith('-lead-side')).flatMap((film) => [...toldOf(film, followed(film)!)].filter(isIt)),
+    ).find(({ seen }) => seen === 'near');
+    const steady = figures.find(isIt)!;
+    expect(steady.doubt).to.be.below(asFound!.doubt! / 1.8);
+    expect(steady.proposals).to.be.above(2 * asFound!.proposals);
   });
 
   it('how far the model is off that ships is what the films say', () => {
@@ -71,6 +96,16 @@ describe('measures by points, on people that no trial has seen', function () {
       expect(foundIn[thrower][name]!.late, `${thrower} ${name}`).to.be.closeTo(late, 5);
     }
     for (const { thrower, name, found } of told) if (thrower === 'near hand') expect(found, name).to.be.at.least(0.8);
+  });
+
+  it('contacts that are seen and not heard are as near as is claimed', () => {
+    const contacts = figuresOfSeenContacts();
+    expect(contacts.map(({ what }) => what)).to.include.members(['hand across', 'hand along', 'kick across', 'kick along']);
+    for (const { what, late, within68, within95 } of contacts) {
+      expect(Math.abs(late), what).to.be.below(10);
+      expect(within68, what).to.be.at.least(0.6);
+      expect(within95, what).to.be.at.least(0.95);
+    }
   });
 
   it('the instant that decides a row is as near as is claimed', () => {

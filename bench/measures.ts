@@ -9,13 +9,17 @@ import {
   readOf,
   seenFrom,
   trialFrom,
+  trialOf,
   widerThanTrials,
   type FollowedFilm,
   type KeptTrial,
   type MeasuredRate,
+  steadinesses,
   type MeasuredValue,
+  type Pass,
   type PointMeasure,
   type Seen,
+  type Steadiness,
   type Trial,
 } from '@wax-fist/core/measure';
 import {
@@ -28,22 +32,20 @@ import {
   verdictIn,
   type Band,
 } from '@wax-fist/core/technique';
-import { deviation, group as groupBy, mean, sum } from 'd3-array';
-import { writeFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
+import { deviation, group as groupBy, mean } from 'd3-array';
+import { basename } from 'node:path';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf, trueMoments } from './followed-films.ts';
-import { benchDecided } from './decided.ts';
-import { benchMeasuring } from './measuring-speed.ts';
-import { benchMoments } from './moments.ts';
-import { benchPoints, writePointErrors } from './points.ts';
-import { number, percent, printTable } from './table.ts';
 
 /** What one measure said of one strike, and what is true. */
 export interface Told {
   checkpoint: string;
   seen: Seen;
   film: string;
+  /** Its launch, which tells it from others of the film. */
+  strike: number;
+  /** How steady the track was that it is read from. */
+  steadiness: Steadiness;
   truth: number;
   band: Band | undefined;
   raw: { value: number; doubt: number };
@@ -55,29 +57,41 @@ function usualBand(checkpoint: string): Band | undefined {
   return isMeasureId(measure) ? measures[measure].band : undefined;
 }
 
-/** What is told of the strikes of a film. @param spreadOf see `measurable` */
+interface Telling {
+  /** See `measurable`. */
+  spreadOf?: (point: number) => number;
+  /** By the points of which pass. */
+  pass?: Pass;
+  /** How steadily a row is read, in each of these ways. */
+  read?: (checkpoint: string, seen: Seen) => readonly Steadiness[];
+}
+/** What is told of the strikes of a film. */
 export function* toldOf(
   film: string,
   { scene, truth }: { scene: FollowedFilm; truth: Pick<Truth, 'strikes'> },
-  spreadOf?: (point: number) => number,
+  { spreadOf, pass = 'first', read = () => ['found'] }: Telling = {},
 ): Generator<Told> {
   const { timeline, view } = scene;
   // Of a series as a whole nothing is measured, but of whoever holds for its parts.
   for (const { technique: id, measures, ...times } of truth.strikes.flatMap((one) => one.parts ?? one)) {
     if (!measures) continue;
     const technique = techniqueIn(shippedCatalogue, id);
-    const strike = measurable(scene, trueMoments(timeline, times), technique, spreadOf);
+    const first = measurable(scene, trueMoments(timeline, times), technique, spreadOf);
+    const strike = pass === 'first' ? first : first?.again;
     if (!strike) continue;
     const bands = new Map(
       checklistFor(shippedCatalogue, id, { school: usualSchool, view }).map(({ checkpoint, band }) => [checkpoint.id, band]),
     );
     for (const [checkpoint, value] of Object.entries(measures)) {
       const measure = (pointMeasures as Record<string, PointMeasure | undefined>)[checkpoint];
-      const read = measure?.views.includes(view) && isNear(strike.sight, measure) ? readOf(strike, measure) : undefined;
-      const raw = read && rawMeasure(read, measure!);
-      if (!raw) continue;
+      const one = measure?.views.includes(view) && isNear(strike.sight, measure) ? readOf(strike, measure) : undefined;
+      if (!one) continue;
       const band = bands.get(checkpoint) ?? usualBand(checkpoint);
-      yield { checkpoint, seen: seenFrom(read.sight), film, truth: value, band, raw };
+      const about = { checkpoint, seen: seenFrom(one.sight), film, strike: times.launch, truth: value, band };
+      for (const steadiness of read(checkpoint, about.seen)) {
+        const raw = rawMeasure(one.steady(steadiness), measure!);
+        if (raw) yield { ...about, steadiness, raw };
+      }
     }
   }
 }
@@ -92,7 +106,7 @@ export function grouped(list: readonly Told[]): Map<string, Told[]> {
 }
 const rounded = (value: number): number => Number(value.toPrecision(3));
 
-const trialFor = (group: readonly Told[]): Trial | undefined =>
+export const trialFor = (group: readonly Told[]): Trial | undefined =>
   trialFrom(group.map(({ film, raw, truth }) => ({ person: personOf(film), error: raw.value - truth, doubt: raw.doubt })));
 
 /** How well faulty and clean strikes part by what was measured: 1 wholly, 0.5 not at all. */
@@ -116,7 +130,7 @@ export function heldBack(group: readonly Told[], wider = 1): (Told & { measured:
   });
 }
 /** Verdicts that the bench would propose, and whether they would be right. */
-const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
+export const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
   told.flatMap(({ band, measured, truth }) => {
     const verdict = band && proposalFor(band, { ...measured, doubt: measured.doubt * widerThanTrials })?.verdict;
     return verdict ? [verdict === verdictIn(band, truth)] : [];
@@ -144,6 +158,8 @@ function notToBeTrusted(group: readonly Told[]): string | undefined {
   const doubt = mean(told, ({ measured }) => measured.doubt)!;
   return widths.length > 0 && doubt > mostOfBand * mean(widths)! ? 'its doubt is as wide as its band' : undefined;
 }
+/** Whether the trials of a measure are shipped. */
+export const isTrusted = (group: readonly Told[]): boolean => !notToBeTrusted(group);
 const valuesOf = (told: ReturnType<typeof heldBack>): number[] => told.map(({ measured }) => measured.value);
 /** From where it is a fault to where it is one again; of a band with one end, twice the way from clean to there. */
 const widthOf = ({ clean, watch: [from, to] }: Band): number =>
@@ -157,7 +173,8 @@ export function trialsOf(list: readonly Told[]): Record<string, Partial<Record<S
     const { checkpoint, seen } = group[0]!;
     if (!trial) continue;
     const { bias, shared, own, strikes, people } = trial;
-    (trials[checkpoint] ??= {})[seen] = [rounded(bias), rounded(shared), rounded(own), strikes, people];
+    const { steadiness } = group[0]!;
+    (trials[checkpoint] ??= {})[seen] = [rounded(bias), rounded(shared), rounded(own), strikes, people, steadiness];
   }
   return trials;
 }
@@ -166,6 +183,7 @@ export function trialsOf(list: readonly Told[]): Record<string, Partial<Record<S
 export interface Figure {
   checkpoint: string;
   seen: Seen;
+  steadiness: Steadiness;
   strikes: number;
   /** By how much it would be off without trials. */
   naive: number;
@@ -215,19 +233,44 @@ export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
 /** Whether the interval has the true rate, to two points: no interval of a few strikes begins at nothing. */
 export const isHeld = ({ truth, told: { low, high } }: RateOfFilm): boolean => truth >= low - 0.02 && truth <= high + 0.02;
 
-export const everyStrike = (): Told[] =>
+const everyFilm = (telling: Telling): Told[] =>
   films.flatMap((film) => {
     const seen = followed(film);
-    return seen ? [...toldOf(film, seen)] : [];
+    return seen ? [...toldOf(film, seen, telling)] : [];
   });
+/** What is told of all strikes, each row in every way in which it can be read. */
+export const everyReading = (pass: Pass): Told[] => everyFilm({ pass, read: () => steadinesses });
+/** The same, each row read as it ships. */
+export const asShipped = (pass: Pass): Told[] =>
+  everyFilm({ pass, read: (checkpoint, seen) => [trialOf(checkpoint, seen, pass)?.steadiness ?? 'found'] });
+/** The same, each row read as steadily as tells most. */
+export const everyStrike = (pass: Pass = 'first'): Told[] => steadilyRead(everyReading(pass));
+
+/** A steadier track has to tell so much more: its doubt is that share of what one that is less steady leaves. */
+const worthwhile = 0.9;
+export const doubtOf = (group: readonly Told[] | undefined): number =>
+  (group && mean(heldBack(group), ({ measured }) => measured.doubt)) ?? Infinity;
+/** Of each row the reading that tells most and keeps what it claims. */
+export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
+export function bestReading(group: readonly Told[]): Told[] {
+  const [found, ...others] = steadinesses.map((one) => group.filter(({ steadiness }) => steadiness === one)) as [
+    Told[],
+    ...Told[][],
+  ];
+  return others.reduce((best, other) => {
+    if (notToBeTrusted(other)) return best;
+    return notToBeTrusted(best) || doubtOf(other) <= worthwhile * doubtOf(best) ? other : best;
+  }, found);
+}
 
 export const figuresOf = (all: readonly Told[]): Figure[] =>
   [...grouped(all).values()].map((group) => {
     const told = heldBack(group);
     const errors = told.map(({ measured, truth }) => measured.value - truth);
     const proposals = proposalsOf(told);
+    const { checkpoint, seen, steadiness } = group[0]!;
     return {
-      ...{ checkpoint: group[0]!.checkpoint, seen: group[0]!.seen, strikes: group.length },
+      ...{ checkpoint, seen, steadiness, strikes: group.length },
       naive: mean(group, ({ raw, truth }) => raw.value - truth)!,
       ...{ bias: mean(errors), spread: deviation(errors), doubt: mean(told, ({ measured }) => measured.doubt) },
       ...{ within68: within(told, 1), within95: within(told, 1.96) },
@@ -235,47 +278,3 @@ export const figuresOf = (all: readonly Told[]): Figure[] =>
       ...{ proposals: proposals.length, right: proposals.filter(Boolean).length, why: notToBeTrusted(group) },
     };
   });
-
-const titles = [
-  ...['checkpoint', 'from', 'strikes', 'naive bias', 'bias', 'spread', 'doubt', 'in 68%', 'in 95%', 'AUC'],
-  ...['proposed', 'right', 'told'],
-];
-const cellsOf = (one: Figure): (string | number)[] => [
-  ...[one.checkpoint, one.seen, one.strikes, number(one.naive), number(one.bias), number(one.spread), number(one.doubt)],
-  ...[percent(one.within68), percent(one.within95), number(one.parted), one.proposals, one.right, one.why ?? 'yes'],
-];
-
-/** Prints whether the claimed doubt holds for people that no trial has seen, and what a proposal would be worth, as in `docs/measures.md`. */
-export function benchMeasures(): void {
-  const all = everyStrike();
-  if (process.argv.includes('--write')) {
-    const text = [
-      "import type { CheckpointId } from '../technique/index.ts';",
-      "import type { KeptTrial, Seen } from './seen.ts';",
-      '',
-      '/** What trials say of each measure by where it was seen from. Written by `bin/bench measures --write`. */',
-      `export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTrial>>>> = ${JSON.stringify(trialsOf(all))};`,
-      '',
-    ];
-    writeFileSync(join(import.meta.dirname, '..', 'core', 'measure', 'trials.ts'), text.join('\n'));
-    writePointErrors();
-    return;
-  }
-  const figures = figuresOf(all);
-  console.log(`\nMeasures by points on ${films.length} films, each person by the trials of the others\n`);
-  printTable(titles, figures.map(cellsOf));
-  const told = figures.filter(({ why }) => !why);
-  const [made, right] = [sum(told, ({ proposals }) => proposals), sum(told, (one) => one.right)];
-  console.log(`\nProposals of measures that are told: ${made}, right ${right}`);
-  const rates = ratesOf(all);
-  const holds = mean(rates, (rate) => Number(isHeld(rate)));
-  const off = mean(rates, ({ truth, told: { rate } }) => Math.abs(rate - truth));
-  const wide = mean(rates, ({ told: { low, high } }) => high - low);
-  console.log(
-    `Rates of a film by measures alone: ${rates.length}, true rate inside of the 90% interval in ${percent(holds)}, off by ${percent(off)} on the average, interval ${percent(wide)} wide`,
-  );
-  benchMoments();
-  benchDecided();
-  benchPoints();
-  benchMeasuring();
-}

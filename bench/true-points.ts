@@ -128,7 +128,7 @@ export function trueFigures(
     for (const round of roundsOf(seed, times)) {
       const { person, rate, scene } = round;
       const spread = noise / scene.size.torso;
-      told.get(rate)!.push(...toldOf(`${person}-${rate}`, round, () => spread));
+      told.get(rate)!.push(...toldOf(`${person}-${rate}`, round, { spreadOf: () => spread }));
       onRound?.(round);
     }
   return rates.flatMap((rate) =>

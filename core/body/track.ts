@@ -51,6 +51,21 @@ export function joinedTrack(pieces: readonly Track[]): Track {
   return track;
 }
 
+/** A track with what another one says, where that has somebody. */
+export function overlaidTrack(track: Track, over: Track): Track {
+  const both = { ...track, values: track.values.slice() };
+  for (
+    let frame = Math.max(track.from, over.from);
+    frame < Math.min(track.from + track.frames, over.from + over.frames);
+    frame++
+  ) {
+    if (!hasBody(over, frame)) continue;
+    const at = (frame - over.from) * numbersOfFrame;
+    both.values.set(over.values.subarray(at, at + numbersOfFrame), (frame - track.from) * numbersOfFrame);
+  }
+  return both;
+}
+
 /** A part of a track; a frame that it does not have has nobody in it. */
 export function pieceOfTrack(track: Track, from: FrameIndex, frames: number): Track {
   const piece = emptyTrack(from, frames);

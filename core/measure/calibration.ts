@@ -2,7 +2,8 @@ import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { group, mean, sum, variance } from 'd3-array';
 import type { CheckpointId } from '../technique/index.ts';
 import type { MeasuredValue } from './measured.ts';
-import type { PlaceSeen, Seen } from './seen.ts';
+import { secondTrials } from './second-trials.ts';
+import type { Pass, PlaceSeen, Seen, Steadiness } from './seen.ts';
 import type { Sight } from './sight.ts';
 import { trials } from './trials.ts';
 
@@ -14,6 +15,13 @@ function placeSeen({ view, near, striking }: Pick<Sight, 'view' | 'near' | 'stri
 /** By which trials a strike is measured. */
 export const seenFrom = (sight: Pick<Sight, 'view' | 'near' | 'striking' | 'byLeg'>): Seen =>
   sight.byLeg ? `leg ${placeSeen(sight)}` : placeSeen(sight);
+
+/** The same of the pass that tells most, once both are made. */
+export const bestTrialOf = (checkpoint: CheckpointId, seen: Seen): ReadTrial | undefined =>
+  trialOf(checkpoint, seen, 'second') ?? trialOf(checkpoint, seen);
+
+/** Whether a second pass tells more than the first of anything that is seen from there. */
+export const secondPassTells = (seen: Seen): boolean => Object.values(secondTrials).some((bySeen) => seen in bySeen);
 
 /** How a measure came out in trials whose truth was known: by how much it is off on the average, and how far it then spreads. */
 export interface Errors {
@@ -27,6 +35,10 @@ export interface Trial extends Errors {
   /** On how many strikes of how many people it was tried. */
   strikes: number;
   people: number;
+}
+/** A trial of one reading: by which track it was read. */
+export interface ReadTrial extends Trial {
+  steadiness: Steadiness;
 }
 /** On fewer nothing is known of a measure, and it tells nothing: people are built differently, and cameras stand elsewhere. */
 const [leastStrikes, leastPeople] = [16, 3];
@@ -61,12 +73,15 @@ export function trialFrom(strikes: readonly TrialStrike[]): Trial | undefined {
 const oneSided = 0.975;
 const normalQuantile = 1.96;
 
-/** What trials say of a measure from where a strike was seen; undefined where it was not tried enough. */
-export function trialOf(checkpoint: CheckpointId, seen: Seen): Trial | undefined {
-  const told = trials[checkpoint]?.[seen];
+/**
+ * What trials say of a measure from where a strike was seen; undefined where it was not tried enough, and of a second pass where that
+ * tells no more than the first.
+ */
+export function trialOf(checkpoint: CheckpointId, seen: Seen, pass: Pass = 'first'): ReadTrial | undefined {
+  const told = { first: trials, second: secondTrials }[pass][checkpoint]?.[seen];
   if (!told) return undefined;
-  const [bias, shared, own, strikes, people] = told;
-  return { bias, shared, own, strikes, people };
+  const [bias, shared, own, strikes, people, steadiness] = told;
+  return { bias, shared, own, strikes, people, steadiness };
 }
 
 /** A measure as trials correct it. @param wider how much more is doubted than they say */

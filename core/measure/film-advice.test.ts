@@ -46,7 +46,7 @@ describe('what a camera can settle', () => {
     expect(advice('jab', 'sm.extension', 'lead-side'))
       .to.include({ settles: 'eye' })
       .and.to.have.property('doubt')
-      .above(15);
+      .above(12);
   });
 
   it('says from where it is settled better, where it is', () => {

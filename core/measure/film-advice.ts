@@ -1,5 +1,5 @@
 import { isMeasureId, views, type ChecklistRow, type Stance, type Technique, type View } from '../technique/index.ts';
-import { seenFrom, trialOf } from './calibration.ts';
+import { bestTrialOf, seenFrom } from './calibration.ts';
 import { isNear } from './measured-points.ts';
 import { pointMeasureOf } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
@@ -35,7 +35,7 @@ export function adviceOn(
   const hindrance = measure.onlySteps ? whyNotFrom(view, technique) : undefined;
   if (hindrance) return eye(hindrance);
   const sight = measure.of === 'holder' ? sidesOf(viewOfHolder[view], stance, holdingPads) : sidesOf(view, stance, technique);
-  const known = measure.views.includes(view) && isNear(sight, measure) ? trialOf(checkpoint.id, seenFrom(sight)) : undefined;
+  const known = measure.views.includes(view) && isNear(sight, measure) ? bestTrialOf(checkpoint.id, seenFrom(sight)) : undefined;
   if (!known) return eye('From here it is not measured well enough to be told.');
   const doubt = widenings.all * Math.hypot(known.shared, known.own);
   return tooCoarse(band, doubt) ? eye('Measured too coarsely for its band.', doubt) : { settles: 'measure', doubt, reason: '' };

@@ -1,5 +1,7 @@
 import {
   bodySizeOf,
+  hasBody,
+  overlaidTrack,
   usualGuardOf,
   withPins,
   type BodySide,
@@ -9,9 +11,12 @@ import {
   type Track,
 } from '../body/index.ts';
 import type { FrameTimeline } from '../film/index.ts';
+import type { StrikeMoments } from '../strikes/index.ts';
 import type { Stance, View } from '../technique/index.ts';
 import type { Px } from '../units.ts';
 import { viewOfHolder } from './sight.ts';
+import type { Steadiness } from './seen.ts';
+import { steadyTrack } from './steady-track.ts';
 import { unlearned, type Widenings } from './widening.ts';
 
 /** A film in which a body was followed, and what it tells of that body as a whole: what a sight is made of. */
@@ -21,6 +26,9 @@ export interface FollowedFilm {
   picture: { width: Px; height: Px };
   /** With what was put right by hand. */
   track: Track & Partial<Pick<PinnedTrack, 'held'>>;
+  /** The same as it was found, and what was put right in it. */
+  found: Track;
+  pins: readonly Pin[];
   size: BodySize;
   /** How far under the chin each wrist usually is. */
   guard: Readonly<Record<BodySide, Px>>;
@@ -30,17 +38,48 @@ export interface FollowedFilm {
   widenings: Widenings;
   /** The same film as whoever holds was followed in it, who faces the other way; undefined where nobody was. */
   holder?: FollowedFilm | undefined;
+  /** The same film with what a second pass has found instead, where it has looked; undefined where there was none. */
+  again?: FollowedFilm | undefined;
+  /** What that pass has looked at, and nothing else. */
+  secondPass?: Track | undefined;
 }
-type AsFollowed = Omit<FollowedFilm, 'size' | 'guard' | 'widenings' | 'holder'> &
+type AsFollowed = Omit<FollowedFilm, 'found' | 'pins' | 'size' | 'guard' | 'widenings' | 'holder' | 'again'> &
   Partial<Pick<FollowedFilm, 'widenings'>> & { holder?: Track | undefined };
 
-/** A film as the body in it was followed, and whoever holds, where a track of theirs is given; undefined when nobody is in it. */
-export function followedFilm({ track, holder, widenings = unlearned, ...film }: AsFollowed): FollowedFilm | undefined {
+/**
+ * A film as the body in it was followed, whoever holds, and what a second pass has found, where tracks of these are given; undefined when
+ * nobody is in it. What it tells of the body as a whole is what the first pass says, which has seen all of it.
+ */
+export function followedFilm({
+  track,
+  holder,
+  widenings = unlearned,
+  secondPass,
+  ...film
+}: AsFollowed): FollowedFilm | undefined {
   const size = bodySizeOf(track);
   if (!size) return undefined;
   const held = holder && followedFilm({ ...film, widenings, track: holder, view: viewOfHolder[film.view] });
-  return { ...film, track, widenings, size, guard: usualGuardOf(track), holder: held };
+  const asFound = (found: Track) => ({ track: found, found, pins: [] });
+  const followed = { ...film, ...asFound(track), widenings, size, guard: usualGuardOf(track), holder: held };
+  if (!secondPass) return followed;
+  return { ...followed, secondPass, again: { ...followed, ...asFound(overlaidTrack(track, secondPass)) } };
 }
+
+/** Whether a second pass has looked at a strike, and found somebody from its launch until it is home. */
+export function isLookedAtAgain({ secondPass }: FollowedFilm, { launchFrame, homeFrame }: StrikeMoments): boolean {
+  if (!secondPass) return false;
+  for (let frame = launchFrame; frame <= homeFrame; frame++) if (!hasBody(secondPass, frame)) return false;
+  return true;
+}
+
+/** The same film, of whose points so much more is doubted than trials say. */
+export const doubtedFilm = ({ holder, again, ...film }: FollowedFilm, widenings: Widenings): FollowedFilm => ({
+  ...film,
+  widenings,
+  holder: holder && doubtedFilm(holder, widenings),
+  again: again && doubtedFilm(again, widenings),
+});
 
 /**
  * The same film with points put right by hand. What it tells of the body as a whole stays: one pin changes what is measured beside
@@ -48,4 +87,18 @@ export function followedFilm({ track, holder, widenings = unlearned, ...film }: 
  * @param film as it was found
  */
 export const pinnedFilm = (film: FollowedFilm, pins: readonly Pin[]): FollowedFilm =>
-  pins.length === 0 ? film : { ...film, track: withPins(film.track, film.timeline, pins) };
+  pins.length === 0
+    ? film
+    : { ...film, pins, track: withPins(film.found, film.timeline, pins), again: film.again && pinnedFilm(film.again, pins) };
+
+/** What was steadied before, of tracks as they were found: pins change nothing of it. */
+const steadyTracks = new WeakMap<Track, Map<Steadiness, Track>>();
+/** The same film read from a steadier track; pins are where they were put. */
+export function steadyFilm(film: FollowedFilm, steadiness: Steadiness): FollowedFilm {
+  if (steadiness === 'found') return film;
+  const known = steadyTracks.get(film.found) ?? new Map<Steadiness, Track>();
+  steadyTracks.set(film.found, known);
+  const track = known.get(steadiness) ?? steadyTrack(film.found, film, steadiness);
+  known.set(steadiness, track);
+  return { ...film, track: film.pins.length > 0 ? withPins(track, film.timeline, film.pins) : track };
+}

@@ -23,7 +23,7 @@ describe('whoever holds', () => {
       if (/Wrist|Knuckle|Thumb/.test(name)) return [pads, up];
       return /nose|Mouth|Ear/.test(name) ? [ahead + leans * between(frame, launchFrame - 10, launchFrame), up] : [ahead, up];
     };
-  const scene = (holding?: Moving, view: View = 'lead-side') => sceneOf(striker, view, holding);
+  const scene = (holding?: Moving, view: View = 'lead-side') => sceneOf(striker, view, { holding });
   const strikeIn = (film: ReturnType<typeof scene>): MeasurableStrike =>
     measurable(film, moments, techniqueIn(shippedCatalogue, 'pad-called'))!;
   const headClear = (holding: Moving, view?: View): number => {

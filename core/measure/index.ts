@@ -1,6 +1,7 @@
 export * from './measured.ts';
 export * from './proposal.ts';
 export * from './seen.ts';
+export * from './steady-track.ts';
 export * from './timing.ts';
 export * from './calibration.ts';
 export * from './measurable-strike.ts';

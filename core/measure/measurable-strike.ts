@@ -2,8 +2,9 @@ import { pinSpread, pointCount, pointNames } from '../body/index.ts';
 import { gapAt, timeOf } from '../film/index.ts';
 import { moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
 import type { Ms, Ratio } from '../units.ts';
-import { doubtOfFound, withFoundMoments, type FoundName } from './found-moments.ts';
-import type { FollowedFilm } from './followed-film.ts';
+import { doubtOfFound, doubtOfMoment, withFoundMoments, type MomentDoubts } from './found-moments.ts';
+import { isLookedAtAgain, steadyFilm, type FollowedFilm } from './followed-film.ts';
+import type { Pass, Steadiness } from './seen.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
 import { holdingPads, isStep, sidesOf, sightOf, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
 import type { Widenings } from './widening.ts';
@@ -17,19 +18,25 @@ const jitterOf = pointNames.map((name) => (/Elbow|Wrist|Knuckle|Thumb/.test(name
 /** One strike, ready to be measured again and again: what it looks like, and what it looks like shaken. */
 export interface MeasurableStrike {
   strike: StrikeMoments;
-  /** What is doubted of its moments, where they were found on the path of a limb. */
-  doubts: Readonly<Record<FoundName, Ms>>;
+  /** By which pass its points were found, and how steady they are read. */
+  pass: Pass;
+  steadiness: Steadiness;
+  doubts: MomentDoubts;
   sight: Sight;
   shaken: readonly Sight[];
   /** How much more is doubted of what it looks at than trials say. */
   widenings: Widenings;
   /** Where points were put right by hand: the strike with every point shaken as the model is, and with those that no pin holds. */
   pinned: { every: readonly Sight[]; loose: readonly Sight[] } | undefined;
+  /** The same strike as it is read from a steadier track, at the same moments. */
+  steady: (steadiness: Steadiness) => MeasurableStrike;
   /** Whoever holds for it, at the same moments; undefined where nobody was followed beside whoever strikes. */
   held?: MeasurableStrike | undefined;
+  /** The same strike by the points of a second pass, at the same moments; undefined where it has not been looked at again. */
+  again?: MeasurableStrike | undefined;
 }
 
-/** How far a moment may be off, now one way and now the other. @param found what is doubted of it, where it was found on a path @param random from 0 to 1 @param normal normally spread */
+/** How far a moment may be off, now one way and now the other. @param found what is doubted of it, where it was found on a path or only seen @param random from 0 to 1 @param normal normally spread */
 const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: number): Ms =>
   found === undefined ? (random - 0.5) * gap : found * normal;
 
@@ -45,10 +52,31 @@ export function measurable(
   technique: Thrown,
   spreadOf: (point: number) => Ratio = (point) => jitterOf[point]!,
 ): MeasurableStrike | undefined {
-  const { timeline } = film;
   const points = strikePoints(film, told);
   if (points.places.every((place) => Number.isNaN(place))) return undefined;
   const strike = withFoundMoments(film, told, technique, points);
+  const { holder, again } = film;
+  return {
+    ...seenAs(film, strike, technique, spreadOf, { pass: 'first', steadiness: 'found' }, points),
+    held: holder && measurable(holder, strike, holdingPads, spreadOf),
+    // Whoever holds was followed by the first pass only.
+    again:
+      again && isLookedAtAgain(film, strike)
+        ? seenAs(again, strike, technique, spreadOf, { pass: 'second', steadiness: 'found' })
+        : undefined,
+  };
+}
+
+/** A strike of which the moments are known, as a film shows it. */
+function seenAs(
+  film: FollowedFilm,
+  strike: StrikeMoments,
+  technique: Thrown,
+  spreadOf: (point: number) => Ratio,
+  by: Pick<MeasurableStrike, 'pass' | 'steadiness'>,
+  points = strikePoints(film, strike),
+): MeasurableStrike {
+  const { timeline } = film;
   const doubts = doubtOfFound(film, technique);
   const random = steadyRandom(strike.contactFrame + 1);
   const normal = steadyNormals(strike.contactFrame);
@@ -63,7 +91,7 @@ export function measurable(
   };
   const ofModel = (place: number): Ratio => spreadOf(place % pointCount);
   const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique) };
-  const seenAs = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
+  const shifted = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
     return sightOf(film, points, sides, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
   };
@@ -71,7 +99,7 @@ export function measurable(
     (time: number) =>
     (moment: Moment): Ms =>
       momentShift(
-        moment !== 'contact' && strike[`${moment}Origin`] === 'found' ? doubts[moment] : undefined,
+        doubtOfMoment(strike, moment, doubts),
         gapAt(timeline, strike[`${moment}Frame`]),
         random(),
         normal(time * moments.length + moments.indexOf(moment)),
@@ -80,19 +108,28 @@ export function measurable(
   const times = Array.from({ length: shakes }, (_, time) => time);
   const shakenBy = (spreadAt: (place: number) => Ratio): Sight[] => {
     const shake = shakeBy(spreadAt);
-    return times.map((time) => seenAs(still, shake(time)));
+    return times.map((time) => shifted(still, shake(time)));
   };
   const shaking = shakeBy((place) => {
     const held = heldAt(place);
     return Math.hypot((1 - held) * ofModel(place), held * pinSpread);
   });
-  return {
+  const steadied = new Map<Steadiness, MeasurableStrike>();
+  const one: MeasurableStrike = {
     strike,
+    ...by,
     doubts,
     widenings: film.widenings,
-    sight: seenAs(still),
-    shaken: times.map((time) => seenAs(shiftOf(time), shaking(time))),
+    sight: shifted(still),
+    shaken: times.map((time) => shifted(shiftOf(time), shaking(time))),
     pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },
-    held: film.holder && measurable(film.holder, strike, holdingPads, spreadOf),
+    steady(steadiness) {
+      if (steadiness === by.steadiness) return one;
+      const known =
+        steadied.get(steadiness) ?? seenAs(steadyFilm(film, steadiness), strike, technique, spreadOf, { ...by, steadiness });
+      steadied.set(steadiness, known);
+      return known;
+    },
   };
+  return one;
 }

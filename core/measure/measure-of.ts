@@ -5,6 +5,7 @@ import type { MeasurableStrike } from './measurable-strike.ts';
 import { measureByPoints } from './measured-points.ts';
 import type { Measured } from './measured.ts';
 import { measuresOfMoments } from './timing.ts';
+import { secondTrials } from './second-trials.ts';
 import { trials } from './trials.ts';
 import type { Widenings } from './widening.ts';
 
@@ -28,7 +29,12 @@ export function measureOf(
  */
 export const measuresVersion = (widenings: Widenings): string =>
   Array.from(
-    JSON.stringify([trials, widenings.all, Object.entries(widenings.of).sort(([one], [other]) => (one < other ? -1 : 1))]),
+    JSON.stringify([
+      trials,
+      secondTrials,
+      widenings.all,
+      Object.entries(widenings.of).sort(([one], [other]) => (one < other ? -1 : 1)),
+    ]),
   )
     .reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 0x01000193), 0x811c9dc5 | 0)
     .toString(36);

@@ -7,7 +7,7 @@ import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
 import { pointMeasureOf, type PointMeasure } from './of-points.ts';
 import { seenAs } from './point-doubt.ts';
-import { readOf, whatIsRead } from './read-from.ts';
+import { bestReadOf, whatIsRead } from './read-from.ts';
 import { rearOf, type Sight } from './sight.ts';
 import { wideningOf } from './widening.ts';
 
@@ -75,7 +75,7 @@ export function rawMeasure(
 export function measureByPoints(strike: MeasurableStrike, checkpoint: CheckpointId): Measured | undefined {
   const measure = pointMeasureOf(checkpoint);
   if (!measure) return undefined;
-  const one = readOf(strike, measure);
+  const one = bestReadOf(strike, checkpoint, measure);
   if (!one)
     return none(
       'Whoever holds was not followed here: say in the session that the round is on pads, and keep both in the picture.',
@@ -83,7 +83,7 @@ export function measureByPoints(strike: MeasurableStrike, checkpoint: Checkpoint
   const share = shareOfModel(one, measure);
   const hindered = hindrance(one, measure, share === 0);
   if (hindered) return none(hindered);
-  const trial = share === 0 ? byHand : trialOf(checkpoint, seenFrom(one.sight));
+  const trial = share === 0 ? byHand : trialOf(checkpoint, seenFrom(one.sight), one.pass);
   if (!trial) return none('From here it cannot be told well enough.');
   const raw = rawMeasure(one, measure);
   if (!raw)

@@ -31,11 +31,11 @@ export const moments: StrikeMoments = {
 };
 export type Moving = (name: PointName, frame: number) => [ahead: number, up: number];
 
-/** @param hips where they are, across @param towards whether the target lies to the right */
-function trackOf(moving: Moving, hips: number, towards: 1 | -1): Track {
+/** @param hips where they are, across @param towards whether the target lies to the right @param seen whether somebody is there */
+function trackOf(moving: Moving, hips: number, towards: 1 | -1, seen = (_frame: number): boolean => true): Track {
   const track = emptyTrack(0, 160);
   for (let frame = 0; frame < 160; frame++)
-    for (const name of pointNames) {
+    for (const name of seen(frame) ? pointNames : []) {
       const [ahead, up] = moving(name, frame);
       const place = frame * numbersOfFrame + pointAt[name] * numbersOfPoint;
       track.values.set([hips + towards * 100 * ahead, 300 - 100 * up, 0, 1], place);
@@ -43,13 +43,20 @@ function trackOf(moving: Moving, hips: number, towards: 1 | -1): Track {
   return track;
 }
 
-/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. @param holding whoever holds, three trunks away */
-export function sceneOf(moving: Moving, view: View = 'lead-side', holding?: Moving): FollowedFilm {
+interface Beside {
+  /** Whoever holds, three trunks away. */
+  holding?: Moving | undefined;
+  /** What a second pass has found, in the frames that it has looked at. */
+  again?: { moving: Moving; looked: (frame: number) => boolean };
+}
+/** Somebody orthodox, filmed from the lead side: the target is to the left in the picture. */
+export function sceneOf(moving: Moving, view: View = 'lead-side', { holding, again }: Beside = {}): FollowedFilm {
   const towards = view === 'rear-side' ? 1 : -1;
   const track = trackOf(moving, 500, towards);
   const holder = holding && trackOf(holding, 500 + 300 * towards, view === 'rear-side' ? -1 : 1);
+  const secondPass = again && trackOf(again.moving, 500, towards, again.looked);
   const timeline = timelineOf(Array.from({ length: 160 }, (_, frame) => (frame * 1000) / rate));
-  return followedFilm({ timeline, track, holder, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
+  return followedFilm({ timeline, track, holder, secondPass, picture: { width: 1000, height: 600 }, view, stance: 'orthodox' })!;
 }
 /** 0 until one frame, 1 from another one on. */
 export const between = (frame: number, from: number, to: number): number =>

@@ -1,0 +1,51 @@
+import { correctedBy, steadinesses } from '@wax-fist/core/measure';
+import { mean, rollup } from 'd3-array';
+import { personOf } from './followed-films.ts';
+import { bestReading, grouped, isTrusted, proposalsOf, trialFor, within, type Told } from './measures.ts';
+import { percent } from './table.ts';
+
+/** Each person's strikes, each row read as steadily as the trials of all others say, and measured by these. */
+function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof proposedOf>> {
+  for (const group of grouped(all).values())
+    for (const person of new Set(group.map(({ film }) => personOf(film)))) {
+      const isTheirs = ({ film }: Told): boolean => personOf(film) === person;
+      const others = bestReading(group.filter((one) => !isTheirs(one)));
+      const trial = isTrusted(others) ? trialFor(others) : undefined;
+      if (!trial) continue;
+      const { steadiness } = others[0]!;
+      const theirs = group.filter((one) => isTheirs(one) && one.steadiness === steadiness);
+      yield proposedOf(theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, 1) })));
+    }
+}
+const proposedOf = (told: Parameters<typeof proposalsOf>[0]) => ({
+  told,
+  proposals: proposalsOf(told),
+});
+
+/**
+ * Prints whether it holds for a person that how steadily a row is read was chosen on the others, and how often each way was chosen, as in
+ * `docs/measures.md`.
+ */
+export function benchSteadiness(all: readonly Told[], chosen: readonly Told[]): void {
+  const people = [...chosenByOthers(all)];
+  const proposals = people.flatMap((one) => one.proposals);
+  const share = (times: number): string =>
+    percent(
+      mean(
+        people.filter(({ told }) => told.length > 0),
+        ({ told }) => within(told, times) ?? NaN,
+      ),
+    );
+  console.log(
+    `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(1)}, in 95% ${share(1.96)}`,
+  );
+  const rows = [...grouped(chosen).values()].filter(isTrusted);
+  const counts = rollup(
+    rows,
+    (list) => list.length,
+    ([one]) => one!.steadiness,
+  );
+  console.log(
+    `Rows that are told, by how they are read: ${steadinesses.map((one) => `${one} ${counts.get(one) ?? 0}`).join(', ')}`,
+  );
+}
