@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { filmPath, truthOfFilm } from '../server/demo/footage.ts';
@@ -36,6 +36,21 @@ describe('bin/wax pose and measure', function () {
     expect(inCm.some(({ cm }) => cm !== null)).to.equal(true);
     for (const { cm, unit } of inCm) if (unit !== 'ratio') expect(cm).to.equal(null);
     expect((await wax(...words, '--at', '0.5', '--stature', '17.8')).code).to.equal(2);
+  });
+
+  it('look at a strike once more where that is asked for, and at nothing else', async () => {
+    await ffmpeg('-ss', '1.3', '-i', filmPath('lio-1-lead-side'), '-t', '1', '-an', join(folder, 'again.mp4'));
+    const { out } = await wax('pose', 'again.mp4', '--model', 'lite', '--again', 'again.json', '--at', '0.4', '--json');
+    const { frames } = JSON.parse(out) as { frames: unknown[] };
+    const again = JSON.parse(await readFile(join(folder, 'again.json'), 'utf8')) as {
+      model: string;
+      frames: { points: unknown }[];
+    };
+    expect(again.model).to.equal('heavy');
+    expect(again.frames).to.have.length(frames.length);
+    expect(again.frames.filter(({ points }) => points).length).to.be.above(10);
+    expect((await wax('pose', 'again.mp4', '--again', 'again.json')).said).to.include('--at');
+    expect((await wax('pose', 'again.mp4', '--again', 'again.json', '--at', '2,1')).code).to.equal(2);
   });
 
   it('find the strikes of whoever is in a film, by ear and eye', async () => {

@@ -22,6 +22,7 @@ export const importSteps = [
   'pose',
   'strikes',
   'holder',
+  'second-pass',
 ] as const;
 export type ImportStep = (typeof importSteps)[number];
 /** Skipped: there is nothing to do, as with a film that has no sound. */
@@ -158,6 +159,8 @@ export const footageEndpoints = {
   filmPoints: endpoint('GET', '/api/films/:filmId/points', staff),
   /** The same of whoever holds, in rounds on pads. */
   filmHolderPoints: endpoint('GET', '/api/films/:filmId/holder-points', staff),
+  /** What a second pass has found in the frames round strikes; without a byte where there was none. */
+  filmSecondPass: endpoint('GET', '/api/films/:filmId/second-pass', staff),
   /** Says who is to be followed: from there it is done again, as far as it was somebody else until now. */
   pointOutBody: endpoint('PUT', '/api/films/:filmId/bodies/:bodyId', staff, { body: pointedBodyShape, reply: filmShape }),
   pointedBodies: endpoint('GET', '/api/films/:filmId/bodies', staff, {

@@ -29,9 +29,10 @@ import {
 import type { Centimetres, Ms } from '@wax-fist/core/units';
 import { Command, InvalidArgumentError, Option } from 'commander';
 import { besides, piecesOf, pointsOfFilm, type FilmToWatch } from '../../server/pose/film-points.ts';
+import { secondPassOfFilm } from '../../server/pose/second-pass.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
-import { printJson, rounded } from '../seconds.ts';
+import { printJson, rounded, timesIn } from '../seconds.ts';
 
 interface Wish {
   technique: string;
@@ -40,15 +41,15 @@ interface Wish {
   stance: Stance;
   stature?: Centimetres;
   model: PoseSize;
+  again?: boolean;
   json?: boolean;
 }
 /** What is looked at before and after a strike. */
 const around: Ms = 1500;
 
 function secondsOf(text: string): Ms[] {
-  const times = text.split(',').map((one) => Number(one) * 1000);
-  const rising = times.every((time, place) => time >= 0 && (place === 0 || time >= times[place - 1]!));
-  if (![1, 3].includes(times.length) || !rising)
+  const times = timesIn(text);
+  if (![1, 3].includes(times.length))
     throw new InvalidArgumentError('Seconds of the contact, or of launch, contact and home with commas between, in their order.');
   return times;
 }
@@ -118,9 +119,10 @@ export const measureCommand = (): Command =>
     .addOption(new Option('--view <view>', 'from where it was filmed').choices(views).default('lead-side'))
     .addOption(new Option('--stance <stance>', 'of whoever strikes').choices(stances).default('orthodox'))
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
+    .option('--again', 'look at the strike once more with the largest model: it takes half a minute, and tells some rows better')
     .option('--stature <cm>', 'of whoever strikes: lengths are told in centimetres, too', statureOf)
     .option('--json', 'print [{"checkpoint", "measure", "unit", "value", "doubt", "cm", "cmDoubt", "reason", "proposed"}]')
-    .action(async (path: string, { technique: name, at, view, stance, stature, model, json }: Wish) => {
+    .action(async (path: string, { technique: name, at, view, stance, stature, model, again, json }: Wish) => {
       const technique = techniqueNamed(name);
       const film = await filmToWatch(path, model);
       const { timeline } = film;
@@ -134,7 +136,8 @@ export const measureCommand = (): Command =>
       const track = joinedTrack(await pointsOfFilm(film, watching));
       const isHeld = rows.some(({ checkpoint }) => isReadOfHolder(checkpoint.id));
       const holder = isHeld ? joinedTrack(await pointsOfFilm(film, { ...watching, butNot: besides(track) })) : undefined;
-      const followed = followedFilm({ timeline, track, holder, picture: film, view, stance });
+      const secondPass = again ? await secondPassOfFilm(film, track, [strike], progressOnScreen()) : undefined;
+      const followed = followedFilm({ timeline, track, holder, secondPass, picture: film, view, stance });
       const one = followed && measurable(followed, strike, technique);
       if (!one) throw new Error('Nobody was found in the picture there.');
       const told = rows.flatMap(({ checkpoint, band }) => {

@@ -1,16 +1,20 @@
 import { joinedTrack, packTrack, pointIn, pointNames, type Track } from '@wax-fist/core/body';
+import type { Ms } from '@wax-fist/core/units';
 import { Command, Option } from 'commander';
 import { writeFile } from 'node:fs/promises';
 import { gzipSync } from 'node:zlib';
 import { besides, pointsOfFilm, poseVersion } from '../../server/pose/film-points.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
+import { secondPassOfFilm, strikesAt } from '../../server/pose/second-pass.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
-import { inSeconds, printJson, rounded } from '../seconds.ts';
+import { inSeconds, printJson, rounded, timesIn } from '../seconds.ts';
 
 interface Wish {
   json?: boolean;
   out?: string;
   holder?: string;
+  again?: string;
+  at?: Ms[];
   model: PoseSize;
 }
 
@@ -33,23 +37,33 @@ export const poseCommand = (): Command =>
     .option('--json', 'print every frame with its points')
     .option('--out <file>', 'write them to a file: .json as with --json, .gz packed')
     .option('--holder <file>', 'follow the other one, who holds, as well, and write those points to this file')
+    .option(
+      '--again <file>',
+      'look once more, with the largest model, at the strikes of --at, and write those points to this file',
+    )
+    .option('--at <seconds>', 'when these strikes land, with commas between: see bin/wax strikes', timesIn)
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
     .addHelpText(
       'after',
       '\nA point: x and y in pixels, depth in pixels from the hips (less is nearer), and how far it is seen, 0 to 1.',
     )
-    .action(async (path: string, { json, out, holder, model: size }: Wish) => {
+    .action(async (path: string, { json, out, holder, again, at, model: size }: Wish) => {
+      if ((again === undefined) !== (at === undefined)) throw new Error('--again goes with --at, which says when strikes land.');
       const film = await filmToWatch(path, size);
       const track = joinedTrack(await pointsOfFilm(film, { progress: progressOnScreen() }));
       const format = { format: 'wax-fist-points', version: poseVersion, model: size, names: pointNames };
       const told = (one: Track) => ({ ...format, frames: frameByFrame(one, film.timeline) });
-      const written = (one: Track, file: string): Promise<void> => {
-        if (!file.endsWith('.gz')) return writeFile(file, JSON.stringify(told(one)));
+      const written = (one: Track, file: string, model = size): Promise<void> => {
+        if (!file.endsWith('.gz')) return writeFile(file, JSON.stringify({ ...told(one), model }));
         const packed = Buffer.from(packTrack(one)).toString('base64');
-        return writeFile(file, gzipSync(JSON.stringify({ ...format, frames: one.frames, packed }), { level: 9 }));
+        return writeFile(file, gzipSync(JSON.stringify({ ...format, model, frames: one.frames, packed }), { level: 9 }));
       };
       if (holder) {
         await written(joinedTrack(await pointsOfFilm(film, { butNot: besides(track), progress: progressOnScreen() })), holder);
+      }
+      if (again && at) {
+        const strikes = strikesAt(film.timeline, at);
+        await written(await secondPassOfFilm(film, track, strikes, progressOnScreen()), again, 'heavy');
       }
       if (out) return written(track, out);
       if (json) return printJson(told(track));

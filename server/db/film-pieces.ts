@@ -1,10 +1,10 @@
 import { unpackTrack, type Track } from '@wax-fist/core/body';
-import { and, asc, eq, gt, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, lte, notExists, sql } from 'drizzle-orm';
 import type { Database } from './connection.ts';
-import { filmPoints, type holderPoints } from './schema/index.ts';
+import { filmPoints, type holderPoints, type secondPassPoints } from './schema/index.ts';
 
-/** Where pieces are kept: of whoever strikes, or of whoever holds. */
-export type PieceTable = typeof filmPoints | typeof holderPoints;
+/** Where pieces are kept: of whoever strikes, of whoever holds, or of a second pass. */
+export type PieceTable = typeof filmPoints | typeof holderPoints | typeof secondPassPoints;
 
 /** Keeps a piece, over what was there that begins with the same frame. */
 export const keepPiece = (db: Database, into: PieceTable, row: typeof filmPoints.$inferInsert): Promise<unknown> =>
@@ -17,7 +17,24 @@ export const keepPiece = (db: Database, into: PieceTable, row: typeof filmPoints
 export const piecesThere = (db: Database, filmId: string, of: PieceTable) =>
   db.select({ from: of.fromFrame, frames: of.frames }).from(of).where(eq(of.filmId, filmId));
 
-/** What was followed in a film until now, piece by piece in their order, each packed (see `packTrack`). @param of whoever strikes, or holds */
+/** What has to be alike where one thing was followed beside another. */
+type Alike = 'model' | 'version' | 'revision';
+/** Forgets pieces that were followed beside what was followed otherwise since. @param alike with what they were followed beside */
+export async function forgetOutdated(
+  db: Database,
+  filmId: string,
+  of: Exclude<PieceTable, typeof filmPoints>,
+  alike: readonly Alike[],
+): Promise<void> {
+  const begins = sql`${of.fromFrame} >= ${filmPoints.fromFrame} and ${of.fromFrame} < ${filmPoints.fromFrame} + ${filmPoints.frames}`;
+  const beside = db
+    .select({ one: sql`1` })
+    .from(filmPoints)
+    .where(and(eq(filmPoints.filmId, of.filmId), ...alike.map((column) => eq(filmPoints[column], of[column])), begins));
+  await db.delete(of).where(and(eq(of.filmId, filmId), notExists(beside)));
+}
+
+/** What was followed in a film until now, piece by piece in their order, each packed (see `packTrack`). @param of see `PieceTable` */
 export const filmPieces = (db: Database, filmId: string, of: PieceTable = filmPoints) =>
   db.select({ from: of.fromFrame, packed: of.packed }).from(of).where(eq(of.filmId, filmId)).orderBy(asc(of.fromFrame));
 

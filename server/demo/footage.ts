@@ -21,7 +21,7 @@ export interface FilmPoints {
   packed: Buffer;
 }
 /** The points of a film of the demo club; undefined when none ship with it. */
-export function pointsOfFilm(film: string, of: 'points' | 'holder' = 'points'): FilmPoints | undefined {
+export function pointsOfFilm(film: string, of: 'points' | 'holder' | 'second-pass' = 'points'): FilmPoints | undefined {
   const file = join(footage, `${film}.${of}.gz`);
   if (!existsSync(file)) return undefined;
   const told = JSON.parse(gunzipSync(readFileSync(file)).toString()) as Omit<FilmPoints, 'packed'> & { packed: string };

@@ -17,6 +17,7 @@ import {
   filmPoints,
   filmStep,
   holderPoints,
+  secondPassPoints,
   onCourse,
   ownTrainee,
   round,
@@ -172,8 +173,15 @@ const isDone = (db: ImportServices['db'], filmId: string, step: ImportStep): Pro
 
 /** What the pose model found in a film when it was made; on a small machine it would take half an hour to find it again. */
 async function addPoints(db: ImportServices['db'], filmId: string, name: string): Promise<void> {
-  for (const [step, into] of [['pose', filmPoints] as const, ['holder', holderPoints] as const]) {
-    const points = pointsOfFilm(name, step === 'pose' ? 'points' : 'holder');
+  const ready = [
+    ['pose', 'points', filmPoints],
+    ['holder', 'holder', holderPoints],
+    ['second-pass', 'second-pass', secondPassPoints],
+  ] as const;
+  // Nothing is looked at again besides: it would keep the machine of whoever tries this busy for an hour.
+  await isDone(db, filmId, 'second-pass');
+  for (const [step, of, into] of ready) {
+    const points = pointsOfFilm(name, of);
     if (!points) continue;
     const { frames, model, version, packed } = points;
     await db.insert(into).values({ filmId, fromFrame: 0, frames, model, version, packed });
@@ -198,7 +206,7 @@ async function addFilm(services: DemoLoading, { sessionId, film: told, planned, 
   await addSteps(db, id);
   await isDone(db, id, 'review-copy');
   await addPoints(db, id, name);
-  await workOnFilm(services, id, true);
+  await workOnFilm(services, id, 'rest');
   if (planned) await db.update(round).set({ planned }).where(eq(round.filmId, id));
   if (!rows) return;
   const marks = marksFromTruth(truthOfFilm(name), { ...judging, view, rows }, said.at);

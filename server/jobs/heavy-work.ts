@@ -17,6 +17,7 @@ import { gapAt, timeOf, unpackTimeline } from '@wax-fist/core/film';
 import { movesBefore, type MovedBefore, type TimedStrike } from '@wax-fist/core/habits';
 import {
   doubtOfFound,
+  doubtOfMoment,
   followedFilm,
   measurable,
   measuredRate,
@@ -90,6 +91,8 @@ export interface PackedFilm {
   pieces: readonly { from: number; packed: Uint8Array }[];
   /** The same of whoever holds. */
   holder: readonly { from: number; packed: Uint8Array }[];
+  /** What a second pass has found. */
+  again: readonly { from: number; packed: Uint8Array }[];
   /** What was put right by hand. */
   pins: readonly Pin[];
   view: View;
@@ -98,10 +101,12 @@ export interface PackedFilm {
   widenings?: Widenings;
 }
 /** The same as core wants it; nobody is followed in it where there are no points. */
-function unpacked({ timeline: packed, frames, picture, pieces, holder, pins, view, stance, widenings }: PackedFilm) {
+function unpacked({ timeline: packed, frames, picture, pieces, holder, again, pins, view, stance, widenings }: PackedFilm) {
   const timeline = unpackTimeline(packed);
-  const [track, held] = [pieces, holder].map((of) => (of.length > 0 ? unpackTrack(0, joinPacked(of, frames)) : undefined));
-  const found = track && followedFilm({ timeline, track, holder: held, picture, view, stance, widenings });
+  const [track, held, secondPass] = [pieces, holder, again].map((of) =>
+    of.length > 0 ? unpackTrack(0, joinPacked(of, frames)) : undefined,
+  );
+  const found = track && followedFilm({ timeline, track, holder: held, secondPass, picture, view, stance, widenings });
   return { timeline, picture, followed: found && pinnedFilm(found, pins) };
 }
 
@@ -157,10 +162,11 @@ export function movesBeforeStrikes({ strikes, ...film }: FilmToLookBefore): Move
   const { track, size, stance } = followed;
   const motion = motionOf({ timeline, track, torso: size.torso, leftLeads: handOf('lead', stance) === 'left' });
   const timed = strikes.map(({ id, technique, moments, thrown }): TimedStrike => {
-    const { launchFrame, launchOrigin, homeFrame } = withFoundMoments(followed, moments, thrown);
-    const doubts = { guessed: undefined, found: doubtOfFound(followed, thrown).launch, set: gapAt(timeline, launchFrame) / 2 };
-    const [launch, home] = [timeOf(timeline, launchFrame), timeOf(timeline, homeFrame)];
-    return { id, technique, side: thrown.side, launch, home, doubt: doubts[launchOrigin] };
+    const known = withFoundMoments(followed, moments, thrown);
+    const [launch, home] = [timeOf(timeline, known.launchFrame), timeOf(timeline, known.homeFrame)];
+    const found = doubtOfMoment(known, 'launch', doubtOfFound(followed, thrown));
+    const doubt = known.launchOrigin === 'guessed' ? undefined : (found ?? gapAt(timeline, known.launchFrame) / 2);
+    return { id, technique, side: thrown.side, launch, home, doubt };
   });
   return movesBefore(motion, timed);
 }

@@ -18,8 +18,18 @@ export interface StepWork {
   draft: (file: FilmFile) => string;
   /** Tells how far the step is, 0 to 1. */
   progress: (share: number) => void;
+  /** Where the step is done later than all others: lets those go first. @throws GaveWay when one waits */
+  giveWay: () => Promise<void>;
   /** Fires when somebody stopped the import, or another worker has taken over. */
   signal: AbortSignal;
+}
+
+/** A step let another film go first. It is none that failed: it is gone on with later. */
+export class GaveWay extends Error {
+  constructor() {
+    super('Another film waits.');
+    this.name = 'GaveWay';
+  }
 }
 
 export const updateFilm = ({ db, film: { id } }: StepWork, values: Partial<typeof film.$inferInsert>): Promise<unknown> =>

@@ -1,5 +1,6 @@
 import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
 import type { StepWork } from './import-step.ts';
+import type { ImportPart } from './queue.ts';
 import { filmStripStep } from './steps/film-strip.ts';
 import { hitsStep } from './steps/hits.ts';
 import { holderStep } from './steps/holder.ts';
@@ -7,6 +8,7 @@ import { motionStep } from './steps/motion.ts';
 import { poseStep } from './steps/pose.ts';
 import { probeStep } from './steps/probe.ts';
 import { reviewCopyStep } from './steps/review-copy.ts';
+import { secondPassStep } from './steps/second-pass.ts';
 import { strikesStep } from './steps/strikes.ts';
 import { soundStep } from './steps/sound.ts';
 import { timelineStep } from './steps/timeline.ts';
@@ -21,7 +23,16 @@ export interface StepRule {
   needsSound: boolean;
   /** Where bodies are not followed there is nothing to do either. */
   needsPose?: boolean;
+  /** It takes long, and is done when nothing else is to be done in any film. */
+  later?: boolean;
   run: (work: StepWork) => Promise<void>;
+}
+
+/** When a step is done. */
+export function partOf(step: ImportStep): ImportPart {
+  const { essential, later } = importRules[step];
+  if (essential) return 'review';
+  return later ? 'later' : 'rest';
 }
 
 /** A step and every one that needs its results, or theirs. */
@@ -44,4 +55,5 @@ export const importRules: Record<ImportStep, StepRule> = {
   pose: { after: ['timeline'], essential: false, needsSound: false, needsPose: true, run: poseStep },
   strikes: { after: ['hits', 'pose'], essential: false, needsSound: false, run: strikesStep },
   holder: { after: ['pose'], essential: false, needsSound: false, needsPose: true, run: holderStep },
+  'second-pass': { after: ['strikes'], essential: false, needsSound: false, needsPose: true, later: true, run: secondPassStep },
 };

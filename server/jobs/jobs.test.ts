@@ -218,7 +218,7 @@ describe('workers', function () {
       keep: (path: string, id: string, file: Parameters<typeof storage.keep>[2]) =>
         file === 'strip.jpg' ? Promise.reject(new Error('disk full')) : storage.keep(path, id, file),
     };
-    const work = () => workOnFilm({ db, storage: lame, home: settings.home, worker: 'lame' }, filmId, true);
+    const work = () => workOnFilm({ db, storage: lame, home: settings.home, worker: 'lame' }, filmId, 'rest');
     for (const attempt of [1, 2]) {
       await work().then(
         () => expect.fail(`attempt ${attempt} should have been thrown on, so that the queue tries again`),

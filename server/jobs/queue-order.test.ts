@@ -7,8 +7,9 @@ import pino from 'pino';
 import { film, filmStep } from '../db/schema/index.ts';
 import { eventually } from '../test/eventually.ts';
 import { addScene, startServer, type ServerUnderTest } from '../test/server-under-test.ts';
-import { importRules } from './import-steps.ts';
+import { importRules, partOf } from './import-steps.ts';
 import { onlyClubId } from '../clubs/open-clubs.ts';
+import type { ImportPart } from './queue.ts';
 import { rescue } from './rescue.ts';
 import { takeJobs } from './take-jobs.ts';
 
@@ -22,7 +23,7 @@ describe('many films that wait for one worker', function () {
     await server.stop();
   });
 
-  it('120 films come to their end, those that nobody can review yet before what only adds to others, rescue or not', async () => {
+  it('120 films come to their end, those that nobody can review yet before what only adds to others, and that before what takes long, rescue or not', async () => {
     const { db, storage, queue, settings } = server.services;
     const { jobs } = server;
     const { sessionId, filmId: scene } = await addScene(server);
@@ -64,9 +65,10 @@ describe('many films that wait for one worker', function () {
     ).finally(() => clearInterval(rescuing));
     ending.abort();
     expect(done).to.have.length(120 * importSteps.length);
-    const lastReview = done.findLastIndex(({ step }) => importRules[step].essential);
-    const firstRest = done.findIndex(({ step }) => !importRules[step].essential);
-    expect(lastReview, 'all can be reviewed before anything is added to one').to.be.below(firstRest + 1);
+    const lastOf = (part: ImportPart): number => done.findLastIndex(({ step }) => partOf(step) === part);
+    const firstOf = (part: ImportPart): number => done.findIndex(({ step }) => partOf(step) === part);
+    expect(lastOf('review'), 'all can be reviewed before anything is added to one').to.be.below(firstOf('rest'));
+    expect(lastOf('rest'), 'all is added before anything is looked at again').to.be.below(firstOf('later'));
     expect(await db.$count(film, ne(film.id, scene))).to.equal(120);
   });
 });

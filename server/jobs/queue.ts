@@ -6,8 +6,8 @@ const importQueue = 'import-film';
 const nightQueue = 'every-night';
 /** When nobody trains. */
 const atNight = '30 3 * * *';
-/** What leads to a review goes before what only adds to one. */
-const priorities = { review: 10, rest: 0 } as const;
+/** What leads to a review goes before what only adds to one, and both before what makes good numbers better. */
+const priorities = { review: 10, rest: 0, later: -10 } as const;
 export type ImportPart = keyof typeof priorities;
 
 export interface Job {
@@ -28,6 +28,8 @@ export interface Jobs {
   queueOf: (clubId: string) => Queue;
   /** Takes jobs one at a time until stopped. */
   work: (onImport: (job: Job) => Promise<void>) => Promise<void>;
+  /** Whether a film waits for a worker, of any club, for whose sake what is done later gives way. */
+  isAskedForSooner: () => Promise<boolean>;
   /** Does something every night, on one worker of all. */
   everyNight: (onNight: () => Promise<void>) => Promise<void>;
   stop: () => Promise<void>;
@@ -64,6 +66,13 @@ export async function openJobs(databaseUrl: string, pool: Pool, onError: (error:
         boss.notifyWorker(worker);
         if (job) await onImport(job.data);
       });
+    },
+    async isAskedForSooner() {
+      const { rows } = await pool.query<{ waits: boolean }>(
+        `select exists (select from pgboss.job where name = $1 and state < 'active' and priority > $2 and start_after <= now()) waits`,
+        [importQueue, priorities.later],
+      );
+      return rows[0]!.waits;
     },
     async everyNight(onNight) {
       await boss.work(nightQueue, { pollingIntervalSeconds: 60 }, onNight);

@@ -1,8 +1,9 @@
+import { group } from 'd3-array';
 import { and, eq, inArray, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
-import { film, filmStep } from '../db/schema/index.ts';
+import { filmStep } from '../db/schema/index.ts';
 import type { Queue } from './queue.ts';
-import { giveUp, mostAttempts } from './work-on-film.ts';
+import { firstPart, giveUp, mostAttempts } from './work-on-film.ts';
 
 /** A worker that has not touched its step for so long is dead; it does every second. */
 const deadAfter = sql`interval '15 seconds'`;
@@ -32,17 +33,9 @@ export async function rescue(db: Database, queue: Queue): Promise<number> {
     .update(filmStep)
     .set({ touchedAt: sql`now()` })
     .where(and(inArray(filmStep.state, ['waiting']), lt(filmStep.touchedAt, sql`now() - ${forgottenAfter}`)))
-    .returning({ filmId: filmStep.filmId });
-  const films = new Set([...broken, ...forgotten].map(({ filmId }) => filmId));
-  // Whoever has a review already waits behind those who have none: otherwise every rescue would put all of them in front again.
-  const reviewable =
-    films.size === 0
-      ? []
-      : await db
-          .select({ id: film.id })
-          .from(film)
-          .where(and(inArray(film.id, [...films]), eq(film.state, 'ready')));
-  const behind = new Set(reviewable.map(({ id }) => id));
-  for (const filmId of films) await queue.importFilm(filmId, behind.has(filmId) ? 'rest' : 'review');
+    .returning({ filmId: filmStep.filmId, step: filmStep.step });
+  const films = group([...broken, ...forgotten], ({ filmId }) => filmId);
+  // Each behind what it waits behind anyway: otherwise every rescue would put all of them in front again.
+  for (const [filmId, steps] of films) await queue.importFilm(filmId, firstPart(steps.map(({ step }) => step)));
   return films.size;
 }

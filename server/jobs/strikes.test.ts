@@ -41,6 +41,7 @@ describe('strikes that a film shows', () => {
       film: await filmNamed(db, scene.filmId),
       draft: () => '',
       progress: () => undefined,
+      giveWay: () => Promise.resolve(),
       signal,
     });
     return (await coach.ask<HitsAndRounds>(roundEndpoints.showHitsAndRounds, { filmId: scene.filmId })).body;
@@ -121,7 +122,7 @@ describe('strikes that a film shows', () => {
 
   it('are looked for again when somebody is followed anew, or for the first time', async () => {
     const { db } = server.services;
-    expect(stepsFrom('pose')).to.deep.equal(['pose', 'strikes', 'holder']);
+    expect(stepsFrom('pose')).to.deep.equal(['pose', 'strikes', 'holder', 'second-pass']);
     await addSteps(db, scene.filmId);
     const mine = eq(filmStep.filmId, scene.filmId);
     await db.update(filmStep).set({ state: 'done' }).where(mine);

@@ -22,8 +22,8 @@ export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, endi
     if (!services) return;
     log.info({ clubId, filmId, part }, 'work begins');
     try {
-      const more = await workOnFilm(services, filmId, part === 'rest');
-      if (more) await jobs.queueOf(clubId).importFilm(filmId, 'rest');
+      const more = await workOnFilm({ ...services, othersWait: jobs.isAskedForSooner }, filmId, part);
+      if (more) await jobs.queueOf(clubId).importFilm(filmId, more);
     } catch (error) {
       if (error instanceof Stopped) return;
       log.error(error);

@@ -1,5 +1,5 @@
 import { importSteps, type ImportStep } from '@wax-fist/contract/footage';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Database } from '../db/connection.ts';
@@ -11,8 +11,9 @@ import { Stopped } from '../media/program.ts';
 import type { Encoding } from '../media/review-copy.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
 import type { Storage } from '../storage/storage.ts';
-import { importRules, stepsFrom } from './import-steps.ts';
-import { filmNamed, type StepWork } from './import-step.ts';
+import { importRules, partOf, stepsFrom } from './import-steps.ts';
+import { filmNamed, GaveWay, type StepWork } from './import-step.ts';
+import type { ImportPart } from './queue.ts';
 
 /** A step is tried so often before it is given up. */
 export const mostAttempts = 3;
@@ -31,6 +32,8 @@ export interface ImportServices {
   worker: string;
   /** Fires when the worker has to stop; what it does goes back to waiting. */
   ending?: AbortSignal;
+  /** Whether another film waits, for which what is done later gives way. */
+  othersWait?: () => Promise<boolean>;
   /** Is told of every step that ended. */
   ended?: ReturnType<typeof watchSteps>;
 }
@@ -46,7 +49,8 @@ export const addSteps = (db: Database, filmId: string): Promise<unknown> =>
 
 /**
  * Gives films that are there already the steps that this version knows and they were not asked for, or that were left out because
- * bodies were not followed then. A film that failed or was stopped stays so: its new steps wait for a coach, as the others do.
+ * bodies were not followed then. A film that failed or was stopped stays so: its new steps wait for a coach, as the others do. Where a
+ * consent was withdrawn there is no film any more.
  * @returns films on which there is something to do now
  */
 export async function addMissingSteps({ db, pose }: Pick<ImportServices, 'db' | 'pose'>): Promise<string[]> {
@@ -56,13 +60,14 @@ export async function addMissingSteps({ db, pose }: Pick<ImportServices, 'db' | 
     sql`, `,
   )}]::text[])`;
   const { rows } = await db.execute<{ film_id: string; state: string }>(sql`
-    insert into ${filmStep} (film_id, step, state) select ${film.id}, step, ${state} from ${film} cross join ${steps} step
+    insert into ${filmStep} (film_id, step, state) select ${film.id}, step, ${state} from ${film} cross join ${steps} step where ${film.state} <> 'withdrawn'
     on conflict do nothing returning film_id, state`);
+  const withdrawn = db.select({ id: film.id }).from(film).where(eq(film.state, 'withdrawn'));
   const left = Object.entries(importRules).flatMap(([step, { needsPose }]) => (needsPose && pose ? [step as ImportStep] : []));
   const anew = await db
     .update(filmStep)
     .set({ state: 'waiting', touchedAt: sql`now()` })
-    .where(and(inArray(filmStep.step, left), eq(filmStep.state, 'skipped')))
+    .where(and(inArray(filmStep.step, left), eq(filmStep.state, 'skipped'), notInArray(filmStep.filmId, withdrawn)))
     .returning({ filmId: filmStep.filmId });
   const films = anew.map(({ filmId }) => filmId);
   await db
@@ -80,21 +85,30 @@ async function openSteps(db: Database, filmId: string): Promise<ImportStep[]> {
   return importSteps.filter((step) => waiting.has(step) && importRules[step].after.every((one) => settled.has(one)));
 }
 
+/** Parts of the work in a film, in their order. */
+const parts: readonly ImportPart[] = ['review', 'rest', 'later'];
+/** The first part in which one of these steps is done; undefined of none. */
+export const firstPart = (steps: readonly ImportStep[]): ImportPart | undefined =>
+  parts.find((part) => steps.some((step) => partOf(step) === part));
+
 /**
- * Does the steps of a film that can be done: those up to the review first, all others when `rest` is set. Any number of workers
- * may be at the same film, each step is done by one of them.
- * @returns whether there is more to do in `rest`
+ * Does the steps of a film that can be done, up to those of a part. Any number of workers may be at the same film, each step is done
+ * by one of them.
+ * @returns in which part there is more to do; undefined where there is nothing
  * @throws whatever made a step fail that will be tried again
  */
-export async function workOnFilm(services: ImportServices, filmId: string, rest: boolean): Promise<boolean> {
+export async function workOnFilm(services: ImportServices, filmId: string, until: ImportPart): Promise<ImportPart | undefined> {
   const { db, storage } = services;
   try {
     for (;;) {
       const open = await openSteps(db, filmId);
-      const next = open.find((step) => rest || importRules[step].essential);
-      if (!next) return open.length > 0;
+      const next = open.find((step) => parts.indexOf(partOf(step)) <= parts.indexOf(until));
+      if (!next) return firstPart(open);
       if (await claim(services, filmId, next)) await doStep(services, filmId, next);
     }
+  } catch (error) {
+    if (error instanceof GaveWay) return 'later';
+    throw error;
   } finally {
     await storage.letGo(filmId);
     await rm(draftsOf(services, filmId), { recursive: true, force: true });
@@ -136,7 +150,7 @@ async function claim({ db, worker }: ImportServices, filmId: string, step: Impor
 }
 
 async function doStep(services: ImportServices, filmId: string, step: ImportStep): Promise<void> {
-  const { db, storage, worker, ending, ended, pose, encoding } = services;
+  const { db, storage, worker, ending, othersWait, ended, pose, encoding } = services;
   const begun = performance.now();
   const tell = (how: Parameters<NonNullable<typeof ended>>[1]): void => ended?.(step, how, (performance.now() - begun) / 1000);
   const rule = importRules[step];
@@ -163,6 +177,9 @@ async function doStep(services: ImportServices, filmId: string, step: ImportStep
       ...{ pose, encoding },
       draft: (file) => join(draftsOf(services, filmId), file),
       progress: (value) => (share = Math.max(share, Math.min(1, value))),
+      async giveWay() {
+        if (await othersWait?.()) throw new GaveWay();
+      },
       signal: stop.signal,
     };
     const skipped = (rule.needsSound && !row.hasSound) || (rule.needsPose && !pose);
@@ -177,7 +194,7 @@ async function doStep(services: ImportServices, filmId: string, step: ImportStep
     });
     tell('done');
   } catch (error) {
-    tell(error instanceof Stopped ? 'stopped' : 'failed');
+    tell(error instanceof Stopped || error instanceof GaveWay ? 'stopped' : 'failed');
     await failed(services, filmId, step, error, mine);
   } finally {
     clearInterval(touching);
@@ -193,9 +210,9 @@ async function failed(
   error: unknown,
   mine: ReturnType<typeof and>,
 ): Promise<void> {
-  if (error instanceof Stopped) {
-    // Stopped by a coach: the rows say so already. By the end of this worker: the next one begins the step again.
-    if (ending?.aborted) {
+  if (error instanceof Stopped || error instanceof GaveWay) {
+    // Stopped by a coach: the rows say so already. By the end of this worker, or for another film: the step is begun again later.
+    if (ending?.aborted || error instanceof GaveWay) {
       await db
         .update(filmStep)
         .set({ state: 'waiting', attempts: sql`${filmStep.attempts} - 1` })

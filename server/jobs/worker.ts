@@ -7,6 +7,7 @@ import { openLog } from '../log.ts';
 import { registryOf, serveMetrics } from '../metrics/serve-metrics.ts';
 import { watchSteps } from '../metrics/watch-worker.ts';
 import { settingsFrom } from '../settings.ts';
+import { lookAtNewStrikes } from './look-at-new-strikes.ts';
 import { openJobs } from './queue.ts';
 import { takeJobs } from './take-jobs.ts';
 import { tidyDrafts } from './tidy-drafts.ts';
@@ -39,7 +40,10 @@ const clubs = await openClubs(house, settings, log, async ({ db, storage, settin
 });
 await takeJobs(clubs.open, jobs, log, ending.signal);
 await jobs.everyNight(async () => {
-  for (const { db } of clubs.open.values()) await learnSpread(db);
+  for (const [clubId, { db }] of clubs.open) {
+    await learnSpread(db);
+    await lookAtNewStrikes(db, jobs.queueOf(clubId));
+  }
 });
 log.info({ cage: protectedBy(), clubs: clubs.open.size }, 'worker is ready');
 

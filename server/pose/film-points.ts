@@ -104,16 +104,39 @@ function whereStriking(film: FilmToWatch, signal?: AbortSignal): Promise<Place |
  * @throws Stopped, MediaFailure
  */
 export async function watchFilm(film: FilmToWatch, options: WatchOptions): Promise<void> {
-  const { done = [], butNot, onPiece, progress, signal } = options;
+  const { done = [], butNot, signal } = options;
   const { timeline, hits } = film;
-  const run = inThread(signal);
-  const taskOf = (piece: FilmPiece): PoseTask => ({ ...taskIn(film, piece), butNot: butNot?.(piece) });
   const left = piecesOf(timeline, hits).filter(
     ({ from }) => !done.some((one) => from >= one.from && from < one.from + one.frames),
   );
   if (left.length === 0) return;
   let near = butNot ? undefined : await whereStriking(film, signal);
-  let looked = timeline.length - left.reduce((sum, { frames }) => sum + frames, 0);
+  const taskOf = (piece: FilmPiece): PoseTask => ({ ...taskIn(film, piece), butNot: butNot?.(piece), near });
+  const frames = left.reduce((sum, piece) => sum + piece.frames, 0);
+  await followPieces(
+    left,
+    taskOf,
+    { ...options, before: timeline.length - frames, frames: timeline.length },
+    (last) => (near ??= last),
+  );
+}
+
+interface FollowOptions extends Pick<WatchOptions, 'onPiece' | 'progress' | 'signal'> {
+  /** So many frames were looked at before, and so many are to be in the end. */
+  before: number;
+  frames: number;
+}
+
+/** Follows a body through pieces of a film, several at a time. @param onLast gets where it was last in a piece */
+export async function followPieces(
+  pieces: readonly FilmPiece[],
+  taskOf: (piece: FilmPiece) => PoseTask,
+  { before: lookedAt, frames: all, onPiece, progress, signal }: FollowOptions,
+  onLast?: (near: Place | undefined) => void,
+): Promise<void> {
+  const run = inThread(signal);
+  const left = [...pieces];
+  let looked = lookedAt;
   const lane = async (): Promise<void> => {
     for (let piece = left.shift(); piece; piece = left.shift()) {
       const { port1: told, port2: heard } = new MessageChannel();
@@ -121,15 +144,24 @@ export async function watchFilm(film: FilmToWatch, options: WatchOptions): Promi
       heard.on('message', (frames: number) => {
         looked += frames - before;
         before = frames;
-        progress?.(looked / timeline.length);
+        progress?.(looked / all);
       });
-      const following = run<{ packed: Uint8Array; near: Place | undefined }>('followBody', { ...taskOf(piece), near, told });
+      const following = run<{ packed: Uint8Array; near: Place | undefined }>('followBody', { ...taskOf(piece), told });
       const { packed, near: last } = await following.finally(() => heard.close());
-      near ??= last;
+      onLast?.(last);
       await onPiece(piece.from, piece.frames, packed);
     }
   };
-  await Promise.all(Array.from({ length: threads.maxThreads }, lane));
+  // Where one lane ends in a failure, the others end with the piece that they are at.
+  const ends = await Promise.allSettled(
+    Array.from({ length: threads.maxThreads }, () =>
+      lane().catch((error: unknown) => {
+        left.length = 0;
+        throw error;
+      }),
+    ),
+  );
+  for (const end of ends) if (end.status === 'rejected') throw end.reason;
 }
 
 /** The other one in the picture, where somebody was followed: see `butNot`. */

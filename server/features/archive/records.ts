@@ -50,6 +50,7 @@ export const recordKinds: readonly RecordKind[] = [
   kind(schema.filmStep, inFilms(schema.filmStep.filmId), { anew: ['worker', 'startedAt', 'touchedAt', 'attempts'] }),
   kind(schema.filmPoints, inFilms(schema.filmPoints.filmId), { atOnce: 20 }),
   kind(schema.holderPoints, inFilms(schema.holderPoints.filmId), { atOnce: 20 }),
+  kind(schema.secondPassPoints, inFilms(schema.secondPassPoints.filmId), { atOnce: 20 }),
   kind(schema.filmHits, inFilms(schema.filmHits.filmId), { atOnce: 20 }),
   kind(schema.round, inFilms(schema.round.filmId)),
   kind(

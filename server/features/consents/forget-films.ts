@@ -15,6 +15,7 @@ import {
   filmPoints,
   filmStep,
   holderPoints,
+  secondPassPoints,
   montage,
   pointedBody,
   pointPin,
@@ -42,7 +43,7 @@ async function forgetInDatabase(db: Database, traineeId: string, until: Date): P
       .where(and(inArray(film.sessionId, seenIn(tx, traineeId)), lte(film.addedAt, until)));
     const films = rows.map(({ id }) => id);
     if (films.length === 0) return [];
-    for (const { filmId } of [filmPoints, holderPoints, filmHits, pointPin, pointedBody, referenceStill]) {
+    for (const { filmId } of [filmPoints, holderPoints, secondPassPoints, filmHits, pointPin, pointedBody, referenceStill]) {
       await tx.delete(filmId.table as typeof filmPoints).where(inArray(filmId, films));
     }
     await tx.delete(filmAlignment).where(or(inArray(filmAlignment.filmId, films), inArray(filmAlignment.otherId, films)));

@@ -1,4 +1,11 @@
-import { filmFileUrl, footageEndpoints, uploadPath, type Film, type KnownFilm } from '@wax-fist/contract/footage';
+import {
+  filmFileUrl,
+  footageEndpoints,
+  uploadPath,
+  type Film,
+  type ImportStep,
+  type KnownFilm,
+} from '@wax-fist/contract/footage';
 import type { Removal } from '@wax-fist/contract/removals';
 import { reviewEndpoints } from '@wax-fist/contract/review';
 import { unpackTimeline } from '@wax-fist/core/film';
@@ -355,6 +362,13 @@ describe('footage', function () {
     expect((await change({ view: 'rear-side' })).body).to.include({ view: 'rear-side', done: false });
     expect((await change({ done: true })).body).to.include({ view: 'rear-side', done: true });
     expect((await change({ view: 'from above' })).status).to.equal(422);
+    // Strikes are told apart by networks for each side: they are named anew.
+    await wholly(film.id);
+    const stepNow = (changed: Film, name: ImportStep) => changed.steps.find(({ step }) => step === name)!.state;
+    expect(stepNow((await change({ done: false })).body, 'strikes')).to.equal('done');
+    expect(stepNow((await change({ view: 'front' })).body, 'strikes')).to.not.equal('done');
+    await wholly(film.id);
+    expect(stepNow((await change({ done: true })).body, 'strikes')).to.equal('done');
   });
 
   it('a film is removed while its import is at work on it, and nothing of it comes back', async () => {
@@ -386,14 +400,14 @@ describe('footage', function () {
     const { status, body } = await removed!;
     expect(status).to.equal(200);
     // As long as it can be put back its bytes stay, whoever was at work.
-    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, true);
+    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, 'rest');
     expect(await storage.bytes(film.id, 'original')).to.be.above(0);
     await endRemoval(server.services, body.id);
     expect(await storage.bytes(film.id, 'original')).to.equal(undefined);
     // A worker that had begun before puts something in, and takes it away again.
     const late = await made(folder, 'late.mp4', goodFilms['phone.mp4']!);
     await storage.keep(late, film.id, 'film.mp4');
-    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, true);
+    await workOnFilm({ db, storage, home: folder, worker: 'late' }, film.id, 'rest');
     expect(await storage.bytes(film.id, 'film.mp4')).to.equal(undefined);
   });
 

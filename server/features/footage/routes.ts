@@ -3,7 +3,7 @@ import { joinPacked } from '@wax-fist/core/body';
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { filmPieces, type PieceTable } from '../../db/film-pieces.ts';
-import { film, filmPoints, filmStep, holderPoints } from '../../db/schema/index.ts';
+import { film, filmPoints, filmStep, holderPoints, secondPassPoints } from '../../db/schema/index.ts';
 import { remove } from '../removals/removals.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
@@ -11,6 +11,7 @@ import { sameId, serve } from '../../http/serve.ts';
 import { importRules } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 import { addFilm } from './add-film.ts';
+import { nameStrikesAnew } from './name-strikes-anew.ts';
 import { filmsOf, filmsKnownBy } from './queries.ts';
 import { pointedBodiesOf, pointOutBody } from './pointed-bodies.ts';
 import type { Uploads } from './uploads.ts';
@@ -48,6 +49,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   serve(router, footageEndpoints.changeFilm, async ({ params, body }) => {
     const change = Object.fromEntries(Object.entries(body).filter(([, value]: [string, unknown]) => value !== undefined));
     if (Object.keys(change).length > 0) await db.update(film).set(change).where(eq(film.id, params.filmId));
+    if ('view' in change || 'stance' in change) await nameStrikesAnew(services, params.filmId);
     return one(params.filmId);
   });
   serve(router, footageEndpoints.retryFilm, async ({ params }) => {
@@ -102,6 +104,12 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
   };
   serve(router, footageEndpoints.filmPoints, ({ params, response }) => sendTrack(response, params.filmId, filmPoints));
   serve(router, footageEndpoints.filmHolderPoints, ({ params, response }) => sendTrack(response, params.filmId, holderPoints));
+  serve(router, footageEndpoints.filmSecondPass, async ({ params, response }) => {
+    const { frames } = await one(params.filmId);
+    const pieces = await filmPieces(db, params.filmId, secondPassPoints);
+    const packed = frames && pieces.length > 0 ? joinPacked(pieces, frames) : [];
+    response.type('application/octet-stream').send(Buffer.from(packed));
+  });
   serve(router, footageEndpoints.pointOutBody, async ({ params, body, account }) => {
     sameId(params.bodyId, body.id);
     await pointOutBody(services, params.filmId, body, account.id);

@@ -34,6 +34,7 @@ const unwritten: Record<string, string> = {
       ...[
         'film_points',
         'holder_points',
+        'second_pass_points',
         'film_step',
         'film_tally',
         'measured_strike',

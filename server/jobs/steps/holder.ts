@@ -1,7 +1,7 @@
 import { joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { padKinds } from '@wax-fist/core/rounds';
-import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
-import { keepPiece, piecesThere } from '../../db/film-pieces.ts';
+import { and, eq, inArray } from 'drizzle-orm';
+import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts';
 import { filmPoints, holderPoints, trainingSession } from '../../db/schema/index.ts';
 import { besides, watchFilm } from '../../pose/film-points.ts';
 import type { StepWork } from '../import-step.ts';
@@ -13,26 +13,12 @@ const isOnPads = async ({ db, film }: StepWork): Promise<boolean> =>
     and(eq(trainingSession.id, film.sessionId), inArray(trainingSession.roundKind, [...padKinds])),
   )) > 0;
 
-/** Forgets what was followed beside somebody who was followed otherwise since. */
-async function forgetOutdated({ db, film }: StepWork): Promise<void> {
-  const alike = (['filmId', 'model', 'version', 'revision'] as const).map((column) =>
-    eq(filmPoints[column], holderPoints[column]),
-  );
-  const begins = sql`${holderPoints.fromFrame} >= ${filmPoints.fromFrame}
-    and ${holderPoints.fromFrame} < ${filmPoints.fromFrame} + ${filmPoints.frames}`;
-  const beside = db
-    .select({ one: sql`1` })
-    .from(filmPoints)
-    .where(and(...alike, begins));
-  await db.delete(holderPoints).where(and(eq(holderPoints.filmId, film.id), notExists(beside)));
-}
-
 /** In rounds on pads, follows whoever holds: the one beside whoever strikes, piece by piece as that was followed. */
 export async function holderStep(work: StepWork): Promise<void> {
   const { db, film, progress, signal } = work;
   const filmId = film.id;
   if (!(await isOnPads(work))) return;
-  await forgetOutdated(work);
+  await forgetOutdated(db, filmId, holderPoints, ['model', 'version', 'revision']);
   const pieces = await db.select().from(filmPoints).where(eq(filmPoints.filmId, filmId));
   const striker = joinPacked(
     pieces.map(({ fromFrame, packed }) => ({ from: fromFrame, packed })),

@@ -10,6 +10,7 @@ const names: Readonly<Record<string, string>> = {
   film_step: 'Steps of imports',
   film_points: 'Points of the body, in pieces',
   holder_points: 'Points of whoever holds, in pieces',
+  second_pass_points: 'Points of a second pass, in pieces',
   film_hits: 'Hits found',
   round: 'Rounds',
   film_alignment: 'Films tied together',

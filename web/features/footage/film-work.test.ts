@@ -22,6 +22,11 @@ describe('work on a film', () => {
     // Two of the twenty-one parts that are left are the strip and the sound; to follow the body is ten of them, whoever holds five.
     expect(work).to.include({ step: 'sound', share: 1.5 / 21 });
   });
+  it('is told by itself where strikes are looked at again, which takes longer than all the rest', () => {
+    const rest = Object.fromEntries(importSteps.map((step) => [step, done]));
+    const work = workOf(film('ready', { ...rest, 'second-pass': { state: 'working', progress: 0.25, left: 90_000 } }))!;
+    expect(work).to.deep.include({ step: 'second-pass', share: 0.25, left: 90_000 });
+  });
   it('is over when every step is', () => {
     const all = Object.fromEntries(importSteps.map((step) => [step, done]));
     expect(workOf(film('ready', all))).to.equal(undefined);

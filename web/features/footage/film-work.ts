@@ -13,6 +13,7 @@ export const stepNames: Record<ImportStep, string> = {
   pose: words.followingTheBody,
   strikes: words.namingTheStrikes,
   holder: words.followingWhoeverHolds,
+  'second-pass': words.lookingAtStrikesAgain,
 };
 
 const open = ({ state }: FilmStep): boolean => state === 'waiting' || state === 'working';
@@ -25,6 +26,8 @@ const weights: Partial<Record<ImportStep, number>> = { probe: 0.03, 'review-copy
 
 /** Of what only adds to a review: to follow a body takes longer than all the others. */
 const weightsAfter: Partial<Record<ImportStep, number>> = { pose: 10, holder: 5 };
+/** What takes longest is begun when all else is done, and has a way of its own. */
+const later: ImportStep = 'second-pass';
 const weightAfter = ({ step }: FilmStep): number => weightsAfter[step] ?? 1;
 
 export interface Work {
@@ -42,7 +45,8 @@ export function workOf({ steps, state }: Film): Work | undefined {
   const now = steps.find((step) => step.state === 'working') ?? steps.find(open);
   if (!now) return undefined;
   const before = steps.reduce((sum, step) => sum + (weights[step.step] ?? 0) * (step.state === 'done' ? 1 : step.progress), 0);
-  const rest = steps.filter(({ step }) => !(step in weights));
+  const isOfIt = ({ step }: FilmStep): boolean => (now.step === later ? step === later : step !== later && !(step in weights));
+  const rest = steps.filter(isOfIt);
   const whole = rest.reduce((sum, step) => sum + weightAfter(step), 0);
   const after = rest.reduce((sum, step) => sum + weightAfter(step) * (open(step) ? step.progress : 1), 0) / whole;
   return {

@@ -13,12 +13,13 @@ export async function playableOf(film: Film): Promise<PlayableFilm> {
   };
 }
 
+type TrackEndpoint = (typeof footageEndpoints)['filmPoints' | 'filmHolderPoints' | 'filmSecondPass'];
 const trackOf =
-  (by: ImportStep, endpoint: typeof footageEndpoints.filmPoints | typeof footageEndpoints.filmHolderPoints) =>
+  (by: ImportStep, endpoint: TrackEndpoint) =>
   async (film: Film): Promise<Track | undefined> =>
     film.steps.some(({ step, state }) => step === by && (state === 'done' || state === 'working'))
       ? requestBytes(endpoint, { filmId: film.id }).then(
-          (packed) => unpackTrack(0, packed),
+          (packed) => (packed.length > 0 ? unpackTrack(0, packed) : undefined),
           () => undefined,
         )
       : undefined;
@@ -26,3 +27,5 @@ const trackOf =
 export const pointsOf = trackOf('pose', footageEndpoints.filmPoints);
 /** The same of whoever holds; undefined where nobody does. */
 export const holderPointsOf = trackOf('holder', footageEndpoints.filmHolderPoints);
+/** What a second pass has found round strikes; undefined where it has not looked. */
+export const secondPassOf = trackOf('second-pass', footageEndpoints.filmSecondPass);

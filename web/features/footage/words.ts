@@ -55,6 +55,7 @@ export const footageWords = {
   followingTheBody: 'following the body',
   namingTheStrikes: 'naming the strikes',
   followingWhoeverHolds: 'following whoever holds',
+  lookingAtStrikesAgain: 'looking at strikes again, closely',
   theUploadStoppedTheServer: 'The upload stopped: the server cannot be reached. What was sent is kept; try again.',
   theFileIsEmpty: 'The file is empty (0 bytes). Copy it from the phone again.',
   theFileIsLargerThan: 'The file is larger than 8 GB. Cut it into rounds first.',

@@ -29,7 +29,7 @@ const {
 
 const film = computed(() => bodyRead(whole, read));
 /** Who is beside the one that the row is about: who holds, or who strikes. */
-const beside = computed(() => (film.value === whole ? whole.holder : whole));
+const beside = computed(() => (read?.ofHolder ? whole : whole.holder));
 const pointOf = (one: FollowedFilm, name: PointName): BodyPoint | undefined => pointIn(one.track, at, pointAt[name]);
 const point = (name: PointName): BodyPoint | undefined => pointOf(film.value, name);
 const linesOf = (one: FollowedFilm, looked: readonly PointName[]) =>

@@ -13,7 +13,14 @@ describe('the body over the picture', () => {
     view: 'lead-side',
     stance: 'orthodox',
   })!;
-  const read: ReadFrom = { points: ['leftShoulder', 'leftElbow', 'leftWrist'], from: 1000, to: 1000, ofHolder: false };
+  const read: ReadFrom = {
+    points: ['leftShoulder', 'leftElbow', 'leftWrist'],
+    from: 1000,
+    to: 1000,
+    ofHolder: false,
+    pass: 'first',
+    steadiness: 'found',
+  };
   const overlay = (change: { film?: FollowedFilm; read?: ReadFrom; row?: string; bare?: boolean } = {}) =>
     mounted(BodyOverlay, { props: { film, at: 60, width: 800, height: 600, ...change } });
 
@@ -42,7 +49,14 @@ describe('the body over the picture', () => {
     const alone = overlay().findAll('line').length;
     expect(overlay({ film: held }).findAll('line')).to.have.length(2 * alone);
     expect(overlay({ film: held, row: 'sm.extension', read }).findAll('line.about')).to.have.length(2);
-    const ofHolder: ReadFrom = { points: ['nose', 'leftWrist', 'rightWrist'], from: 1000, to: 1000, ofHolder: true };
+    const ofHolder: ReadFrom = {
+      points: ['nose', 'leftWrist', 'rightWrist'],
+      from: 1000,
+      to: 1000,
+      ofHolder: true,
+      pass: 'first',
+      steadiness: 'found',
+    };
     const wrapper = overlay({ film: held, row: 'ph.head-clear', read: ofHolder });
     expect(wrapper.findAll('line.drawn')).to.have.length(3);
     expect(wrapper.findAll('circle')).to.have.length(3);

@@ -40,7 +40,7 @@ describe('points that are put right by hand at the bench', () => {
     await useReview().open(data.film, 1);
     at.value = 100;
     playing.value = false;
-    read.value = { points: ['leftWrist', 'leftElbow'], from: 0, to: 0, ofHolder: false };
+    read.value = { points: ['leftWrist', 'leftElbow'], from: 0, to: 0, ofHolder: false, pass: 'first', steadiness: 'found' };
     const player = {
       ...{ at, playing },
       step: (frames: number) => void (at.value += frames),

@@ -8,7 +8,7 @@ import { padKinds } from '@wax-fist/core/rounds';
 import { matchUpOf, type Catalogue, type MatchUp, type Stance } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
-import { holderPointsOf, playableOf, pointsOf } from '../footage/playable.ts';
+import { holderPointsOf, playableOf, pointsOf, secondPassOf } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { reviewWords as words } from './words.ts';
 
@@ -21,6 +21,8 @@ export interface BenchData {
   points?: Promise<Track | undefined>;
   /** Where whoever holds was, in rounds on pads. */
   holderPoints?: Promise<Track | undefined>;
+  /** What a second pass has found round strikes. */
+  secondPass?: Promise<Track | undefined>;
   corrections: Correction[];
   /** Levels of what is worked on, at every rung. */
   answers: LevelAnswer[];
@@ -59,6 +61,7 @@ export async function benchData(filmId: string): Promise<BenchData> {
     playable,
     points: pointsOf(film),
     ...(padKinds.includes(session.roundKind) && { holderPoints: holderPointsOf(film) }),
+    secondPass: secondPassOf(film),
     corrections: corrections.rows,
     answers,
     catalogue,

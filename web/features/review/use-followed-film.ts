@@ -1,5 +1,5 @@
 import type { Track } from '@wax-fist/core/body';
-import { followedFilm, pinnedFilm, withFoundMoments, type FollowedFilm } from '@wax-fist/core/measure';
+import { doubtedFilm, followedFilm, pinnedFilm, withFoundMoments, type FollowedFilm } from '@wax-fist/core/measure';
 import type { StrikeMoments } from '@wax-fist/core/strikes';
 import type { Technique } from '@wax-fist/core/technique';
 import { computed, shallowRef, type ComputedRef, type Ref } from 'vue';
@@ -19,25 +19,26 @@ export interface FilmWithBody {
   show: (track: Track) => void;
 }
 
-export function useFollowedFilm({ points, holderPoints, playable, film, stance }: BenchData): FilmWithBody {
+export function useFollowedFilm({ points, holderPoints, secondPass, playable, film, stance }: BenchData): FilmWithBody {
   const review = useReview();
   const widenings = useWidenings();
   void widenings.load();
-  const [striker, holder] = [shallowRef<Track>(), shallowRef<Track>()];
+  const [striker, holder, again] = [shallowRef<Track>(), shallowRef<Track>(), shallowRef<Track>()];
   const found = computed(() => {
     const { timeline } = playable;
     const picture = { width: film.width!, height: film.height! };
-    const [track, held] = [striker.value, holder.value];
-    return track && followedFilm({ timeline, track, holder: held, picture, view: film.view, stance });
+    const [track, others] = [striker.value, { holder: holder.value, secondPass: again.value }];
+    return track && followedFilm({ timeline, track, ...others, picture, view: film.view, stance });
   });
   void points?.then((track) => (striker.value ??= track));
   void holderPoints?.then((track) => (holder.value = track));
-  /** Whoever was followed beside somebody else may be the one who strikes: they are there again when the bench is opened anew. */
+  void secondPass?.then((track) => (again.value = track));
+  /** What was followed beside somebody else, or of them, is there again when the bench is opened anew. */
   const show = (track: Track): void => {
-    holder.value = undefined;
+    holder.value = again.value = undefined;
     striker.value = track;
   };
-  const followed = computed(() => found.value && pinnedFilm({ ...found.value, widenings: widenings.now }, review.pins));
+  const followed = computed(() => found.value && pinnedFilm(doubtedFilm(found.value, widenings.now), review.pins));
   return {
     found,
     show,

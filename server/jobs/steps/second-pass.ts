@@ -1,0 +1,77 @@
+import { joinPacked, unpackTrack } from '@wax-fist/core/body';
+import { frameAt, unpackTimeline } from '@wax-fist/core/film';
+import { secondPassTells, seenFrom, sidesOf } from '@wax-fist/core/measure';
+import { noHitEdits } from '@wax-fist/core/sound';
+import { believedStrikes, guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
+import { isOneStrike, shippedCatalogue, thrownAs } from '@wax-fist/core/technique';
+import { and, desc, eq } from 'drizzle-orm';
+import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts';
+import { momentColumns } from '../../db/moment-columns.ts';
+import { filmHits, filmPoints, secondPassPoints, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { catalogueAt } from '../../features/checklists/versions.ts';
+import { found } from '../../http/refusal.ts';
+import { lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
+import type { StepWork } from '../import-step.ts';
+import { filmToWatch } from './pose.ts';
+
+/** Strikes of which a second pass tells more than the first: those of coaches, and those that were found by ear and eye. */
+async function strikesToLookAt({ db, film }: StepWork): Promise<Pick<StrikeMoments, 'launchFrame' | 'homeFrame'>[]> {
+  const { stance, version } = found(
+    await db
+      .select({ stance: trainee.stance, version: trainingSession.checklistVersion })
+      .from(trainingSession)
+      .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
+      .where(eq(trainingSession.id, film.sessionId)),
+    'session',
+  );
+  const catalogue = (await catalogueAt(db, version)) ?? shippedCatalogue;
+  const technique = (id: string) => {
+    const known = catalogue.techniques.get(id);
+    return known && secondPassTells(seenFrom(sidesOf(film.view, film.stance ?? stance, known))) ? known : undefined;
+  };
+  const marked = await db
+    .select({ technique: strike.technique, part: strike.part, ...momentColumns })
+    .from(strike)
+    .where(and(eq(strike.filmId, film.id), eq(strike.removed, false)));
+  const [heard] = await db.select({ both: filmHits.both }).from(filmHits).where(eq(filmHits.filmId, film.id));
+  const timeline = unpackTimeline(film.timeline!);
+  return [
+    ...marked.filter((one) => isOneStrike(catalogue, one) && technique(thrownAs(catalogue, one))),
+    ...believedStrikes(heard?.both ?? [], noHitEdits).flatMap(({ time, names: [likeliest] }) => {
+      const thrown = likeliest && technique(likeliest.technique);
+      return thrown ? [guessedMoments(timeline, thrown, frameAt(timeline, time), 'found')] : [];
+    }),
+  ];
+}
+
+/**
+ * Goes over strikes once more with the largest model, where that tells more of them, and where the first pass was made with the one
+ * that its trials go by. It takes four times as long as the film, so every other film goes first.
+ */
+export async function secondPassStep(work: StepWork): Promise<void> {
+  const { db, film, pose, progress, signal, giveWay } = work;
+  const filmId = film.id;
+  if (pose !== 'full') return;
+  await forgetOutdated(db, filmId, secondPassPoints, ['version', 'revision']);
+  const first = await db.select().from(filmPoints).where(eq(filmPoints.filmId, filmId)).orderBy(desc(filmPoints.fromFrame));
+  const strikes = await strikesToLookAt(work);
+  if (first.length === 0 || strikes.length === 0) return;
+  const track = joinPacked(
+    first.map(({ fromFrame, packed }) => ({ from: fromFrame, packed })),
+    film.frames!,
+  );
+  const watched = await filmToWatch(work);
+  const followed = first.map(({ fromFrame, frames }) => ({ from: fromFrame, frames }));
+  const wanted = piecesRound(watched.timeline, strikes, followed);
+  const done = await piecesThere(db, filmId, secondPassPoints);
+  await lookAgain(watched, unpackTrack(0, track), notYetIn(wanted, done), {
+    async onPiece(fromFrame, frames, packed) {
+      const { version, revision } = first.find((piece) => fromFrame >= piece.fromFrame)!;
+      const row = { filmId, fromFrame, frames, model: 'heavy', version, revision, packed: Buffer.from(packed) };
+      await keepPiece(db, secondPassPoints, row);
+      await giveWay();
+    },
+    progress,
+    signal,
+  });
+}
