@@ -2,6 +2,7 @@ import {
   bodySizeOf,
   hasBody,
   overlaidTrack,
+  pieceOfTrack,
   usualGuardOf,
   withPins,
   type BodySide,
@@ -10,10 +11,10 @@ import {
   type PinnedTrack,
   type Track,
 } from '../body/index.ts';
-import type { FrameTimeline } from '../film/index.ts';
+import { frameAt, timeOf, type FrameTimeline } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
 import type { Stance, View } from '../technique/index.ts';
-import type { Px } from '../units.ts';
+import type { Ms, Px } from '../units.ts';
 import { viewOfHolder } from './sight.ts';
 import type { Steadiness } from './seen.ts';
 import { steadyTrack } from './steady-track.ts';
@@ -93,12 +94,24 @@ export const pinnedFilm = (film: FollowedFilm, pins: readonly Pin[]): FollowedFi
 
 /** What was steadied before, of tracks as they were found: pins change nothing of it. */
 const steadyTracks = new WeakMap<Track, Map<Steadiness, Track>>();
-/** The same film read from a steadier track; pins are where they were put. */
-export function steadyFilm(film: FollowedFilm, steadiness: Steadiness): FollowedFilm {
+/**
+ * The same film read from a steadier track; pins are where they were put.
+ * @param round a strike that it is asked for: beyond what pins and measures reach from there, nobody need be in it
+ */
+export function steadyFilm(film: FollowedFilm, steadiness: Steadiness, round?: StrikeMoments): FollowedFilm {
   if (steadiness === 'found') return film;
   const known = steadyTracks.get(film.found) ?? new Map<Steadiness, Track>();
   steadyTracks.set(film.found, known);
   const track = known.get(steadiness) ?? steadyTrack(film.found, film, steadiness);
   known.set(steadiness, track);
-  return { ...film, track: film.pins.length > 0 ? withPins(track, film.timeline, film.pins) : track };
+  if (film.pins.length === 0) return { ...film, track };
+  const piece = round ? pieceRound(film.timeline, track, round) : track;
+  return { ...film, track: withPins(piece, film.timeline, film.pins) };
 }
+/** Pins are put anew at every move of one: the whole of a long film would be copied each time. */
+function pieceRound(timeline: FrameTimeline, track: Track, { launchFrame, homeFrame }: StrikeMoments): Track {
+  const from = frameAt(timeline, Math.max(0, timeOf(timeline, launchFrame) - reachesFurthest));
+  const to = frameAt(timeline, timeOf(timeline, homeFrame) + reachesFurthest);
+  return pieceOfTrack(track, from, to - from + 1);
+}
+const reachesFurthest: Ms = 3000;

@@ -81,15 +81,21 @@ function seenAs(
   const random = steadyRandom(strike.contactFrame + 1);
   const normal = steadyNormals(strike.contactFrame);
   const heldAt = (place: number): Ratio => points.held?.[place] ?? 0;
-  /** @param spreadAt by how much each point of each frame is spread, in lengths of the trunk; worked out once, asked a hundred thousand times */
-  const shakeBy = (spreadAt: (place: number) => Ratio): ((time: number) => Shake) => {
-    const spreads = Float64Array.from({ length: points.places.length / 2 }, (_, place) => spreadAt(place) * film.size.torso);
-    return (time) => {
+  /** By how much each point of each frame is spread, in pixels: worked out once, asked a hundred thousand times. @param by how far it is held, and of what the model leaves */
+  const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array => {
+    const spreads = new Float64Array(points.places.length / 2);
+    for (let first = 0; first < spreads.length; first += pointCount)
+      for (let point = 0; point < pointCount; point++)
+        spreads[first + point] = by(heldAt(first + point), ofModel[point]!) * film.size.torso;
+    return spreads;
+  };
+  const shakeBy =
+    (spreads: Float64Array) =>
+    (time: number): Shake => {
       const normalOf = steadyNormals(strike.contactFrame + 1 + time);
       return (index) => spreads[index >> 1]! * normalOf(index);
     };
-  };
-  const ofModel = (place: number): Ratio => spreadOf(place % pointCount);
+  const ofModel = Array.from({ length: pointCount }, (_, point) => spreadOf(point));
   const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique) };
   const shifted = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
@@ -106,14 +112,11 @@ function seenAs(
       );
   const still = (): Ms => 0;
   const times = Array.from({ length: shakes }, (_, time) => time);
-  const shakenBy = (spreadAt: (place: number) => Ratio): Sight[] => {
-    const shake = shakeBy(spreadAt);
+  const shakenBy = (spreads: Float64Array): Sight[] => {
+    const shake = shakeBy(spreads);
     return times.map((time) => shifted(still, shake(time)));
   };
-  const shaking = shakeBy((place) => {
-    const held = heldAt(place);
-    return Math.hypot((1 - held) * ofModel(place), held * pinSpread);
-  });
+  const shaking = shakeBy(spreadsBy((held, model) => (held === 0 ? model : Math.hypot((1 - held) * model, held * pinSpread))));
   const steadied = new Map<Steadiness, MeasurableStrike>();
   const one: MeasurableStrike = {
     strike,
@@ -122,11 +125,15 @@ function seenAs(
     widenings: film.widenings,
     sight: shifted(still),
     shaken: times.map((time) => shifted(shiftOf(time), shaking(time))),
-    pinned: points.held && { every: shakenBy(ofModel), loose: shakenBy((place) => (1 - heldAt(place)) * ofModel(place)) },
+    pinned: points.held && {
+      every: shakenBy(spreadsBy((_, model) => model)),
+      loose: shakenBy(spreadsBy((held, model) => (1 - held) * model)),
+    },
     steady(steadiness) {
       if (steadiness === by.steadiness) return one;
       const known =
-        steadied.get(steadiness) ?? seenAs(steadyFilm(film, steadiness), strike, technique, spreadOf, { ...by, steadiness });
+        steadied.get(steadiness) ??
+        seenAs(steadyFilm(film, steadiness, strike), strike, technique, spreadOf, { ...by, steadiness });
       steadied.set(steadiness, known);
       return known;
     },

@@ -20,16 +20,16 @@ const softer: Readonly<Record<Steadiness, number>> = { found: Infinity, steady: 
 /** What lies further off than so many spreads counts less, and the further the less (Huber 1964). */
 const outlying = 2;
 /** So often it is weighed anew what lies far off. */
-const rounds = 4;
+const rounds = 2;
 
-/** A run of frames in which the same body is seen, and what it takes to tell how fast something changes its speed there. */
+/** A run of frames in which the same body is seen, and how a change of speed there hangs on the places of three frames in a row. */
 interface Run {
   from: number;
   frames: number;
-  /** For each frame but the first and the last: what of the place before it, its own and the one after it. */
-  before: Float64Array;
-  own: Float64Array;
-  after: Float64Array;
+  /** The band of what this comes to, squared and summed up: of each place with itself, with the next and with the one after that. */
+  itself: Float64Array;
+  next: Float64Array;
+  second: Float64Array;
 }
 
 function runsOf(track: Track, timeline: FrameTimeline): Run[] {
@@ -37,69 +37,93 @@ function runsOf(track: Track, timeline: FrameTimeline): Run[] {
   const runs: Run[] = [];
   for (let from = 0, to = 1; from < frames; from = to++) {
     while (to < frames && isSameBody(track, first + to - 1, track, first + to)) to++;
-    if (to - from >= 3) {
-      const [before, own, after] = [0, 1, 2].map(() => new Float64Array(to - from)) as [Float64Array, Float64Array, Float64Array];
-      for (let frame = from + 1; frame < to - 1; frame++) {
-        const [a, b, c] = [frame - 1, frame, frame + 1].map((one) => timeline[first + one]! / 1000) as [number, number, number];
-        before[frame - from] = 2 / ((b - a) * (c - a));
-        own[frame - from] = -2 / ((b - a) * (c - b));
-        after[frame - from] = 2 / ((c - b) * (c - a));
-      }
-      runs.push({ from, frames: to - from, before, own, after });
-    }
+    if (to - from >= 3) runs.push(runBetween(timeline, first, from, to));
   }
   return runs;
 }
+function runBetween(timeline: FrameTimeline, first: number, from: number, to: number): Run {
+  const frames = to - from;
+  const [itself, next, second] = [new Float64Array(frames), new Float64Array(frames), new Float64Array(frames)];
+  for (let frame = 1; frame < frames - 1; frame++) {
+    const [a, b, c] = [frame - 1, frame, frame + 1].map((one) => timeline[first + from + one]! / 1000) as [
+      number,
+      number,
+      number,
+    ];
+    const [before, own, after] = [2 / ((b - a) * (c - a)), -2 / ((b - a) * (c - b)), 2 / ((c - b) * (c - a))];
+    itself[frame - 1]! += before * before;
+    itself[frame]! += own * own;
+    itself[frame + 1]! += after * after;
+    next[frame - 1]! += before * own;
+    next[frame]! += own * after;
+    second[frame - 1]! += before * after;
+  }
+  return { from, frames, itself, next, second };
+}
+
+/** Room to work in, for the longest run. */
+interface Room {
+  found: Float64Array;
+  places: Float64Array;
+  weights: Float64Array;
+  /** The diagonal D, and what L has one and two places below it. */
+  pivot: Float64Array;
+  one: Float64Array;
+  two: Float64Array;
+}
+const roomFor = (frames: number): Room => {
+  const array = (): Float64Array => new Float64Array(frames);
+  return { found: array(), places: array(), weights: array(), pivot: array(), one: array(), two: array() };
+};
 
 /**
  * The places that fit best both what was found and that nothing changes its speed without reason: the least of
  * Σ ((place − found) / spread)² + Σ (change of speed / hardest)² (Whittaker 1923), found that lies far off weighing less. It is a
  * symmetric system of which each row has five numbers, solved by its decomposition into L D Lᵀ; forwards and backwards count alike,
- * so that nothing comes late.
+ * so that nothing comes late. They are left in the room, as what was found is there before.
  */
-function steadied(found: Float64Array, { frames, before, own, after }: Run, spread: number, hardest: number): Float64Array {
-  const places = found.slice();
-  const weights = new Float64Array(frames);
-  const [diagonal, next, second] = [new Float64Array(frames), new Float64Array(frames), new Float64Array(frames)];
-  const bend = 1 / hardest ** 2;
+function steady({ found, places, weights, pivot, one, two }: Room, run: Run, spread: Px, hardest: number): void {
+  const { frames, itself, next, second } = run;
+  const bend = (spread / hardest) ** 2;
+  weights.fill(1, 0, frames);
   for (let round = 0; round < rounds; round++) {
+    let [pivot1, pivot2, one1, two1, two2, place1, place2] = [0, 0, 0, 0, 0, 0, 0];
     for (let frame = 0; frame < frames; frame++) {
-      const off = Math.abs(places[frame]! - found[frame]!) / spread;
-      weights[frame] = (off > outlying ? outlying / off : 1) / spread ** 2;
-      diagonal[frame] = weights[frame]!;
-      next[frame] = second[frame] = 0;
+      const weight = weights[frame]!;
+      const d = weight + bend * itself[frame]! - one1 * one1 * pivot1 - two2 * two2 * pivot2;
+      const below = (bend * next[frame]! - pivot1 * one1 * two1) / d;
+      const place = weight * found[frame]! - one1 * place1 - two2 * place2;
+      const far = (bend * second[frame]!) / d;
+      pivot[frame] = d;
+      one[frame] = below;
+      two[frame] = far;
+      places[frame] = place;
+      pivot2 = pivot1;
+      pivot1 = d;
+      one1 = below;
+      two2 = two1;
+      two1 = far;
+      place2 = place1;
+      place1 = place;
     }
-    for (let frame = 1; frame < frames - 1; frame++) {
-      const [a, b, c] = [before[frame]!, own[frame]!, after[frame]!];
-      diagonal[frame - 1]! += bend * a * a;
-      diagonal[frame]! += bend * b * b;
-      diagonal[frame + 1]! += bend * c * c;
-      next[frame - 1]! += bend * a * b;
-      next[frame]! += bend * b * c;
-      second[frame - 1]! += bend * a * c;
+    let [after1, after2] = [0, 0];
+    let outliers = false;
+    for (let frame = frames - 1; frame >= 0; frame--) {
+      const place = places[frame]! / pivot[frame]! - one[frame]! * after1 - two[frame]! * after2;
+      places[frame] = place;
+      const off = Math.abs(place - found[frame]!) / spread;
+      const weight = off > outlying ? outlying / off : 1;
+      if (weight !== weights[frame]) outliers = true;
+      weights[frame] = weight;
+      after2 = after1;
+      after1 = place;
     }
-    for (let frame = 0; frame < frames; frame++) {
-      places[frame] = weights[frame]! * found[frame]!;
-      if (frame > 0) places[frame]! -= next[frame - 1]! * places[frame - 1]!;
-      if (frame > 1) places[frame]! -= second[frame - 2]! * places[frame - 2]!;
-      // From here on `next` and `second` hold L, and the diagonal D.
-      if (frame > 0) diagonal[frame]! -= next[frame - 1]! ** 2 * diagonal[frame - 1]!;
-      if (frame > 1) diagonal[frame]! -= second[frame - 2]! ** 2 * diagonal[frame - 2]!;
-      if (frame > 0) next[frame]! -= second[frame - 1]! * next[frame - 1]! * diagonal[frame - 1]!;
-      next[frame]! /= diagonal[frame]!;
-      second[frame]! /= diagonal[frame]!;
-    }
-    for (let frame = 0; frame < frames; frame++) places[frame]! /= diagonal[frame]!;
-    for (let frame = frames - 2; frame >= 0; frame--) {
-      places[frame]! -= next[frame]! * places[frame + 1]!;
-      if (frame < frames - 2) places[frame]! -= second[frame]! * places[frame + 2]!;
-    }
+    if (!outliers) return;
   }
-  return places;
 }
 
-/** As which part a point moves, and is found: the face as the nose, a thumb as the knuckles. */
-const movesAs = pointNames.map((name) => partOf(name) ?? (name.endsWith('Thumb') ? 'Knuckle' : 'nose'));
+/** As which part a point moves, and is found: the face as the nose. Nothing is measured by eyes and thumbs, which stay as they are. */
+const movesAs = pointNames.map((name) => partOf(name) ?? (/Ear|Mouth/.test(name) ? 'nose' : undefined));
 
 /** A track without what points jump from frame to frame: each where it lies most likely, by what was found of it before and after. */
 export function steadyTrack(
@@ -108,18 +132,20 @@ export function steadyTrack(
   steadiness: Steadiness,
 ): Track {
   if (steadiness === 'found') return track;
-  const steady: Track = { ...track, values: track.values.slice() };
+  const values = track.values.slice();
   const runs = runsOf(track, timeline);
+  const room = roomFor(Math.max(0, ...runs.map(({ frames }) => frames)));
   for (const [point, name] of pointNames.entries()) {
-    const part = movesAs[point]!;
+    const part = movesAs[point];
+    if (!part) continue;
     const spread = pointErrors[part][pointSeen(film, name)] ?? pointErrors[part].near!;
     for (const run of runs)
       for (const axis of [0, 1] as const) {
-        const at = (frame: number): number => (run.from + frame) * numbersOfFrame + point * numbersOfPoint + axis;
-        const found = Float64Array.from({ length: run.frames }, (_, frame): Px => track.values[at(frame)]!);
-        const places = steadied(found, run, spread[axis] * torso, hardest[part] * softer[steadiness] * torso);
-        for (let frame = 0; frame < run.frames; frame++) steady.values[at(frame)] = places[frame]!;
+        const first = run.from * numbersOfFrame + point * numbersOfPoint + axis;
+        for (let frame = 0; frame < run.frames; frame++) room.found[frame] = values[first + frame * numbersOfFrame]!;
+        steady(room, run, spread[axis] * torso, hardest[part] * softer[steadiness] * torso);
+        for (let frame = 0; frame < run.frames; frame++) values[first + frame * numbersOfFrame] = room.places[frame]!;
       }
   }
-  return steady;
+  return { ...track, values };
 }
