@@ -17,8 +17,10 @@ import { ffmpeg } from '../test/films.ts';
 import { importFilm } from '../test/import-film.ts';
 import { thrown } from '../test/marks.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
+import { filmNamed } from './import-step.ts';
 import { importRules } from './import-steps.ts';
 import { lookAtNewStrikes } from './look-at-new-strikes.ts';
+import { secondPassStep } from './steps/second-pass.ts';
 import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
 
 describe('what a second pass looks at', () => {
@@ -148,7 +150,17 @@ describe('a second pass', function () {
     expect(after.every(({ revision }) => revision === 1)).to.equal(true);
   });
 
-  it('is none where the first pass was made with another model, and says so without a byte', async () => {
+  it('is none where the first pass is made with another model than its trials stand beside', async () => {
+    const { db, storage } = server.services;
+    await db.delete(secondPassPoints).where(eq(secondPassPoints.filmId, imported.id));
+    await secondPassStep({
+      ...{ db, storage, film: await filmNamed(db, imported.id), pose: 'lite', draft: () => '' },
+      ...{ progress: () => undefined, giveWay: () => Promise.resolve(), signal: new AbortController().signal },
+    });
+    expect(await pieces()).to.deep.equal([]);
+  });
+
+  it('is none where bodies are not followed, which is told without a byte', async () => {
     const quick = await startServer({ environment: { WAX_POSE: 'off' } });
     const { filmId } = await addScene(quick);
     const { status, body } = await (await quick.as('coach')).ask<ArrayBuffer>(footageEndpoints.filmSecondPass, { filmId });

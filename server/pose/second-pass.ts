@@ -19,7 +19,7 @@ const [before, after]: readonly [Ms, Ms] = [500, 700];
 /**
  * What a second pass looks at: the frames round strikes, each once, in parts of the pieces of a film that the first pass has followed.
  * @param strikes in any order
- * @param pieces those with most strikes first, as they are followed
+ * @param pieces of the first pass, in whatever order they are to be looked at again
  */
 export function piecesRound(
   timeline: FrameTimeline,
@@ -58,6 +58,9 @@ function runsIn(looked: ReadonlySet<number>, { from, frames }: FilmPiece): FilmP
 export const strikesAt = (timeline: FrameTimeline, contacts: readonly Ms[]): StrikeMoments[] =>
   contacts.map((time) => guessedMoments(timeline, { usualOut: 400, usualReturn: 600 }, frameNearest(timeline, time), 'set'));
 
+/** How many frames some pieces have. */
+export const framesIn = (pieces: readonly FilmPiece[]): number => pieces.reduce((sum, { frames }) => sum + frames, 0);
+
 /** What of some pieces was not looked at yet. */
 export const notYetIn = (pieces: readonly FilmPiece[], done: readonly FilmPiece[]): FilmPiece[] =>
   pieces.flatMap((piece) => {
@@ -95,17 +98,18 @@ export async function secondPassOfFilm(
 /**
  * Goes once more over pieces of a film with the largest model, beginning where the first pass saw the body.
  * @param first what the first pass has found in the whole film
+ * @param before so many frames were looked at again before
  * @throws Stopped, MediaFailure
  */
 export async function lookAgain(
   film: FilmToWatch,
   first: Track,
   pieces: readonly FilmPiece[],
-  { onPiece, progress, signal }: Pick<WatchOptions, 'onPiece' | 'progress' | 'signal'>,
+  { before = 0, onPiece, progress, signal }: Pick<WatchOptions, 'onPiece' | 'progress' | 'signal'> & { before?: number },
 ): Promise<void> {
-  const frames = pieces.reduce((sum, piece) => sum + piece.frames, 0);
+  const frames = before + framesIn(pieces);
   await followPieces(pieces, (piece) => ({ ...taskIn({ ...film, size: 'heavy' }, piece), near: hipsAt(first, piece.from) }), {
-    ...{ before: 0, frames, progress, signal },
+    ...{ before, frames, progress, signal },
     onPiece: (from, many, packed) => onPiece(from, many, packTrack(ofSameBody(unpackTrack(from, packed), first))),
   });
 }

@@ -4,30 +4,23 @@ import { secondPassTells, seenFrom, sidesOf } from '@wax-fist/core/measure';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
 import { isOneStrike, shippedCatalogue, thrownAs } from '@wax-fist/core/technique';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
-import { filmHits, filmPoints, secondPassPoints, strike, trainee, trainingSession } from '../../db/schema/index.ts';
+import { filmHits, filmPoints, secondPassPoints, strike } from '../../db/schema/index.ts';
 import { catalogueAt } from '../../features/checklists/versions.ts';
-import { found } from '../../http/refusal.ts';
-import { lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
+import { framesIn, lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
 import type { StepWork } from '../import-step.ts';
 import { filmToWatch } from './pose.ts';
+import { sessionOfFilm } from './session-of-film.ts';
 
 /** Strikes of which a second pass tells more than the first: those of coaches, and those that were found by ear and eye. */
 async function strikesToLookAt({ db, film }: StepWork): Promise<Pick<StrikeMoments, 'launchFrame' | 'homeFrame'>[]> {
-  const { stance, version } = found(
-    await db
-      .select({ stance: trainee.stance, version: trainingSession.checklistVersion })
-      .from(trainingSession)
-      .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
-      .where(eq(trainingSession.id, film.sessionId)),
-    'session',
-  );
-  const catalogue = (await catalogueAt(db, version)) ?? shippedCatalogue;
+  const { stance, checklistVersion } = await sessionOfFilm({ db, film });
+  const catalogue = (await catalogueAt(db, checklistVersion)) ?? shippedCatalogue;
   const technique = (id: string) => {
     const known = catalogue.techniques.get(id);
-    return known && secondPassTells(seenFrom(sidesOf(film.view, film.stance ?? stance, known))) ? known : undefined;
+    return known && secondPassTells(seenFrom(sidesOf(film.view, stance, known))) ? known : undefined;
   };
   const marked = await db
     .select({ technique: strike.technique, part: strike.part, ...momentColumns })
@@ -53,7 +46,7 @@ export async function secondPassStep(work: StepWork): Promise<void> {
   const filmId = film.id;
   if (pose !== 'full') return;
   await forgetOutdated(db, filmId, secondPassPoints, ['version', 'revision']);
-  const first = await db.select().from(filmPoints).where(eq(filmPoints.filmId, filmId)).orderBy(desc(filmPoints.fromFrame));
+  const first = await db.select().from(filmPoints).where(eq(filmPoints.filmId, filmId)).orderBy(asc(filmPoints.fromFrame));
   const strikes = await strikesToLookAt(work);
   if (first.length === 0 || strikes.length === 0) return;
   const track = joinPacked(
@@ -63,10 +56,11 @@ export async function secondPassStep(work: StepWork): Promise<void> {
   const watched = await filmToWatch(work);
   const followed = first.map(({ fromFrame, frames }) => ({ from: fromFrame, frames }));
   const wanted = piecesRound(watched.timeline, strikes, followed);
-  const done = await piecesThere(db, filmId, secondPassPoints);
-  await lookAgain(watched, unpackTrack(0, track), notYetIn(wanted, done), {
+  const left = notYetIn(wanted, await piecesThere(db, filmId, secondPassPoints));
+  await lookAgain(watched, unpackTrack(0, track), left, {
+    before: framesIn(wanted) - framesIn(left),
     async onPiece(fromFrame, frames, packed) {
-      const { version, revision } = first.find((piece) => fromFrame >= piece.fromFrame)!;
+      const { version, revision } = first.findLast((piece) => fromFrame >= piece.fromFrame)!;
       const row = { filmId, fromFrame, frames, model: 'heavy', version, revision, packed: Buffer.from(packed) };
       await keepPiece(db, secondPassPoints, row);
       await giveWay();

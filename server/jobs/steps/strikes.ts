@@ -3,11 +3,11 @@ import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, isAnySeen } from '@wax-fist/core/strikes';
 import { eq } from 'drizzle-orm';
 import { filmPieces } from '../../db/film-pieces.ts';
-import { filmHits, trainee, trainingSession } from '../../db/schema/index.ts';
-import { found } from '../../http/refusal.ts';
+import { filmHits } from '../../db/schema/index.ts';
 import { heavily } from '../heavy.ts';
 import type { StepWork } from '../import-step.ts';
 import { proposeRoundsAnew } from '../propose-rounds.ts';
+import { sessionOfFilm } from './session-of-film.ts';
 
 /** Finds and names the strikes of whoever was followed, by ear and eye, and cuts rounds by them; where nobody was, by ear alone. */
 export async function strikesStep({ db, film, signal }: StepWork): Promise<void> {
@@ -15,21 +15,14 @@ export async function strikesStep({ db, film, signal }: StepWork): Promise<void>
     .select({ sound: filmHits.sound, rings: filmHits.rings })
     .from(filmHits)
     .where(eq(filmHits.filmId, film.id));
-  const { stance, kind } = found(
-    await db
-      .select({ stance: trainee.stance, kind: trainingSession.roundKind })
-      .from(trainingSession)
-      .innerJoin(trainee, eq(trainee.id, trainingSession.traineeId))
-      .where(eq(trainingSession.id, film.sessionId)),
-    'session',
-  );
+  const { stance, kind } = await sessionOfFilm({ db, film });
   const pieces = await filmPieces(db, film.id);
   const searched = {
     timeline: film.timeline!,
     frames: film.frames!,
     pieces,
     view: film.view,
-    stance: film.stance ?? stance,
+    stance,
     heard: heard?.sound ?? [],
   };
   const { both, away } = await heavily('strikesIn', searched, { signal });
