@@ -41,6 +41,11 @@ const act = (film: Film, what: 'retryFilm' | 'stopFilm'): Promise<void> =>
 const removed = useRemoving();
 /** A film that is about to be removed. */
 const removing = ref<Film>();
+/** What only adds to a review may wait for hours: it keeps nobody from removing a film. */
+const mayRemove = (film: Film): boolean =>
+  (film.strikes === 0 || account.judges) &&
+  (film.state === 'ready' || !inWork(film)) &&
+  account.may(footageEndpoints.removeFilm, film.addedBy);
 async function removeIt(): Promise<void> {
   const film = removing.value!;
   removing.value = undefined;
@@ -138,9 +143,7 @@ const chosen = (event: Event) => (event.target as HTMLSelectElement).value;
             @click="twice = film"
           />
           <VBtn
-            v-if="
-              (film.strikes === 0 || account.judges) && !inWork(film) && account.may(footageEndpoints.removeFilm, film.addedBy)
-            "
+            v-if="mayRemove(film)"
             :icon="mdiDeleteOutline"
             size="small"
             variant="text"
