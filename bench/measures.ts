@@ -96,10 +96,12 @@ export function* toldOf(
   }
 }
 
+/** A checkpoint, and from where it was seen. */
+export const rowOf = ({ checkpoint, seen }: Pick<Told, 'checkpoint' | 'seen'>): string => `${checkpoint} ${seen}`;
 export function grouped(list: readonly Told[]): Map<string, Told[]> {
   const groups = new Map<string, Told[]>();
   for (const one of list) {
-    const key = `${one.checkpoint} ${one.seen}`;
+    const key = rowOf(one);
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
   return new Map([...groups].sort(([one], [other]) => (one < other ? -1 : 1)));
@@ -233,23 +235,25 @@ export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
 /** Whether the interval has the true rate, to two points: no interval of a few strikes begins at nothing. */
 export const isHeld = ({ truth, told: { low, high } }: RateOfFilm): boolean => truth >= low - 0.02 && truth <= high + 0.02;
 
-const everyFilm = (telling: Telling): Told[] =>
+const inEveryFilm = (telling: Telling): Told[] =>
   films.flatMap((film) => {
     const seen = followed(film);
     return seen ? [...toldOf(film, seen, telling)] : [];
   });
 /** What is told of all strikes, each row in every way in which it can be read. */
-export const everyReading = (pass: Pass): Told[] => everyFilm({ pass, read: () => steadinesses });
+export const everyReading = (pass: Pass): Told[] => inEveryFilm({ pass, read: () => steadinesses });
 /** The same, each row read as it ships. */
 export const asShipped = (pass: Pass): Told[] =>
-  everyFilm({ pass, read: (checkpoint, seen) => [trialOf(checkpoint, seen, pass)?.steadiness ?? 'found'] });
+  inEveryFilm({ pass, read: (checkpoint, seen) => [trialOf(checkpoint, seen, pass)?.steadiness ?? 'found'] });
 /** The same, each row read as steadily as tells most. */
 export const everyStrike = (pass: Pass = 'first'): Told[] => steadilyRead(everyReading(pass));
 
-/** A steadier track has to tell so much more: its doubt is that share of what one that is less steady leaves. */
+/** A steadier track, or a second pass, has to tell so much more: its doubt is that share of what is left without. */
 const worthwhile = 0.9;
-export const doubtOf = (group: readonly Told[] | undefined): number =>
-  (group && mean(heldBack(group), ({ measured }) => measured.doubt)) ?? Infinity;
+const doubtOf = (group: readonly Told[]): number => mean(heldBack(group), ({ measured }) => measured.doubt) ?? Infinity;
+/** Whether a row told so is worth it: it keeps what it claims, and the other one does not, or tells less. */
+export const tellsMore = (group: readonly Told[], than: readonly Told[]): boolean =>
+  isTrusted(group) && (!isTrusted(than) || doubtOf(group) <= worthwhile * doubtOf(than));
 /** Of each row the reading that tells most and keeps what it claims. */
 export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
 export function bestReading(group: readonly Told[]): Told[] {
@@ -257,10 +261,7 @@ export function bestReading(group: readonly Told[]): Told[] {
     Told[],
     ...Told[][],
   ];
-  return others.reduce((best, other) => {
-    if (notToBeTrusted(other)) return best;
-    return notToBeTrusted(best) || doubtOf(other) <= worthwhile * doubtOf(best) ? other : best;
-  }, found);
+  return others.reduce((best, other) => (tellsMore(other, best) ? other : best), found);
 }
 
 export const figuresOf = (all: readonly Told[]): Figure[] =>

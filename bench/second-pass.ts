@@ -1,27 +1,11 @@
-import type { KeptTrial, Seen } from '@wax-fist/core/measure';
-import { doubtOf, figuresOf, grouped, trialsOf, type Figure, type Told } from './measures.ts';
+import { figuresOf, grouped, rowOf, tellsMore, trialsOf, type Figure, type Told } from './measures.ts';
 import { number, percent, printTable } from './table.ts';
 
-/** A second pass has to tell at least so much more: its doubt is that share of what the first one’s is. */
-const worthwhile = 0.9;
-
-/** What is shipped of a second pass: trials of measures that keep what they claim, and that the first one does not tell, or with more doubt. */
-export function secondTrialsOf(
-  first: readonly Told[],
-  second: readonly Told[],
-): Record<string, Partial<Record<Seen, KeptTrial>>> {
-  const told = trialsOf(first);
+/** What is shipped of a second pass: trials of what it tells better than the first one. */
+export function secondTrialsOf(first: readonly Told[], second: readonly Told[]): ReturnType<typeof trialsOf> {
   const firstGroups = grouped(first);
-  const trials: ReturnType<typeof secondTrialsOf> = {};
-  const all = trialsOf(second);
-  for (const [key, group] of grouped(second)) {
-    const { checkpoint, seen } = group[0]!;
-    const trial = all[checkpoint]?.[seen];
-    if (!trial) continue;
-    const isTold = told[checkpoint]?.[seen] !== undefined;
-    if (!isTold || doubtOf(group) <= worthwhile * doubtOf(firstGroups.get(key))) (trials[checkpoint] ??= {})[seen] = trial;
-  }
-  return trials;
+  const better = [...grouped(second)].flatMap(([row, group]) => (tellsMore(group, firstGroups.get(row) ?? []) ? group : []));
+  return trialsOf(better);
 }
 
 /** The same strikes by both passes: those that the second one has looked at. */
@@ -32,14 +16,12 @@ export interface BothPasses {
   told: boolean;
 }
 export function bothPasses(first: readonly Told[], second: readonly Told[]): BothPasses[] {
-  const idOf = ({ checkpoint, seen, film, strike }: Told): string => `${checkpoint} ${seen} ${film} ${strike}`;
+  const idOf = (one: Told): string => `${rowOf(one)} ${one.film} ${one.strike}`;
   const looked = new Set(second.map(idOf));
   const shipped = secondTrialsOf(first, second);
-  const alike = new Map(
-    figuresOf(first.filter((one) => looked.has(idOf(one)))).map((one) => [`${one.checkpoint} ${one.seen}`, one]),
-  );
+  const alike = new Map(figuresOf(first.filter((one) => looked.has(idOf(one)))).map((one) => [rowOf(one), one]));
   return figuresOf(second).flatMap((one) => {
-    const other = alike.get(`${one.checkpoint} ${one.seen}`);
+    const other = alike.get(rowOf(one));
     const told = shipped[one.checkpoint]?.[one.seen] !== undefined;
     return other && one.doubt !== undefined ? [{ first: other, second: one, told }] : [];
   });

@@ -1,11 +1,11 @@
 import { correctedBy, steadinesses } from '@wax-fist/core/measure';
 import { mean, rollup } from 'd3-array';
 import { personOf } from './followed-films.ts';
-import { bestReading, grouped, isTrusted, proposalsOf, trialFor, within, type Told } from './measures.ts';
+import { bestReading, grouped, type heldBack, isTrusted, proposalsOf, trialFor, within, type Told } from './measures.ts';
 import { percent } from './table.ts';
 
 /** Each person's strikes, each row read as steadily as the trials of all others say, and measured by these. */
-function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof proposedOf>> {
+function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof heldBack>> {
   for (const group of grouped(all).values())
     for (const person of new Set(group.map(({ film }) => personOf(film)))) {
       const isTheirs = ({ film }: Told): boolean => personOf(film) === person;
@@ -14,13 +14,9 @@ function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof prop
       if (!trial) continue;
       const { steadiness } = others[0]!;
       const theirs = group.filter((one) => isTheirs(one) && one.steadiness === steadiness);
-      yield proposedOf(theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, 1) })));
+      if (theirs.length > 0) yield theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, 1) }));
     }
 }
-const proposedOf = (told: Parameters<typeof proposalsOf>[0]) => ({
-  told,
-  proposals: proposalsOf(told),
-});
 
 /**
  * Prints whether it holds for a person that how steadily a row is read was chosen on the others, and how often each way was chosen, as in
@@ -28,14 +24,8 @@ const proposedOf = (told: Parameters<typeof proposalsOf>[0]) => ({
  */
 export function benchSteadiness(all: readonly Told[], chosen: readonly Told[]): void {
   const people = [...chosenByOthers(all)];
-  const proposals = people.flatMap((one) => one.proposals);
-  const share = (times: number): string =>
-    percent(
-      mean(
-        people.filter(({ told }) => told.length > 0),
-        ({ told }) => within(told, times) ?? NaN,
-      ),
-    );
+  const proposals = people.flatMap(proposalsOf);
+  const share = (times: number): string => percent(mean(people, (told) => within(told, times) ?? NaN));
   console.log(
     `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(1)}, in 95% ${share(1.96)}`,
   );

@@ -14,7 +14,7 @@ import type { Scene, SceneCamera } from '../simulator/scene.ts';
 import { truthOf, type Truth } from '../simulator/truth/truth.ts';
 import { number, percent, printTable } from './table.ts';
 import { putTruePoints } from './true-track.ts';
-import { grouped, heldBack, toldOf, within, type Told } from './measures.ts';
+import { grouped, heldBack, rowOf, toldOf, within, type Told } from './measures.ts';
 
 /** By how much every true point is put off, in each direction and frame by itself. */
 export const noise = 2;
@@ -159,7 +159,7 @@ export function benchTruePoints(): void {
     `\nMeasures on true points with ${noise} px of noise: ${strikes.size} strikes of ${people} people who were never filmed\n`,
   );
   const titles = ['checkpoint', 'from', 'strikes', ...rates.map((rate) => `${rate}: naive bias, spread, in 68%, in 95%`)];
-  const rows = [...group(figures, ({ checkpoint, seen }) => `${checkpoint} ${seen}`).values()].map((list) => {
+  const rows = [...group(figures, rowOf).values()].map((list) => {
     const { checkpoint, seen, strikes: many } = list[0]!;
     const at = (rate: Rate): string => {
       const one = list.find((figure) => figure.rate === rate);

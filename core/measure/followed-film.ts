@@ -92,18 +92,19 @@ export const pinnedFilm = (film: FollowedFilm, pins: readonly Pin[]): FollowedFi
     ? film
     : { ...film, pins, track: withPins(film.found, film.timeline, pins), again: film.again && pinnedFilm(film.again, pins) };
 
-/** What was steadied before, of tracks as they were found: pins change nothing of it. */
-const steadyTracks = new WeakMap<Track, Map<Steadiness, Track>>();
+/** What was steadied before, of tracks as they were found and by how they were seen: pins change nothing of it. */
+const steadyTracks = new WeakMap<Track, Map<string, Track>>();
 /**
  * The same film read from a steadier track; pins are where they were put.
  * @param round a strike that it is asked for: beyond what pins and measures reach from there, nobody need be in it
  */
 export function steadyFilm(film: FollowedFilm, steadiness: Steadiness, round?: StrikeMoments): FollowedFilm {
   if (steadiness === 'found') return film;
-  const known = steadyTracks.get(film.found) ?? new Map<Steadiness, Track>();
+  const known = steadyTracks.get(film.found) ?? new Map<string, Track>();
   steadyTracks.set(film.found, known);
-  const track = known.get(steadiness) ?? steadyTrack(film.found, film, steadiness);
-  known.set(steadiness, track);
+  const how = [film.view, film.stance, steadiness].join(' ');
+  const track = known.get(how) ?? steadyTrack(film.found, film, steadiness);
+  known.set(how, track);
   if (film.pins.length === 0) return { ...film, track };
   const piece = round ? pieceRound(film.timeline, track, round) : track;
   return { ...film, track: withPins(piece, film.timeline, film.pins) };

@@ -4,7 +4,7 @@ import type { FilmFile, Storage } from '../storage/storage.ts';
 import { found } from '../http/refusal.ts';
 import type { Encoding } from '../media/review-copy.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 
 /** What a step works with. */
 export interface StepWork {
@@ -23,6 +23,9 @@ export interface StepWork {
   /** Fires when somebody stopped the import, or another worker has taken over. */
   signal: AbortSignal;
 }
+
+/** A step that is to be done once more, however it ended. */
+export const begunAnew = { state: 'waiting' as const, attempts: 0, reason: null, touchedAt: sql`now()` };
 
 /** A step let another film go first. It is none that failed: it is gone on with later. */
 export class GaveWay extends Error {

@@ -56,6 +56,9 @@ export interface FilmPiece {
   frames: number;
 }
 
+/** How many frames some pieces have. */
+export const framesIn = (pieces: readonly FilmPiece[]): number => pieces.reduce((sum, { frames }) => sum + frames, 0);
+
 /** A film in pieces, those in which most lands first. */
 export function piecesOf(timeline: FrameTimeline, hits: readonly Ms[]): FilmPiece[] {
   const pieces: (FilmPiece & { hits: number })[] = [];
@@ -112,11 +115,10 @@ export async function watchFilm(film: FilmToWatch, options: WatchOptions): Promi
   if (left.length === 0) return;
   let near = butNot ? undefined : await whereStriking(film, signal);
   const taskOf = (piece: FilmPiece): PoseTask => ({ ...taskIn(film, piece), butNot: butNot?.(piece), near });
-  const frames = left.reduce((sum, piece) => sum + piece.frames, 0);
   await followPieces(
     left,
     taskOf,
-    { ...options, before: timeline.length - frames, frames: timeline.length },
+    { ...options, before: timeline.length - framesIn(left), frames: timeline.length },
     (last) => (near ??= last),
   );
 }

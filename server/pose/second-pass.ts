@@ -11,7 +11,7 @@ import {
 import { frameNearest, timeOf, type FrameTimeline } from '@wax-fist/core/film';
 import { guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
 import type { Ms } from '@wax-fist/core/units';
-import { followPieces, taskIn, type FilmPiece, type FilmToWatch, type WatchOptions } from './film-points.ts';
+import { followPieces, framesIn, taskIn, type FilmPiece, type FilmToWatch, type WatchOptions } from './film-points.ts';
 
 /** So long before a launch and after somebody is home: some measures look at how they stood, and how they stand again. */
 const [before, after]: readonly [Ms, Ms] = [500, 700];
@@ -57,9 +57,6 @@ function runsIn(looked: ReadonlySet<number>, { from, frames }: FilmPiece): FilmP
 /** Usual strikes that land at some times, where it is not told what they are. */
 export const strikesAt = (timeline: FrameTimeline, contacts: readonly Ms[]): StrikeMoments[] =>
   contacts.map((time) => guessedMoments(timeline, { usualOut: 400, usualReturn: 600 }, frameNearest(timeline, time), 'set'));
-
-/** How many frames some pieces have. */
-export const framesIn = (pieces: readonly FilmPiece[]): number => pieces.reduce((sum, { frames }) => sum + frames, 0);
 
 /** What of some pieces was not looked at yet. */
 export const notYetIn = (pieces: readonly FilmPiece[], done: readonly FilmPiece[]): FilmPiece[] =>

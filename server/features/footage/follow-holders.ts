@@ -1,6 +1,7 @@
 import { padKinds } from '@wax-fist/core/rounds';
-import { and, eq, exists, inArray, notExists, sql } from 'drizzle-orm';
+import { and, eq, exists, inArray, notExists } from 'drizzle-orm';
 import { film, filmPoints, filmStep, holderPoints, trainingSession } from '../../db/schema/index.ts';
+import { begunAnew } from '../../jobs/import-step.ts';
 import type { Services } from '../../services.ts';
 
 /** Has whoever holds followed in the films of a session that is said to be on pads, where that was not known when they were worked in. */
@@ -14,7 +15,7 @@ export async function followHolders({ db, queue }: Pick<Services, 'db' | 'queue'
   const beside = db.select({ id: filmPoints.filmId }).from(filmPoints).where(eq(filmPoints.filmId, filmStep.filmId));
   const anew = await db
     .update(filmStep)
-    .set({ state: 'waiting', attempts: 0, reason: null, touchedAt: sql`now()` })
+    .set(begunAnew)
     .where(
       and(
         ...[eq(filmStep.step, 'holder'), eq(filmStep.state, 'done'), inArray(filmStep.filmId, onPads)],

@@ -1,5 +1,6 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { filmStep } from '../../db/schema/index.ts';
+import { begunAnew } from '../../jobs/import-step.ts';
 import { stepsFrom } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 
@@ -7,7 +8,7 @@ import type { Services } from '../../services.ts';
 export async function nameStrikesAnew({ db, queue }: Pick<Services, 'db' | 'queue'>, filmId: string): Promise<void> {
   const anew = await db
     .update(filmStep)
-    .set({ state: 'waiting', attempts: 0, reason: null, touchedAt: sql`now()` })
+    .set(begunAnew)
     .where(and(eq(filmStep.filmId, filmId), inArray(filmStep.step, stepsFrom('strikes')), eq(filmStep.state, 'done')))
     .returning({ step: filmStep.step });
   if (anew.length > 0) await queue.importFilm(filmId, 'rest');

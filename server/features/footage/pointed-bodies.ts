@@ -1,8 +1,9 @@
 import type { PointedBody } from '@wax-fist/contract/footage';
-import { asc, and, eq, inArray, sql } from 'drizzle-orm';
+import { asc, and, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { account, film, filmStep, pointedBody } from '../../db/schema/index.ts';
 import { found, Refusal } from '../../http/refusal.ts';
+import { begunAnew } from '../../jobs/import-step.ts';
 import { stepsFrom } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 
@@ -52,7 +53,7 @@ export async function pointOutBody(
     // Whoever works on it meanwhile stops: it begins again with what is known now, and keeps what it has found.
     await tx
       .update(filmStep)
-      .set({ state: 'waiting', attempts: 0, reason: null, touchedAt: sql`now()` })
+      .set(begunAnew)
       .where(and(eq(filmStep.filmId, filmId), inArray(filmStep.step, stepsFrom('pose'))));
   });
   await queue.importFilm(filmId);

@@ -1,6 +1,6 @@
 import { derivedFiles, footageEndpoints, importSteps, type DerivedFile, type StepState } from '@wax-fist/contract/footage';
 import { joinPacked } from '@wax-fist/core/body';
-import { and, eq, inArray, or, sql } from 'drizzle-orm';
+import { and, eq, inArray, or } from 'drizzle-orm';
 import type { Request, Response, Router } from 'express';
 import { filmPieces, type PieceTable } from '../../db/film-pieces.ts';
 import { film, filmPoints, filmStep, holderPoints, secondPassPoints } from '../../db/schema/index.ts';
@@ -8,6 +8,7 @@ import { remove } from '../removals/removals.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { sendStored } from '../../http/send-stored.ts';
 import { sameId, serve } from '../../http/serve.ts';
+import { begunAnew } from '../../jobs/import-step.ts';
 import { importRules } from '../../jobs/import-steps.ts';
 import type { Services } from '../../services.ts';
 import { addFilm } from './add-film.ts';
@@ -61,7 +62,7 @@ export function footageRoutes(router: Router, services: Services, uploads: Uploa
       const again = state === 'ready' ? inArray(filmStep.state, broken) : or(inArray(filmStep.state, broken), isEssential);
       await tx
         .update(filmStep)
-        .set({ state: 'waiting', attempts: 0, reason: null, touchedAt: sql`now()` })
+        .set(begunAnew)
         .where(and(eq(filmStep.filmId, params.filmId), again));
       if (state !== 'ready') await tx.update(film).set({ state: 'waiting', remark: null }).where(eq(film.id, params.filmId));
     });

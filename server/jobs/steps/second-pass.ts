@@ -9,7 +9,8 @@ import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts'
 import { momentColumns } from '../../db/moment-columns.ts';
 import { filmHits, filmPoints, secondPassPoints, strike } from '../../db/schema/index.ts';
 import { catalogueAt } from '../../features/checklists/versions.ts';
-import { framesIn, lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
+import { framesIn } from '../../pose/film-points.ts';
+import { lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
 import type { StepWork } from '../import-step.ts';
 import { filmToWatch } from './pose.ts';
 import { sessionOfFilm } from './session-of-film.ts';

@@ -13,14 +13,11 @@ describe('the body over the picture', () => {
     view: 'lead-side',
     stance: 'orthodox',
   })!;
-  const read: ReadFrom = {
-    points: ['leftShoulder', 'leftElbow', 'leftWrist'],
-    from: 1000,
-    to: 1000,
-    ofHolder: false,
-    pass: 'first',
-    steadiness: 'found',
-  };
+  const readFrom = (points: ReadFrom['points'], ofHolder = false): ReadFrom => ({
+    ...{ points, ofHolder, from: 1000, to: 1000 },
+    ...{ pass: 'first', steadiness: 'found' },
+  });
+  const read = readFrom(['leftShoulder', 'leftElbow', 'leftWrist']);
   const overlay = (change: { film?: FollowedFilm; read?: ReadFrom; row?: string; bare?: boolean } = {}) =>
     mounted(BodyOverlay, { props: { film, at: 60, width: 800, height: 600, ...change } });
 
@@ -49,14 +46,7 @@ describe('the body over the picture', () => {
     const alone = overlay().findAll('line').length;
     expect(overlay({ film: held }).findAll('line')).to.have.length(2 * alone);
     expect(overlay({ film: held, row: 'sm.extension', read }).findAll('line.about')).to.have.length(2);
-    const ofHolder: ReadFrom = {
-      points: ['nose', 'leftWrist', 'rightWrist'],
-      from: 1000,
-      to: 1000,
-      ofHolder: true,
-      pass: 'first',
-      steadiness: 'found',
-    };
+    const ofHolder = readFrom(['nose', 'leftWrist', 'rightWrist'], true);
     const wrapper = overlay({ film: held, row: 'ph.head-clear', read: ofHolder });
     expect(wrapper.findAll('line.drawn')).to.have.length(3);
     expect(wrapper.findAll('circle')).to.have.length(3);
