@@ -13,10 +13,13 @@ import { coachEmail, expectNoProblems, runningClub } from './running-club.ts';
 import { soon } from './soon.ts';
 
 const strikes = 24;
-/** Faults of each row in each session: one that goes and stays away, one that comes back on free pads, one that is noise. */
+/**
+ * Faults of each row in each session: one that goes and stays away, one that is worse on free pads, one that is noise. What the club’s
+ * other series have taught by then must not decide any of them, so that none lies near the aim.
+ */
 const counted = {
   'gd.return-line': [14, 0, 0, 0, 0, 0],
-  'gd.other-hand': [13, 1, 0, 0, 0, 22],
+  'gd.other-hand': [13, 6, 5, 6, 5, 22],
   'sm.telegraph': [8, 6, 9, 8, 7, 8],
 } as const;
 const rungs = [3, 3, 3, 4, 4, 6] as const;
@@ -96,9 +99,9 @@ describe('whether it holds: six sessions', function () {
 
   it('one climbs: holding, then locked a week later, each with the numbers that made it', async () => {
     await session(1);
-    await take('holding at “bag, single strikes”');
+    await take('“Touch home”: holding at “bag, single strikes”');
     await session(2);
-    await take('locked at “bag, single strikes”');
+    await take('“Touch home”: locked at “bag, single strikes”');
     await answer('Touch home').getByText('Locked at “bag, single strikes”; next: bag, combinations').waitFor();
     await answer('Touch home').locator('[data-change="better"]').waitFor();
   });
