@@ -11,7 +11,7 @@ export const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (fr
 /** What a bench works with: another film each time. */
 export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = {}): BenchData =>
   ({
-    film: { id: `film-${++films}`, view },
+    film: { id: `film-${++films}`, view, steps: [] },
     session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
     playable: { timeline },
     corrections: [],

@@ -84,7 +84,7 @@ export function usePointedBody({ data, player, film: { found, show }, keysShown,
     asked.value = false;
     if (pose.value?.state === 'failed') return notice.say(pose.value.reason ?? words.whoeverWasPointedOutCould);
     const track = await pointsOf(film.value);
-    if (track) show(track);
+    if (track) show(film.value, track);
     notice.say(words.whoeverWasPointedOutIs);
   }
   whileTrue(asked, () => showAnew().catch((error: unknown) => notice.say(messageOf(error))), askEvery);
