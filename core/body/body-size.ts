@@ -1,6 +1,6 @@
 import { median, quantile } from 'd3-array';
 import type { Px } from '../units.ts';
-import { bodySides, pointAt, type PointName } from './points.ts';
+import { bodySides, pointAt, type PointName, pointsOf } from './points.ts';
 import { numbersOfFrame, numbersOfPoint, type Track } from './track.ts';
 
 /** Lengths of one body in a film, in pixels, as they are where nothing is turned away from the camera. */
@@ -53,7 +53,7 @@ export function bodySizeOf({ frames, values }: Track): BodySize | undefined {
   };
   const between = ([x, y]: [Px, Px], [u, v]: [Px, Px]): Px => Math.hypot(x - u, y - v);
   const middle = (frame: number, part: 'Shoulder' | 'Hip'): [Px, Px] => {
-    const [left, right] = [at(frame, `left${part}`), at(frame, `right${part}`)];
+    const [left, right] = [at(frame, pointsOf.left[part]), at(frame, pointsOf.right[part])];
     return [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2];
   };
   const seen = Array.from({ length: Math.ceil(frames / everySoMany) }, (_, place) => place * everySoMany).filter(

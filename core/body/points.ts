@@ -45,6 +45,17 @@ export type PointName = (typeof pointNames)[number];
 export const pointAt = Object.fromEntries(pointNames.map((name, place) => [name, place])) as Readonly<Record<PointName, number>>;
 export const pointCount = pointNames.length;
 
+/** What there is a left and a right one of. */
+export type PairedPart = PointName extends infer Name ? (Name extends `left${infer Part}` ? Part : never) : never;
+const pairedParts = pointNames.flatMap((name) => (name.startsWith('left') ? [name.slice(4) as PairedPart] : []));
+const partsOn = (side: BodySide): Readonly<Record<PairedPart, PointName>> =>
+  Object.fromEntries(pairedParts.map((part) => [part, `${side}${part}`])) as Record<PairedPart, PointName>;
+/** The point of a part on a side. A name that is put together anew each time takes ten times as long to look up. */
+export const pointsOf: Readonly<Record<BodySide, Readonly<Record<PairedPart, PointName>>>> = {
+  left: partsOn('left'),
+  right: partsOn('right'),
+};
+
 /** A point in words: left index knuckle. */
 export const pointInWords = (name: PointName): string => name.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 

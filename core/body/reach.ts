@@ -1,6 +1,6 @@
 import { median, quantile } from 'd3-array';
 import type { Px } from '../units.ts';
-import { bodySides, pointAt, type PointName } from './points.ts';
+import { bodySides, pointAt, type PointName, pointsOf } from './points.ts';
 import { hasBody, pointIn, type BodyPoint, type Track } from './track.ts';
 
 /** More of the time it is nearer than this. */
@@ -20,5 +20,5 @@ export function reachOfLimbs(track: Track): number {
     const [x, y] = usual(point);
     return quantile(places(point), mostOfTheTime, (one) => Math.hypot(one.x - x, one.y - y)) ?? 0;
   };
-  return Math.max(...bodySides.flatMap((side) => [reach(`${side}Wrist`), reach(`${side}Ankle`)])) / torso;
+  return Math.max(...bodySides.flatMap((side) => [reach(pointsOf[side].Wrist), reach(pointsOf[side].Ankle)])) / torso;
 }

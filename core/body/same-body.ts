@@ -1,6 +1,6 @@
 import type { FrameIndex, Px, Ratio } from '../units.ts';
-import { pointAt } from './points.ts';
-import { pointIn, type Track } from './track.ts';
+import { pointAt, pointsOf } from './points.ts';
+import { numbersOfFrame, numbersOfPoint, type Track } from './track.ts';
 
 /** From one frame to the next nobody's hips get further than this, in lengths of the trunk; two people stand further apart. */
 const nearest: Ratio = 0.35;
@@ -11,18 +11,25 @@ interface Stands {
   y: Px;
   torso: Px;
 }
-function standsAt(track: Track, frame: FrameIndex): Stands | undefined {
-  const middle = (part: 'Hip' | 'Shoulder'): readonly [Px, Px] | undefined => {
-    const [left, right] = [pointIn(track, frame, pointAt[`left${part}`]), pointIn(track, frame, pointAt[`right${part}`])];
-    return left && right && [(left.x + right.x) / 2, (left.y + right.y) / 2];
-  };
-  const [hip, shoulder] = [middle('Hip'), middle('Shoulder')];
-  return hip && shoulder && { x: hip[0], y: hip[1], torso: Math.hypot(hip[0] - shoulder[0], hip[1] - shoulder[1]) };
+/** Where the points of a pair lie among the numbers of a frame. */
+const pairOf = (part: 'Hip' | 'Shoulder') =>
+  [pointAt[pointsOf.left[part]] * numbersOfPoint, pointAt[pointsOf.right[part]] * numbersOfPoint] as const;
+const [[leftHip, rightHip], [leftShoulder, rightShoulder]] = [pairOf('Hip'), pairOf('Shoulder')];
+/** Asked of every frame round every strike, so that it reads the numbers themselves. */
+function standsAt({ from, frames, values }: Track, frame: FrameIndex): Stands | undefined {
+  if (frame < from || frame >= from + frames) return undefined;
+  const at = (frame - from) * numbersOfFrame;
+  const x = (values[at + leftHip]! + values[at + rightHip]!) / 2;
+  const y = (values[at + leftHip + 1]! + values[at + rightHip + 1]!) / 2;
+  const across = (values[at + leftShoulder]! + values[at + rightShoulder]!) / 2 - x;
+  const up = (values[at + leftShoulder + 1]! + values[at + rightShoulder + 1]!) / 2 - y;
+  const torso = Math.sqrt(across * across + up * up);
+  return Number.isNaN(x + torso) ? undefined : { x, y, torso };
 }
 
 /** Whether somebody can have got from one place to the other within so many frames. */
 const isWithinReach = (a: Stands, b: Stands, frames: number): boolean =>
-  Math.hypot(a.x - b.x, a.y - b.y) <= nearest * frames * Math.max(a.torso, b.torso);
+  (a.x - b.x) ** 2 + (a.y - b.y) ** 2 <= (nearest * frames * Math.max(a.torso, b.torso)) ** 2;
 
 /** Where the middle of the hips is in a frame, in pixels; undefined where nobody was found. */
 export function hipsAt(track: Track, frame: FrameIndex): readonly [Px, Px] | undefined {

@@ -1,6 +1,6 @@
 import { median } from 'd3-array';
 import type { Px } from '../units.ts';
-import { bodySides, pointAt, type BodySide, type PointName } from './points.ts';
+import { type BodySide, bodySides, pointAt, type PointName, pointsOf } from './points.ts';
 import { numbersOfFrame, numbersOfPoint, type Track } from './track.ts';
 
 /**
@@ -21,7 +21,7 @@ export function usualGuardOf({ frames, values }: Track): Readonly<Record<BodySid
   const under = (side: BodySide): Px =>
     median(seen, (frame) => {
       const mouth = (height(frame, 'leftMouth') + height(frame, 'rightMouth')) / 2;
-      return chinHeight(mouth, height(frame, 'nose')) - height(frame, `${side}Wrist`);
+      return chinHeight(mouth, height(frame, 'nose')) - height(frame, pointsOf[side].Wrist);
     }) ?? 0;
   return Object.fromEntries(bodySides.map((side) => [side, under(side)])) as Record<BodySide, Px>;
 }

@@ -9,27 +9,35 @@ export function steadyRandom(seed: number): () => number {
   };
 }
 
-/** So many normally spread numbers are made once; a strike is shaken by a hundred thousand of them. */
-const made = 8191;
-let normals: Float64Array | undefined;
+/** So many normally spread numbers are made once; a strike is shaken by a hundred thousand of them. A power of two: no division finds one. */
+const made = 8192;
 /** Normally spread numbers, two of them at a time (Box and Muller 1958). */
-function makeNormals(): Float64Array {
+const normals = ((): Float64Array => {
   const random = steadyRandom(1);
   const list = new Float64Array(made);
   for (let at = 0; at < made; at += 2) {
     const length = Math.sqrt(-2 * Math.log(1 - random()));
     const turn = 2 * Math.PI * random();
     list[at] = length * Math.cos(turn);
-    if (at + 1 < made) list[at + 1] = length * Math.sin(turn);
+    list[at + 1] = length * Math.sin(turn);
   }
   return list;
+})();
+
+/** A way to go through them: always the same from the same seed. */
+export interface NormalRow {
+  start: number;
+  /** Odd, so that all of them come before one comes again. */
+  step: number;
 }
-/** Steps in which the row is gone through are shorter than this: what is asked for then are small whole numbers, which is quick. */
-const longestStep = 211;
-/** The number at a place of a row of normally spread numbers, which is always the same row from the same seed; neither is negative. */
+/** So many different steps there are: what is asked for then are small whole numbers, which is quick. */
+const steps = 105;
+/** @param seed not negative */
+export const normalRow = (seed: number): NormalRow => ({ start: seed * 1009, step: 1 + 2 * (seed % steps) });
+/** The number at a place of a row, which is not negative. */
+export const normalAt = ({ start, step }: NormalRow, place: number): number => normals[(start + step * place) & (made - 1)]!;
+/** The same as a function. @param seed not negative */
 export function steadyNormals(seed: number): (place: number) => number {
-  const list = (normals ??= makeNormals());
-  // The number of them is prime, so that whatever the step, all of them come before one comes again.
-  const [start, step] = [(seed * 1009) % made, 1 + (seed % longestStep)];
-  return (place) => list[(start + step * place) % made]!;
+  const row = normalRow(seed);
+  return (place) => normalAt(row, place);
 }
