@@ -9,6 +9,7 @@ import { drawnIn, fixedFor } from './schools/fixed-faults.ts';
 import { effectsOf, usualSchool, type School } from './schools/school.ts';
 import type { ChoiceEffects } from './schools/switch.ts';
 import { footLaneRule, type MatchUp } from './stance.ts';
+import { bandOfZones } from './target-zones.ts';
 import { checkpointLists, type TechniqueId } from './technique.ts';
 import { viewNames, type View } from './view.ts';
 
@@ -128,7 +129,8 @@ function bandFor(
   bySchool: readonly { band?: Band }[],
 ): Pick<ChecklistRow, 'band' | 'bandBy'> {
   const school = bySchool.find(({ band }) => band)?.band;
-  const own = techniqueIn(catalogue, technique).bands[row.checkpointId];
+  const { bands, zones } = techniqueIn(catalogue, technique);
+  const own = bands[row.checkpointId] ?? (measure === 'target-height' ? bandOfZones(zones) : undefined);
   const usual = isMeasureId(measure) ? measures[measure].band : undefined;
   if (row.band) return { band: row.band, bandBy: 'club' };
   if (school) return { band: school, bandBy: 'school' };

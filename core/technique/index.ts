@@ -3,6 +3,7 @@ export * from './view.ts';
 export * from './band.ts';
 export * from './measure.ts';
 export * from './checkpoint.ts';
+export * from './target-zones.ts';
 export * from './technique.ts';
 export * from './stance.ts';
 export * from './other-side.ts';

@@ -209,6 +209,8 @@ const table = {
   },
   'shoulder-turn': { name: 'Shoulder turn', unit: 'degrees', of: 'launch to contact', from: 'pins' },
   'foot-lane': { name: 'Foot lane', unit: 'ratio', of: 'foot, outside of the partner’s lead foot', from: 'pins' },
+  // Each technique has the band of the zones in which it may land.
+  'target-height': { name: 'Landing height', unit: 'ratio', of: 'torso, over the own hips as they stood', from: 'pins' },
   'head-offset': { name: 'Head off line', unit: 'ratio', of: 'head width', from: 'pins', band: atLeast(0.5, 0.3) },
   'legs-share': { name: 'Legs’ share', unit: 'ratio', of: 'fall of the head', from: 'pins', band: atLeast(0.6, 0.4) },
   'shin-path': { name: 'Shin path', unit: 'degrees', of: 'shin from level, on its way in', from: 'track' },

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  bandOfZones,
   bandProblem,
   catalogueOf,
   causesIn,
@@ -186,6 +187,24 @@ describe('techniques', () => {
     it(`of the kind ${kind} all look at ${rows.join(', ')}`, () => {
       for (const id of every(kind)) expect(techniqueIn(shippedCatalogue, id).checkpoints, id).to.include.members(rows);
     });
+
+  it('hold where it lands to the zones in which it may: a low kick to the thigh, a hook to the body to what is over the belt', () => {
+    const bandIn = (technique: string) =>
+      checklistFor(shippedCatalogue, technique, seenFrom('front')).find(({ checkpoint }) => checkpoint.id === 'sm.target')!;
+    for (const { id, zones } of techniques)
+      if (techniqueIn(shippedCatalogue, id).checkpoints.includes('sm.target')) {
+        expect(zones, id).to.not.be.empty;
+        expect(bandProblem(bandIn(id).band!), id).to.equal(undefined);
+      }
+    // Heights over the hips in trunks: the belt line, the ribs, a thigh.
+    const [belt, ribs, thigh] = [0.2, 0.6, -0.5];
+    const said = (technique: string): string[] => [belt, ribs, thigh].map((height) => verdictIn(bandIn(technique).band!, height));
+    expect(said('lead-body-hook')).to.deep.equal(['fault', 'clean', 'fault']);
+    expect(said('low-kick')).to.deep.equal(['fault', 'fault', 'clean']);
+    expect(said('push-kick'), 'from the hip up').to.deep.equal(['clean', 'clean', 'fault']);
+    expect(bandIn('lead-body-hook').bandBy).to.equal('technique');
+    expect(bandOfZones([]), 'lands nowhere').to.equal(undefined);
+  });
 
   it('ask for foot with fist only where somebody steps, and a low kick for its own path', () => {
     expect(techniqueIn(shippedCatalogue, 'jab-cross-static').checkpoints).to.not.include('pv.sync');

@@ -2,6 +2,7 @@ import type { Ms } from '../units.ts';
 import type { Band } from './band.ts';
 import type { CheckpointId } from './checkpoint.ts';
 import type { StrikeFamily } from './family.ts';
+import type { TargetZone } from './target-zones.ts';
 import { bagsAndPads } from './techniques/bags-and-pads.ts';
 import { defences } from './techniques/defence.ts';
 import { feints } from './techniques/feint.ts';
@@ -9,18 +10,11 @@ import { footwork } from './techniques/footwork.ts';
 import { hands } from './techniques/hands.ts';
 import { jabCrosses } from './techniques/jab-cross.ts';
 import { kicks } from './techniques/kicks.ts';
-import {
-  checkpointLists,
-  type Range,
-  type Side,
-  type TargetZone,
-  type TechniqueKind,
-  type TechniqueRow,
-} from './techniques/row.ts';
+import { checkpointLists, type Range, type Side, type TechniqueKind, type TechniqueRow } from './techniques/row.ts';
 
 export { followUpWithin } from './techniques/defence.ts';
-export { checkpointLists, targetZones, techniqueKindNames, techniqueKinds } from './techniques/row.ts';
-export type { Range, Side, TargetZone, TechniqueKind } from './techniques/row.ts';
+export { checkpointLists, techniqueKindNames, techniqueKinds } from './techniques/row.ts';
+export type { Range, Side, TechniqueKind } from './techniques/row.ts';
 
 const table = [...hands, ...jabCrosses, ...kicks, ...feints, ...defences, ...footwork, ...bagsAndPads] as const;
 
@@ -60,25 +54,6 @@ const written = ({ lists, beyond, parts = [], bands = {}, without = {}, ...row }
   bands,
   without,
 });
-
-/** How high something is aimed. */
-export const heights = ['head', 'body', 'legs'] as const;
-export type Height = (typeof heights)[number];
-const heightOfZone: Readonly<Record<TargetZone, Height>> = {
-  face: 'head',
-  chin: 'head',
-  temple: 'head',
-  'solar plexus': 'body',
-  ribs: 'body',
-  hip: 'body',
-  thigh: 'legs',
-  'lower leg': 'legs',
-};
-/** The one height at which something lands; undefined where it may be aimed higher or lower, and where it lands nowhere. */
-export function heightOf(zones: readonly TargetZone[]): Height | undefined {
-  const [height, ...others] = new Set(zones.map((zone) => heightOfZone[zone]));
-  return others.length > 0 ? undefined : height;
-}
 
 /** What is said of whoever holds the pads belongs to none of the strikes it was seen on: it is told under this technique. */
 export const holdingTechnique: TechniqueId = 'holding' satisfies ShippedTechniqueId;

@@ -351,7 +351,7 @@ export const strikeCheckpoints = [
     cues: ['See it, then hit it'],
     severity: 'injury',
     views: frontOrSide,
-    measure: 'eye',
+    measure: 'target-height',
     leastRate: slow,
     causes: ['sm.range', 'sm.level', 'ph.narrow', 'ph.distinct'],
   },

@@ -2,6 +2,7 @@ import type { Ms } from '../../units.ts';
 import type { Band } from '../band.ts';
 import type { ShippedCheckpointId } from '../checkpoint.ts';
 import type { StrikeFamily } from '../family.ts';
+import type { TargetZone } from '../target-zones.ts';
 
 /** What sort of thing is thrown. */
 export const techniqueKinds = [
@@ -34,9 +35,6 @@ export const techniqueKindNames: Record<TechniqueKind, string> = {
   holding: 'Holding pads',
 };
 
-/** Where a strike may land: nothing below the belt line, nothing behind the side seam. */
-export const targetZones = ['face', 'chin', 'temple', 'solar plexus', 'ribs', 'hip', 'thigh', 'lower leg'] as const;
-export type TargetZone = (typeof targetZones)[number];
 /** Which hand or foot, by the stance. */
 export type Side = 'lead' | 'rear' | 'both';
 /** From how far it is thrown. */
