@@ -1,35 +1,36 @@
-import { bodySides } from '../body/index.ts';
+import { bodySides, pointsOf } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import { between, instants, jointAngle, knuckles, middle, mostOf, riseOf, smooth } from './geometry.ts';
 import { readyBefore, type Sight, type Spot } from './sight.ts';
 
 /** A wrist, from the middle of the hips. */
 const onBody = (sight: Sight, time: Ms, side = sight.striking): Spot => {
-  const [wrist, hip] = [sight.at(`${side}Wrist`, time), middle(sight, 'Hip', time)];
+  const [wrist, hip] = [sight.at(pointsOf[side].Wrist, time), middle(sight, 'Hip', time)];
   return [wrist[0] - hip[0], wrist[1] - hip[1]];
 };
 
 /** The elbow at contact. */
 export const elbowAngle = (sight: Sight): Degrees =>
   jointAngle(
-    sight.at(`${sight.striking}Shoulder`, sight.contact),
-    sight.at(`${sight.striking}Elbow`, sight.contact),
-    sight.at(`${sight.striking}Wrist`, sight.contact),
+    sight.at(pointsOf[sight.striking].Shoulder, sight.contact),
+    sight.at(pointsOf[sight.striking].Elbow, sight.contact),
+    sight.at(pointsOf[sight.striking].Wrist, sight.contact),
   );
 /** From the shoulder to the wrist at contact, of the length of the arm. */
 export const reachUse = (sight: Sight): Ratio =>
-  between(sight.at(`${sight.striking}Shoulder`, sight.contact), sight.at(`${sight.striking}Wrist`, sight.contact)) /
+  between(sight.at(pointsOf[sight.striking].Shoulder, sight.contact), sight.at(pointsOf[sight.striking].Wrist, sight.contact)) /
   (sight.size.upperArm + sight.size.forearm);
 /** The forearm from level at contact. */
 export const forearmTilt = (sight: Sight): Degrees =>
   riseOf(
-    sight.at(`${sight.striking}Elbow`, sight.contact),
-    sight.at(`${sight.striking}Wrist`, sight.contact),
+    sight.at(pointsOf[sight.striking].Elbow, sight.contact),
+    sight.at(pointsOf[sight.striking].Wrist, sight.contact),
     sight.size.forearm,
   );
 
-/** Furthest that the fist goes back or down on the body before it is launched, in forearms. */
-export function preMove(sight: Sight): Ratio {
+/** Furthest that the fist goes back or down on the body before it is launched, in forearms; undefined of what sinks anyway. */
+export function preMove(sight: Sight): Ratio | undefined {
+  if (sight.sinks) return undefined;
   const from = sight.launch - readyBefore - 60;
   const rest = onBody(sight, from);
   const wrongWay = (time: Ms): number => {
@@ -41,7 +42,7 @@ export function preMove(sight: Sight): Ratio {
 
 /** How long the fist stays within 3% of its way of the furthest place. */
 export function dwell(sight: Sight): Ms {
-  const forward = (time: Ms): number => sight.at(`${sight.striking}Wrist`, time)[0];
+  const forward = (time: Ms): number => sight.at(pointsOf[sight.striking].Wrist, time)[0];
   const times = instants(sight.contact - 100, sight.home);
   const places = times.map(forward);
   const furthest = Math.max(...places);
@@ -54,14 +55,16 @@ export function dwell(sight: Sight): Ms {
 export const wristBend = (sight: Sight): Degrees =>
   180 -
   jointAngle(
-    sight.at(`${sight.striking}Elbow`, sight.contact),
-    sight.at(`${sight.striking}Wrist`, sight.contact),
+    sight.at(pointsOf[sight.striking].Elbow, sight.contact),
+    sight.at(pointsOf[sight.striking].Wrist, sight.contact),
     knuckles(sight, sight.striking, sight.contact),
   );
 
 /** 1 or −1: which way in the picture leads away from the body on the striking side, for a camera along the line of attack. */
 const outwards = (sight: Sight): number =>
-  Math.sign(sight.at(`${sight.striking}Shoulder`, sight.ready)[0] - sight.at(`${sight.idle}Shoulder`, sight.ready)[0]);
+  Math.sign(
+    sight.at(pointsOf[sight.striking].Shoulder, sight.ready)[0] - sight.at(pointsOf[sight.idle].Shoulder, sight.ready)[0],
+  );
 /** A hook is wound up before it is launched. */
 const windsUp: Ms = 260;
 /** Furthest that the fist goes out sideways before it is launched, in forearms. */
@@ -83,7 +86,7 @@ export function overrun(sight: Sight): Ratio {
  */
 export function pathDeviation(sight: Sight): Ratio {
   const { striking, launch, contact, size } = sight;
-  const wrist = (time: Ms): Px => sight.at(`${striking}Wrist`, time)[0];
+  const wrist = (time: Ms): Px => sight.at(pointsOf[striking].Wrist, time)[0];
   const [from, to] = [wrist(launch), wrist(contact)];
   const aside = (time: Ms): Px => Math.abs(wrist(time) - from - (to - from) * smooth((time - launch) / (contact - launch)));
   return mostOf(launch, contact, aside) / (size.upperArm + size.forearm);

@@ -1,9 +1,9 @@
-import type { PointName } from '../body/index.ts';
+import { pointsOf, type PointName } from '../body/index.ts';
 import { frameNearest, timeOf } from '../film/index.ts';
 import { guessedOf, type Moment, type StrikeMoments } from '../strikes/index.ts';
-import { handOf, type CheckpointId } from '../technique/index.ts';
+import { handOf } from '../technique/index.ts';
 import type { FrameIndex, Ms, Ratio } from '../units.ts';
-import { isStep, nearSide, strikePoints, type StrikePoints, type Thrown } from './sight.ts';
+import { isStep, nearSide, sinksFirst, strikePoints, type StrikePoints, type Thrown } from './sight.ts';
 import type { FollowedFilm } from './followed-film.ts';
 import { smooth } from './geometry.ts';
 import { fitOf, isWay, pathOf, type Path } from './path-fit.ts';
@@ -24,14 +24,14 @@ interface Found {
  * is home. Printed and checked by `bin/bench measures`.
  */
 export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName, Found>>>>> = {
-  'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -14, doubt: 45 } },
-  'far hand': { launch: { late: 55, doubt: 60 }, home: { late: -19, doubt: 35 } },
-  'hand along': { launch: { late: 41, doubt: 50 } },
+  'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -12, doubt: 50 } },
+  'far hand': { launch: { late: 58, doubt: 60 }, home: { late: -19, doubt: 35 } },
+  'hand along': { launch: { late: 35, doubt: 60 } },
   step: { launch: { late: 16, doubt: 50 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
 /** What is doubted of a contact that is seen and not heard: see `bin/bench measures`. */
-export const seenContactDoubt: Ms = 20;
+export const seenContactDoubt: Ms = 24;
 /** What is doubted of each moment where it was found on a path, and of contact where it was only seen. */
 export type MomentDoubts = Readonly<Record<Moment, Ms>>;
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
@@ -72,20 +72,18 @@ function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
   return isWay(best, leastWay) ? best.moment : undefined;
 }
 
-/** What sinks before it goes out, or with it, goes no straight way: uppercuts are looked at for these, and straights to the body. */
-const dips: readonly CheckpointId[] = ['sm.load', 'sm.level'];
-
 /** What throws a strike, as a camera sees it; undefined where nothing can be followed. */
 function throwerOf(
   { view, stance }: Pick<FollowedFilm, 'view' | 'stance'>,
-  { side, kind, checkpoints }: Thrown,
+  technique: Thrown,
 ): { thrower: Exclude<Thrower, 'step'>; point: PointName } | undefined {
+  const { side, kind } = technique;
   const limb = handOf(side, stance);
   if (!limb || view === 'quarter') return undefined;
   const near = nearSide(view, handOf('lead', stance)!);
-  if (kind === 'kick') return near && { thrower: 'foot', point: `${limb}Ankle` };
-  if (kind !== 'hand' || checkpoints.some((id) => dips.includes(id))) return undefined;
-  return { thrower: near ? (limb === near ? 'near hand' : 'far hand') : 'hand along', point: `${limb}Wrist` };
+  if (kind === 'kick') return near && { thrower: 'foot', point: pointsOf[limb].Ankle };
+  if (kind !== 'hand' || sinksFirst(technique)) return undefined;
+  return { thrower: near ? (limb === near ? 'near hand' : 'far hand') : 'hand along', point: pointsOf[limb].Wrist };
 }
 
 /** What is doubted of a moment that was found in this film. */

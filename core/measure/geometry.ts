@@ -1,5 +1,5 @@
 import { greatest } from 'd3-array';
-import { chinHeight, type PointName } from '../body/index.ts';
+import { chinHeight, pointsOf } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
 import type { Sight, Spot } from './sight.ts';
 
@@ -12,7 +12,7 @@ export const middleOf = ([x, y]: Spot, [u, v]: Spot): Spot => [(x + u) / 2, (y +
 
 /** The middle of both sides of a part of the body. */
 export const middle = (sight: Sight, part: 'Shoulder' | 'Hip' | 'Ankle' | 'Ear' | 'Mouth', time: Ms): Spot =>
-  middleOf(sight.at(`left${part}`, time), sight.at(`right${part}`, time));
+  middleOf(sight.at(pointsOf.left[part], time), sight.at(pointsOf.right[part], time));
 
 /** Angle at a joint, 180° where it is straight. */
 export function jointAngle(first: Spot, joint: Spot, last: Spot): Degrees {
@@ -26,17 +26,31 @@ export const riseOf = (from: Spot, to: Spot, length: Px): Degrees =>
 /** From upright, towards the target. */
 export const leanOf = (low: Spot, high: Spot): Degrees => Math.atan2(high[0] - low[0], high[1] - low[1]) * degrees;
 
+/** How many instants are looked at between two times, one of them not counted; gone through a hundred thousand times a film. */
+const countBetween = (from: Ms, to: Ms): number => Math.max(1, Math.ceil((to - from) / step));
 /** Instants from one time to another, both included. */
 export function instants(from: Ms, to: Ms): Ms[] {
-  const count = Math.max(1, Math.ceil((to - from) / step));
+  const count = countBetween(from, to);
   return Array.from({ length: count + 1 }, (_, place) => from + ((to - from) * place) / count);
 }
 /** The most that something comes to between two times. */
-export const mostOf = (from: Ms, to: Ms, value: (time: Ms) => number): number =>
-  instants(from, to).reduce((most, time) => Math.max(most, value(time)), -Infinity);
+export function mostOf(from: Ms, to: Ms, value: (time: Ms) => number): number {
+  const count = countBetween(from, to);
+  let most = -Infinity;
+  for (let place = 0; place <= count; place++) most = Math.max(most, value(from + ((to - from) * place) / count));
+  return most;
+}
 
 /** When that is. */
 export const whenMost = (from: Ms, to: Ms, value: (time: Ms) => number): Ms => greatest(instants(from, to), value)!;
+
+/** When something has gone a share of the furthest that it goes between two times. */
+export function whenGone(share: Ratio, from: Ms, to: Ms, gone: (time: Ms) => number): Ms {
+  const times = instants(from, to);
+  const all = times.map(gone);
+  const far = share * Math.max(...all);
+  return times[all.findIndex((value) => value >= far)] ?? to;
+}
 
 /** The chin, drawn in a little from the mouth. */
 export function chin(sight: Sight, time: Ms): Spot {
@@ -45,7 +59,7 @@ export function chin(sight: Sight, time: Ms): Spot {
 }
 /** The knuckles, between those of index and little finger. */
 export const knuckles = (sight: Sight, side: 'left' | 'right', time: Ms): Spot =>
-  middleOf(sight.at(`${side}IndexKnuckle` as PointName, time), sight.at(`${side}LittleKnuckle` as PointName, time));
+  middleOf(sight.at(pointsOf[side].IndexKnuckle, time), sight.at(pointsOf[side].LittleKnuckle, time));
 
 /** A share of a way that begins and ends at rest: 3u² − 2u³. */
 export const smooth = (u: Ratio): Ratio => (u <= 0 ? 0 : u >= 1 ? 1 : u * u * (3 - 2 * u));

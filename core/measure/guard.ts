@@ -1,5 +1,5 @@
 import type { Ms, Px, Ratio } from '../units.ts';
-import { bodySides } from '../body/index.ts';
+import { bodySides, pointsOf } from '../body/index.ts';
 import { chin, knuckles, middle, mostOf, riseOf, whenMost } from './geometry.ts';
 import type { Sight } from './sight.ts';
 
@@ -10,7 +10,7 @@ export const guardHeight = (sight: Sight): Ratio =>
 const underChin =
   (sight: Sight) =>
   (time: Ms): Px =>
-    chin(sight, time)[1] - sight.at(`${sight.idle}Wrist`, time)[1];
+    chin(sight, time)[1] - sight.at(pointsOf[sight.idle].Wrist, time)[1];
 /**
  * Largest fall of the hand that has nothing to do, launch to home, in heads. Against the chin, so that whoever changes level is not
  * said to drop the hand.
@@ -30,11 +30,11 @@ export const kickHandDrop = (sight: Sight): Ratio => otherHandDrop({ ...sight, i
 /** How far the striking hand is under the straight line from where it landed to where it is home. */
 function underWayHome(sight: Sight): (time: Ms) => Px {
   const { striking, contact, home } = sight;
-  const [from, to] = [sight.at(`${striking}Wrist`, contact), sight.at(`${striking}Wrist`, home)];
+  const [from, to] = [sight.at(pointsOf[striking].Wrist, contact), sight.at(pointsOf[striking].Wrist, home)];
   const [across, up] = [to[0] - from[0], to[1] - from[1]];
   const length = across ** 2 + up ** 2;
   return (time) => {
-    const [x, y] = sight.at(`${striking}Wrist`, time);
+    const [x, y] = sight.at(pointsOf[striking].Wrist, time);
     const share = Math.max(0, Math.min(1, ((x - from[0]) * across + (y - from[1]) * up) / length));
     return from[1] + up * share - y;
   };
@@ -46,18 +46,18 @@ export const returnLowest = (sight: Sight): Ms => whenMost(sight.contact, sight.
 
 /** Gap between chin and the shoulder that covers it, at contact, in heads. */
 export const shoulderChin = (sight: Sight): Ratio =>
-  (chin(sight, sight.contact)[1] - sight.at(`${sight.striking}Shoulder`, sight.contact)[1]) / sight.size.head;
+  (chin(sight, sight.contact)[1] - sight.at(pointsOf[sight.striking].Shoulder, sight.contact)[1]) / sight.size.head;
 
 /** Fist over elbow at contact, in forearms. */
 export const fistElbow = (sight: Sight): Ratio =>
-  (sight.at(`${sight.striking}Wrist`, sight.contact)[1] - sight.at(`${sight.striking}Elbow`, sight.contact)[1]) /
+  (sight.at(pointsOf[sight.striking].Wrist, sight.contact)[1] - sight.at(pointsOf[sight.striking].Elbow, sight.contact)[1]) /
   sight.size.forearm;
 
 /** Of the elbow that is further out: how far the upper arm hangs away from the body, before anything begins. */
 export const elbowFlare = (sight: Sight): number =>
   Math.max(
     ...bodySides.map((side) => {
-      const [shoulder, elbow] = [sight.at(`${side}Shoulder`, sight.ready), sight.at(`${side}Elbow`, sight.ready)];
+      const [shoulder, elbow] = [sight.at(pointsOf[side].Shoulder, sight.ready), sight.at(pointsOf[side].Elbow, sight.ready)];
       // Sideways of what is known to be as long as an upper arm; outwards is away from the middle of the shoulders.
       const outwards = Math.sign(shoulder[0] - middle(sight, 'Shoulder', sight.ready)[0]);
       return riseOf([0, 0], [0, outwards * (elbow[0] - shoulder[0])], sight.size.upperArm);

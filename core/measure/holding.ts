@@ -1,5 +1,5 @@
 import { mean } from 'd3-array';
-import { bodySides } from '../body/index.ts';
+import { bodySides, pointsOf } from '../body/index.ts';
 import type { Ms, Ratio } from '../units.ts';
 import type { Sight } from './sight.ts';
 
@@ -8,6 +8,7 @@ const roundContact: readonly Ms[] = [-60, -30, 0, 30];
 
 /** How far the nearer pad hand of whoever holds is ahead of their own nose at contact, in trunks; below 0 the head is past the pads. */
 export function headClear({ at, contact, size }: Sight): Ratio {
-  const clear = (time: Ms): number => Math.min(...bodySides.map((side) => at(`${side}Wrist`, time)[0])) - at('nose', time)[0];
+  const clear = (time: Ms): number =>
+    Math.min(...bodySides.map((side) => at(pointsOf[side].Wrist, time)[0])) - at('nose', time)[0];
   return mean(roundContact, (besides) => clear(contact + besides))! / size.torso;
 }

@@ -26,6 +26,7 @@ const lengths: Readonly<Partial<Record<MeasureId, BodyLength>>> = {
   'step-length': 'torso',
   'rear-slide': 'foot',
   'hip-travel': 'torso',
+  'target-height': 'torso',
   'hand-travel': 'forearm',
   'fist-elbow': 'forearm',
   'switch-drift': 'shoulders',

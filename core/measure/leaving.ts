@@ -1,7 +1,8 @@
-import { bodySides } from '../body/index.ts';
+import { bodySides, pointsOf } from '../body/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
 import { chin } from './geometry.ts';
-import { lookedAtAfter, type Sight, type Spot } from './sight.ts';
+import { headOffset } from './trunk.ts';
+import type { Sight, Spot } from './sight.ts';
 
 /** How closely a base is looked for, and how long it has to hold to be one. */
 const [tick, held]: readonly [Ms, Ms] = [20, 100];
@@ -17,9 +18,14 @@ const [closest, widest, mayBeLifted]: readonly [Ratio, Ratio, Ratio] = [0.75, 1.
  * both down. Undefined where it is not seen, where the next strike comes before, and of a step: its base is a new one.
  */
 export function timeToBase(sight: Sight): Ms | undefined {
+  const back = backInBase(sight);
+  return back === undefined ? undefined : back - sight.contact;
+}
+/** When they are. */
+export function backInBase(sight: Sight): Ms | undefined {
   const { ready, guard, size } = sight;
   if (sight.steps) return undefined;
-  const ankles = (time: Ms): Spot[] => bodySides.map((side) => sight.at(`${side}Ankle`, time));
+  const ankles = (time: Ms): Spot[] => bodySides.map((side) => sight.at(pointsOf[side].Ankle, time));
   const gapOf = ([one, other]: readonly Spot[]): Px => Math.abs(one![0] - other![0]);
   const stood = ankles(ready);
   const stance = gapOf(stood);
@@ -34,17 +40,32 @@ export function timeToBase(sight: Sight): Ms | undefined {
   };
   const handsAreHome = (time: Ms): boolean => {
     const [, up] = chin(sight, time);
-    return bodySides.every((side) => up - sight.at(`${side}Wrist`, time)[1] <= guard[side] + handMayHang * size.head);
+    return bodySides.every((side) => up - sight.at(pointsOf[side].Wrist, time)[1] <= guard[side] + handMayHang * size.head);
   };
   let since: Ms | undefined;
-  for (let time = sight.home - beforeHome; time <= sight.home + lookedAtAfter; time += tick) {
+  for (let time = sight.home - beforeHome; time <= sight.until; time += tick) {
     if (!feetStand(time) || !handsAreHome(time)) since = undefined;
-    else if (time - (since ??= time) >= held) return since - sight.contact;
+    else if (time - (since ??= time) >= held) return since;
   }
   return undefined;
 }
-/** When they are. */
-export function backInBase(sight: Sight): Ms | undefined {
-  const took = timeToBase(sight);
-  return took === undefined ? undefined : sight.contact + took;
+
+/** The head has left the line when it is so far beside the middle of the feet that stood there, in widths of the head. */
+const offLine: Ratio = 0.5;
+/** Until a strike is over it takes this after it is home: heads move with it. */
+const over: Ms = 160;
+/** Whoever has not left by then stays. */
+const longEnough: Ms = 1000;
+/** When the head has left the line on which it struck; undefined where it stays there as long as a strike is looked at. */
+export function hasLeft(sight: Sight): Ms | undefined {
+  const { contact, home, until } = sight;
+  for (let time = home + over; time <= until; time += tick) if (headOffset(sight, time, contact) >= offLine) return time;
+  return undefined;
+}
+/** From contact until then. Whoever stays is measured as long as that, if they are in the picture and the film goes on until then. */
+export function exitTime(sight: Sight): Ms | undefined {
+  const { contact, until } = sight;
+  const stays = until - contact > longEnough && !Number.isNaN(headOffset(sight, until, contact)) ? until : undefined;
+  const left = hasLeft(sight) ?? stays;
+  return left === undefined ? undefined : left - contact;
 }

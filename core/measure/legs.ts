@@ -1,10 +1,11 @@
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
-import { bodySides, type BodySide } from '../body/index.ts';
+import { type BodySide, bodySides, pointsOf } from '../body/index.ts';
 import { between, jointAngle, middle, mostOf, riseOf, whenMost } from './geometry.ts';
 import { rearOf, type Sight } from './sight.ts';
 
-const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
-  jointAngle(sight.at(`${side}Hip`, time), sight.at(`${side}Knee`, time), sight.at(`${side}Ankle`, time));
+/** How straight a leg is at an instant: 180° where it is. */
+export const kneeAt = (sight: Sight, side: BodySide, time: number): Degrees =>
+  jointAngle(sight.at(pointsOf[side].Hip, time), sight.at(pointsOf[side].Knee, time), sight.at(pointsOf[side].Ankle, time));
 
 /** Sideways between the ankles, before anything begins, in widths of the shoulders. */
 export const stanceWidth = (sight: Sight): Ratio =>
@@ -17,7 +18,7 @@ export const loadedKnee = (sight: Sight): Degrees => kneeAt(sight, sight.strikin
 
 /** Heel over its own toe, in feet. */
 const heelHeight = (sight: Sight, side: BodySide, time: number): Ratio =>
-  (sight.at(`${side}Heel`, time)[1] - sight.at(`${side}Toe`, time)[1]) / sight.size.foot;
+  (sight.at(pointsOf[side].Heel, time)[1] - sight.at(pointsOf[side].Toe, time)[1]) / sight.size.foot;
 /** Of the rear foot, before anything begins. */
 export const rearHeel = (sight: Sight): Ratio => heelHeight(sight, rearOf(sight), sight.ready);
 /** Of the foot one stands on, at contact. */
@@ -25,16 +26,24 @@ export const standingHeel = (sight: Sight): Ratio => heelHeight(sight, sight.idl
 
 /** How far the ball of the rear foot slides, launch to contact, in feet; its heel turns, which is no slide. */
 export const rearSlide = (sight: Sight): Ratio => {
-  const toe = `${rearOf(sight)}Toe` as const;
+  const toe = pointsOf[rearOf(sight)].Toe;
   return Math.abs(sight.at(toe, sight.contact)[0] - sight.at(toe, sight.launch)[0]) / sight.size.foot;
 };
 
 /** The shin of the kicking leg from level, at contact. */
 export const legTilt = (sight: Sight): Degrees =>
-  riseOf(sight.at(`${sight.striking}Knee`, sight.contact), sight.at(`${sight.striking}Ankle`, sight.contact), sight.size.shin);
+  riseOf(
+    sight.at(pointsOf[sight.striking].Knee, sight.contact),
+    sight.at(pointsOf[sight.striking].Ankle, sight.contact),
+    sight.size.shin,
+  );
 
 const floor = (sight: Sight): number =>
-  Math.min(...bodySides.map((side) => Math.min(sight.at(`${side}Heel`, sight.ready)[1], sight.at(`${side}Toe`, sight.ready)[1])));
+  Math.min(
+    ...bodySides.map((side) =>
+      Math.min(sight.at(pointsOf[side].Heel, sight.ready)[1], sight.at(pointsOf[side].Toe, sight.ready)[1]),
+    ),
+  );
 /** A leg bent as far as this is folded, and one bent no further than that is straight. Degrees. */
 const [foldedKnee, straightKnee] = [95, 110];
 /** How high the knee is over the floor, as far as the leg is folded: one that is half folded counts half. */
@@ -43,7 +52,7 @@ function liftedFolded(sight: Sight): (time: Ms) => Px {
   const ground = floor(sight);
   const folded = (time: Ms): Ratio =>
     Math.max(0, Math.min(1, (straightKnee - kneeAt(sight, striking, time)) / (straightKnee - foldedKnee)));
-  return (time) => folded(time) * (sight.at(`${striking}Knee`, time)[1] - ground);
+  return (time) => folded(time) * (sight.at(pointsOf[striking].Knee, time)[1] - ground);
 }
 /** How high the knee comes while the leg is folded, against the height of the hips. */
 export const chamber = (sight: Sight): Ratio =>
@@ -53,13 +62,24 @@ export const chamberedAt = (sight: Sight): Ms => whenMost(sight.launch, sight.co
 /** How high the lead knee is at contact, against the height of the hips. */
 export function kneeLift(sight: Sight): Ratio {
   const ground = floor(sight);
-  return (sight.at(`${sight.lead}Knee`, sight.contact)[1] - ground) / (middle(sight, 'Hip', sight.ready)[1] - ground);
+  return (sight.at(pointsOf[sight.lead].Knee, sight.contact)[1] - ground) / (middle(sight, 'Hip', sight.ready)[1] - ground);
 }
 
 /** How steeply the foot that kicks comes up on the last tenth of its way in: 0° level, 90° straight up. */
 export function shinPath(sight: Sight): Degrees {
-  const foot = `${sight.striking}Ankle` as const;
+  const foot = pointsOf[sight.striking].Ankle;
   const from = sight.at(foot, sight.contact - 0.1 * (sight.contact - sight.launch));
   const to = sight.at(foot, sight.contact);
   return Math.abs(riseOf(from, to, between(from, to)));
+}
+
+/** A foot that comes in shows where it goes in this time before it lands, and goes on past that in this part of its way home. */
+const [comesIn, goesOn]: readonly [Ms, Ratio] = [60, 0.4];
+/** How far the foot that kicks goes on past where it landed, the way it came, in widths of the shoulders. */
+export function kickThrough(sight: Sight): Ratio {
+  const { striking, contact, home, size } = sight;
+  const place = (time: Ms): Px => sight.at(pointsOf[striking].Ankle, time)[0];
+  const landed = place(contact);
+  const way = Math.sign(landed - place(contact - comesIn));
+  return mostOf(contact, contact + goesOn * (home - contact), (time) => way * (place(time) - landed)) / size.shoulderWidth;
 }

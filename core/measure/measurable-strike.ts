@@ -5,8 +5,8 @@ import type { Ms, Ratio } from '../units.ts';
 import { doubtOfFound, doubtOfMoment, withFoundMoments, type MomentDoubts } from './found-moments.ts';
 import { isLookedAtAgain, steadyFilm, type FollowedFilm } from './followed-film.ts';
 import type { Pass, Steadiness } from './seen.ts';
-import { steadyNormals, steadyRandom } from './shake.ts';
-import { holdingPads, isStep, sidesOf, sightOf, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
+import { normalAt, normalRow, steadyRandom } from './shake.ts';
+import { holdingPads, isStep, sidesOf, sightOf, sinksFirst, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
 import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
@@ -79,7 +79,7 @@ function seenAs(
   const { timeline } = film;
   const doubts = doubtOfFound(film, technique);
   const random = steadyRandom(strike.contactFrame + 1);
-  const normal = steadyNormals(strike.contactFrame);
+  const normals = normalRow(strike.contactFrame);
   const heldAt = (place: number): Ratio => points.held?.[place] ?? 0;
   /** By how much each point of each frame is spread, in pixels: worked out once, asked a hundred thousand times. @param by how far it is held, and of what the model leaves */
   const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array => {
@@ -91,12 +91,9 @@ function seenAs(
   };
   const shakeBy =
     (spreads: Float64Array) =>
-    (time: number): Shake => {
-      const normalOf = steadyNormals(strike.contactFrame + 1 + time);
-      return (index) => spreads[index >> 1]! * normalOf(index);
-    };
+    (time: number): Shake => ({ spreads, row: normalRow(strike.contactFrame + 1 + time) });
   const ofModel = Array.from({ length: pointCount }, (_, point) => spreadOf(point));
-  const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique) };
+  const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique), sinks: sinksFirst(technique) };
   const shifted = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
     return sightOf(film, points, sides, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
@@ -108,7 +105,7 @@ function seenAs(
         doubtOfMoment(strike, moment, doubts),
         gapAt(timeline, strike[`${moment}Frame`]),
         random(),
-        normal(time * moments.length + moments.indexOf(moment)),
+        normalAt(normals, time * moments.length + moments.indexOf(moment)),
       );
   const still = (): Ms => 0;
   const times = Array.from({ length: shakes }, (_, time) => time);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { timelineOf } from '../film/index.ts';
 import { moments, type MomentOrigin, type StrikeMoments } from '../strikes/index.ts';
 import type { Band } from '../technique/index.ts';
-import { leastSure, proposalFor, sharesIn, snapRatio, type MeasuredValue } from './index.ts';
+import { leastSure, proposalFor, seenContactDoubt, sharesIn, snapRatio, type MeasuredValue } from './index.ts';
 
 const at = (rate: number) => timelineOf(Array.from({ length: 400 }, (_, frame) => (frame * 1000) / rate));
 /** A strike whose moments were all set by a coach. */
@@ -42,8 +42,8 @@ describe('snap from three moments', () => {
     const doubtBy = (origin: MomentOrigin): number =>
       (snapRatio(at(60), { ...seen(20, 30, 50), contactOrigin: origin }) as MeasuredValue).doubt;
     expect(doubtBy('found')).to.equal(doubtBy('set'));
-    // 20 ms of 167 out, and the ratio is 2.
-    expect(doubtBy('seen')).to.be.closeTo(Math.hypot(doubtBy('set'), (20 * 3) / (1000 / 6)), 1e-6);
+    // Of 167 ms out, and the ratio is 2.
+    expect(doubtBy('seen')).to.be.closeTo(Math.hypot(doubtBy('set'), (seenContactDoubt * 3) / (1000 / 6)), 1e-6);
   });
 
   it('claims a doubt that holds: moments read off frames spread no wider than it says', () => {

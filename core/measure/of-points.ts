@@ -13,8 +13,9 @@ import {
   windUp,
   wristBend,
 } from './arm.ts';
+import { landingHeight } from './landing.ts';
 import { headClear } from './holding.ts';
-import { backInBase, timeToBase } from './leaving.ts';
+import { backInBase, exitTime, hasLeft, timeToBase } from './leaving.ts';
 import {
   elbowFlare,
   fistElbow,
@@ -29,6 +30,7 @@ import {
 import {
   chamber,
   chamberedAt,
+  kickThrough,
   kneeAngle,
   kneeLift,
   legTilt,
@@ -40,9 +42,20 @@ import {
   standingHeel,
 } from './legs.ts';
 import type { Sight } from './sight.ts';
-import { feetGap, stanceLength, leadOrder, recoveryRatio, stepLength, stepOrder, switchDrift } from './steps.ts';
+import {
+  feetGap,
+  footDown,
+  footHand,
+  heelToe,
+  stanceLength,
+  leadOrder,
+  recoveryRatio,
+  stepLength,
+  stepOrder,
+  switchDrift,
+} from './steps.ts';
 import { baseFraction, headOffAtContact, headOffAtLaunch, headPitch, hipTravel, legsShare, trunkLean } from './trunk.ts';
-import { kneeElbowLag, leadFootTurn, rearFootAngle, rearFootTurn, shoulderTurn, standingFootTurn } from './turn.ts';
+import { hipFistLag, kneeElbowLag, leadFootTurn, rearFootAngle, rearFootTurn, shoulderTurn, standingFootTurn } from './turn.ts';
 
 /** How a checkpoint is read from points. */
 export interface PointMeasure {
@@ -97,7 +110,9 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'pv.first-foot': ofStep(views, stepOrder),
   'pv.recover': ofStep(views, recoveryRatio),
   'pv.no-cross': ofStep(views, feetGap),
+  'pv.land': ofStep(sides, heelToe),
   'pv.step-size': ofStep(sides, stepLength),
+  'pv.sync': row(sides, ['launch', 'contact'], footHand, 'striking', footDown),
   'pv.switch': row(views, ['launch', 'contact'], switchDrift),
   'pv.rear-turn': row(sides, ['launch', 'contact'], rearFootTurn),
   'pv.lead-turn': row(sides, ['launch', 'contact'], leadFootTurn),
@@ -109,6 +124,7 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'sm.straight': row(across, ['launch', 'contact'], pathDeviation),
   'sm.uppercut-path': row(across, ['launch', 'contact'], pathDeviation),
   'sm.rotation': row(sides, ['launch', 'contact'], shoulderTurn),
+  'sm.hip-stop': row([...sides, ...across], ['launch', 'contact'], hipFistLag),
   'sm.wrist': row(views, ['contact'], wristBend, 'striking'),
   'sm.head-off': row(across, ['contact'], headOffAtContact),
   'sm.hook-width': row(across, ['launch'], windUp),
@@ -116,6 +132,7 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'sm.hook-angle': row(notAcross, ['contact'], elbowAngle),
   'sm.extension': row(sides, ['contact'], elbowAngle, 'striking'),
   'sm.range': row(sides, ['contact'], reachUse, 'striking'),
+  'sm.target': row(views, ['contact'], landingHeight),
   'sm.through': row(sides, ['launch', 'contact', 'home'], dwell, 'striking'),
   'sm.hook-plane': row(views, ['contact'], forearmTilt, 'striking'),
   'sm.load': row(sides, ['launch'], loadedKnee, 'striking'),
@@ -125,14 +142,18 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'kk.level-leg': row(views, ['contact'], legTilt),
   'kk.path': row(across, ['launch', 'contact'], shinPath),
   'kk.upright': row(sides, ['contact'], trunkLean),
+  'kk.through': row(views, ['contact', 'home'], kickThrough),
   'kk.step-off': row(across, ['launch'], headOffAtLaunch),
   'kk.return': row(views, ['contact', 'home'], timeToBase, undefined, backInBase),
+  'ex.move': row(across, ['contact', 'home'], exitTime, undefined, hasLeft),
+  'ex.angle': row(across, ['contact'], headOffAtContact),
   'ex.reset': row(views, ['contact', 'home'], timeToBase),
   'kn.drive': row(sides, ['launch', 'contact'], hipTravel),
   'df.weave': row(views, ['launch', 'contact'], legsShare),
   'df.level': row(views, ['launch', 'contact'], legsShare),
   'df.pull-back': row(sides, ['contact'], trunkLean),
   'df.slip': row(across, ['contact'], headOffAtContact),
+  'df.sprawl': row(views, ['contact', 'home'], timeToBase),
   'df.parry': row(notAcross, ['contact'], handTravel),
   'df.check': row(views, ['launch', 'contact'], kneeLift),
   'ph.head-clear': row(sides, ['contact'], headClear, 'holder'),

@@ -45,6 +45,7 @@ describe('measures from points', () => {
     expect(read('st.lean', jab)).to.be.closeTo(0, 0.7);
     expect(read('gd.return-line', jab)).to.be.closeTo(0, 0.08);
     expect(read('sm.telegraph', jab)).to.be.closeTo(0, 0.08);
+    expect(readOf('sm.telegraph', jab, 'lead-uppercut'), 'what sinks anyway').to.equal(undefined);
     expect(read('kk.level-leg', jab)).to.be.closeTo(-79.4, 2);
     expect(read('gd.other-hand', jab, 'cross'), 'the jab sinks by a ninth of a head').to.be.closeTo(0.11, 0.06);
   });
@@ -126,7 +127,8 @@ describe('measures from points', () => {
       expect(read(id, away(/right(Ankle|Heel|Toe)/, [0, 0.4], 105)), 'a foot in the air').to.be.closeTo(until(107), 45);
       expect(read(id, away(/right(Ankle|Heel|Toe)/, [-0.6, 0], 110)), 'feet apart').to.be.closeTo(until(112), 45);
     }
-    const again = away(/right(Ankle|Heel|Toe)/, [-0.6, 0], 157);
+    // It ends while they are still away, however long one would look.
+    const again = away(/right(Ankle|Heel|Toe)/, [-0.6, 0], 156);
     expect(
       rawMeasure(measurable(sceneOf(again), moments, techniqueIn(shippedCatalogue, 'jab'))!, pointMeasures['ex.reset']!),
     ).to.equal(undefined);
@@ -176,6 +178,52 @@ describe('measures from points', () => {
     expect(read('sm.rotation', jab, 'cross')).to.be.closeTo(0, 3);
   });
 
+  it('a hip that turns after its fist is late by as much, and one that comes before it early', () => {
+    const gap = 1000 / rate;
+    /** A fist goes from launch to contact, the hips turn in as many frames, so much later. */
+    const late = (frames: number): Moving => {
+      return (name, frame) => {
+        const [ahead, up] = still(name);
+        const turn = between(frame, launchFrame + frames, contactFrame + frames);
+        if (name === 'rightHip') return [-0.15 + 0.3 * turn, up];
+        if (name === 'leftHip') return [0.15 - 0.3 * turn, up];
+        return name === 'rightWrist' ? [ahead + 0.8 * between(frame, launchFrame, contactFrame), up] : [ahead, up];
+      };
+    };
+    for (const frames of [-4, 0, 3, 9])
+      expect(read('sm.hip-stop', late(frames), 'cross'), `${frames} frames`).to.be.closeTo(frames * gap, gap);
+  });
+
+  it('a foot that goes on after it has landed goes through, one that stops does not', () => {
+    const kick =
+      (through: number): Moving =>
+      (name, frame) => {
+        const [ahead, up] = still(name);
+        if (name !== 'rightAnkle') return [ahead, up];
+        const way = 1.5 * between(frame, launchFrame, contactFrame) + through * between(frame, contactFrame, contactFrame + 4);
+        return [ahead + way - (1.5 + through) * between(frame, contactFrame + 6, homeFrame), up + 1.4];
+      };
+    const { shoulderWidth } = sceneOf(still).size;
+    for (const through of [0, 0.1, 0.3])
+      expect(read('kk.through', kick(through), 'rear-round')).to.be.closeTo((100 * through) / shoulderWidth, 0.08);
+  });
+
+  it('how high it lands is told over the own hips: knuckles, a shin, and of a folded leg the knee', () => {
+    const hand =
+      (height: number): Moving =>
+      (name, frame) => {
+        const [ahead, up] = still(name);
+        return /right.*Knuckle/.test(name) ? [ahead, up + (height - up) * between(frame, 62, contactFrame)] : [ahead, up];
+      };
+    for (const height of [0.2, 0.6, 1.1]) expect(read('sm.target', hand(height), 'rear-uppercut')).to.be.closeTo(height, 0.04);
+    const leg =
+      (knee: [number, number], ankle: [number, number]): Moving =>
+      (name) =>
+        name === 'rightKnee' ? knee : name === 'rightAnkle' ? ankle : still(name);
+    expect(read('sm.target', leg([0.7, 0.5], [1.5, 0.7]), 'rear-round'), 'straight').to.be.closeTo(0.6, 0.04);
+    expect(read('sm.target', leg([0.7, 0.5], [0.5, -0.2]), 'rear-knee'), 'folded').to.be.closeTo(0.5, 0.04);
+  });
+
   it('along the line of attack tell what goes aside', () => {
     /** From the front: the left side is to the right in the picture, which stands mirrored here. */
     const facing = (change: (name: PointName, frame: number) => [number, number] | undefined): Moving => {
@@ -221,6 +269,13 @@ describe('measures from points', () => {
     ).to.be.closeTo(0, 0.05);
     const parried = facing((name, frame) => (/^right(Wrist)/.test(name) ? [-0.25 * out(frame), 0] : undefined));
     expect(read('df.parry', parried, 'parry', 'front')).to.be.closeTo(25 / size.forearm, 0.1);
+    const ofContact = (frame: number): number => ((frame - contactFrame) * 1000) / rate;
+    const leaving = (from: number) =>
+      facing((name, frame) => (name === 'nose' ? [0.4 * between(frame, from, from + 2), 0] : undefined));
+    for (const from of [108, 120, 140])
+      expect(read('ex.move', leaving(from), 'jab', 'front')).to.be.closeTo(ofContact(from + 1), 30);
+    const stays = facing(() => undefined);
+    expect(read('ex.move', stays, 'jab', 'front'), 'as long as is looked').to.be.closeTo(ofContact(159), 30);
     const rising = facing((name, frame) => (name === 'rightAnkle' ? [-0.5 * out(frame), 1.0 * out(frame)] : undefined));
     expect(read('kk.path', rising, 'rear-round', 'front')).to.be.closeTo((Math.atan2(1, 0.5) * 180) / Math.PI, 3);
   });
@@ -333,7 +388,7 @@ describe('what is measured by points', () => {
   });
 
   it('is nothing where nobody reads it from points, and where nobody was found', () => {
-    expect(measured('sm.hip-stop')).to.equal(undefined);
+    expect(measured('sm.fist')).to.equal(undefined);
     const empty = { ...sceneOf(jab), track: emptyTrack(0, 160) };
     expect(measurable(empty, moments, techniqueIn(shippedCatalogue, 'jab'))).to.equal(undefined);
   });

@@ -53,6 +53,14 @@ describe('what is drawn of a measure', () => {
     expect(shapes('sm.hook-plane', arm)[0]).to.have.nested.property('from.y', 150);
   });
 
+  it('how high it landed over the hips as they stood, and the hips that turn', () => {
+    const [stood, up] = shapes('sm.target', ['leftIndexKnuckle']);
+    expect(stood).to.deep.equal({ kind: 'line', from: { x: 90, y: 200 }, to: { x: 290, y: 200 }, dashed: true });
+    expect(up).to.deep.equal({ kind: 'line', from: { x: 130, y: 200 }, to: { x: 130, y: 150 }, dashed: false });
+    expect(shapes('sm.target', ['leftIndexKnuckle'], ['leftIndexKnuckle']), 'out of sight').to.have.length(1);
+    expect(shapes('sm.hip-stop')[1]).to.deep.include({ from: { x: 200, y: 200 }, to: { x: 220, y: 200 } });
+  });
+
   it('the straight way of a hand, from where it was looked at first to where it was looked at last', () => {
     expect(shapes('gd.return-line', ['leftWrist'])).to.deep.equal([
       { kind: 'line', from: { x: 130, y: 150 }, to: { x: 150, y: 150 }, dashed: true },

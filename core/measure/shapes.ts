@@ -1,4 +1,4 @@
-import { bodySides, pointAt, pointIn, type BodyPoint, type PointName } from '../body/index.ts';
+import { type BodyPoint, bodySides, pointAt, pointIn, type PointName, pointsOf } from '../body/index.ts';
 import { frameNearest } from '../film/index.ts';
 import type { CheckpointId, ShippedCheckpointId } from '../technique/index.ts';
 import type { Degrees, FrameIndex, Ms, Px } from '../units.ts';
@@ -65,7 +65,7 @@ const plumb: Drawing = ({ placeOf, trunk }) => {
 
 /** The base: from foot to foot, on the floor. */
 const base: Drawing = ({ placeOf, trunk }) => {
-  const [left, right] = bodySides.map((side) => placeOf(`${side}Ankle`));
+  const [left, right] = bodySides.map((side) => placeOf(pointsOf[side].Ankle));
   if (!left || !right) return [];
   const floor = Math.max(left.y, right.y) + 0.12 * trunk;
   const feet = [left, right].map(({ x }) => line({ x, y: floor - 0.2 * trunk }, { x, y: floor }, false));
@@ -102,14 +102,16 @@ const prolonged = (from: Place, to: Place, by: number): [Place, Place] => {
 /** Along each foot that is looked at, and on beyond its toes. */
 const feet: Drawing = ({ points, placeOf }) =>
   bodySides.flatMap((side) => {
-    const [heel, toe] = [placeOf(`${side}Heel`), placeOf(`${side}Toe`)];
-    return heel && toe && points.includes(`${side}Toe`) ? [line(...prolonged(heel, toe, 0.6)), line(heel, toe, false)] : [];
+    const [heel, toe] = [placeOf(pointsOf[side].Heel), placeOf(pointsOf[side].Toe)];
+    return heel && toe && points.includes(pointsOf[side].Toe) ? [line(...prolonged(heel, toe, 0.6)), line(heel, toe, false)] : [];
   });
-/** Through both shoulders. */
-const shoulders: Drawing = ({ placeOf }) => {
-  const [left, right] = bodySides.map((side) => placeOf(`${side}Shoulder`));
-  return left && right ? [line(...prolonged(left, right, 1.2)), line(left, right, false)] : [];
-};
+/** Through both shoulders, or both hips. */
+const through =
+  (part: 'Shoulder' | 'Hip'): Drawing =>
+  ({ placeOf }) => {
+    const [left, right] = bodySides.map((side) => placeOf(pointsOf[side][part]));
+    return left && right ? [line(...prolonged(left, right, 1.2)), line(left, right, false)] : [];
+  };
 /** Straight up from between the feet, as they stood when it was looked first. */
 const midline: Drawing = ({ first, trunk }) => {
   const middle = middleOf('Ankle', first);
@@ -126,10 +128,20 @@ const straight: Drawing = ({ points, first, last }) =>
 /** The way of each foot over the floor, and where it stood. */
 const footways: Drawing = ({ points, first, last, trunk }) =>
   bodySides.flatMap((side) => {
-    const [from, to] = [first(`${side}Toe`), last(`${side}Toe`)];
-    if (!from || !to || !points.includes(`${side}Toe`)) return [];
+    const [from, to] = [first(pointsOf[side].Toe), last(pointsOf[side].Toe)];
+    if (!from || !to || !points.includes(pointsOf[side].Toe)) return [];
     return [line({ x: from.x, y: from.y - 0.15 * trunk }, { x: from.x, y: from.y + 0.05 * trunk }), line(from, to, false)];
   });
+/** As high as the hips were when it was looked first, and from there to each hand or leg that lands. */
+const overHips: Drawing = ({ points, first, placeOf, trunk }) => {
+  const stood = middleOf('Hip', first);
+  if (!stood) return [];
+  const lands = points.filter((name) => /IndexKnuckle|Knee/.test(name)).flatMap((name) => placeOf(name) ?? []);
+  return [
+    line({ x: stood.x - trunk, y: stood.y }, { x: stood.x + trunk, y: stood.y }),
+    ...lands.map(({ x, y }) => line({ x, y: stood.y }, { x, y }, false)),
+  ];
+};
 /** Straight up through the hips, as they were when it was looked first, and now. */
 const hipsThenAndNow: Drawing = ({ first, placeOf, trunk }) =>
   [first, placeOf].flatMap((placeIn, when) => {
@@ -140,7 +152,7 @@ const hipsThenAndNow: Drawing = ({ first, placeOf, trunk }) =>
 const noseToHands: Drawing = ({ placeOf, trunk }) => {
   const nose = placeOf('nose');
   if (!nose) return [];
-  const hands = bodySides.flatMap((side) => placeOf(`${side}Wrist`) ?? []);
+  const hands = bodySides.flatMap((side) => placeOf(pointsOf[side].Wrist) ?? []);
   return [
     line({ x: nose.x, y: nose.y - 0.6 * trunk }, { x: nose.x, y: nose.y + 1.2 * trunk }),
     ...hands.map(({ x, y }) => line({ x: nose.x, y }, { x, y }, false)),
@@ -149,8 +161,8 @@ const noseToHands: Drawing = ({ placeOf, trunk }) => {
 /** From the shoulder straight to the wrist, of each arm that is looked at. */
 const reach: Drawing = ({ points, placeOf }) =>
   bodySides.flatMap((side) => {
-    const [from, to] = [placeOf(`${side}Shoulder`), placeOf(`${side}Wrist`)];
-    return from && to && points.includes(`${side}Wrist`) ? [line(from, to, false)] : [];
+    const [from, to] = [placeOf(pointsOf[side].Shoulder), placeOf(pointsOf[side].Wrist)];
+    return from && to && points.includes(pointsOf[side].Wrist) ? [line(from, to, false)] : [];
   });
 
 const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
@@ -170,6 +182,8 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'pv.first-foot': [footways],
   'pv.step-size': [footways],
   'pv.recover': [footways],
+  'pv.sync': [footways],
+  'pv.land': [feet],
   'pv.switch': [hipsThenAndNow],
   'st.rear-foot': [feet],
   'st.heels': [feet],
@@ -177,7 +191,9 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'pv.rear-turn': [feet],
   'pv.lead-turn': [feet],
   'pv.support-turn': [feet],
-  'sm.rotation': [shoulders],
+  'sm.rotation': [through('Shoulder')],
+  'sm.hip-stop': [through('Hip')],
+  'sm.target': [overHips],
   'sm.straight': [straight],
   'sm.uppercut-path': [straight],
   'sm.wrist': [angles],
@@ -189,11 +205,14 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'sm.extension': [angles],
   'sm.hook-plane': [level],
   'sm.load': [angles],
+  'ex.move': [midline],
+  'ex.angle': [midline],
   'ex.reset': [guard, base],
   'kk.return': [guard, base],
   'kk.level-leg': [level],
   'kk.upright': [plumb],
   'kk.path': [straight],
+  'kk.through': [straight],
   'kk.chamber': [hipLevel, angles],
   'kk.step-off': [midline],
   'df.pull-back': [plumb],

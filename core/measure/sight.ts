@@ -11,9 +11,10 @@ import {
 } from '../body/index.ts';
 import { frameAt, lastNotAfter, timeOf } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
-import { handOf, type Stance, type Technique, type View } from '../technique/index.ts';
+import { handOf, type CheckpointId, type Stance, type Technique, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
 import type { FollowedFilm } from './followed-film.ts';
+import { normalAt, type NormalRow } from './shake.ts';
 
 /** A place of the body: pixels towards the target, where the camera stands across, and pixels upwards. */
 export type Spot = readonly [ahead: Px, up: Px];
@@ -33,19 +34,22 @@ export interface Sight {
   byLeg: boolean;
   /** Nothing strikes: the feet go, and contact is when both stand again. */
   steps: boolean;
+  /** It sinks before it goes out: what goes down then gives nothing away. */
+  sinks: boolean;
   /** When it was launched, landed and was home, and an instant before it when nothing of it has begun. */
   launch: Ms;
   contact: Ms;
   home: Ms;
   ready: Ms;
+  /** As far as it is looked at: so long after it is home, or until the film ends. */
+  until: Ms;
   at: (point: PointName, time: Ms) => Spot;
 }
 
 /** Long enough before the launch that nothing of the strike has begun. */
 export const readyBefore: Ms = 200;
-/** What is looked at besides the strike itself. */
-const before: Ms = 500;
-export const lookedAtAfter: Ms = 1000;
+/** What is looked at besides the strike itself: whoever is slow to base takes more than a second. */
+const [before, lookedAtAfter]: readonly [Ms, Ms] = [500, 1400];
 
 /** The piece of a track round a strike, point by point. */
 export interface StrikePoints {
@@ -55,9 +59,12 @@ export interface StrikePoints {
   /** How far each point of each frame is held by a pin, as a share; undefined where nobody has pinned anything near. */
   held?: Float64Array;
 }
-/** By how much a number of `places` is off, by its index. Asked only for what is looked at: most of a strike never is. */
-export type Shake = (index: number) => Px;
-const still: Shake = () => 0;
+/** By how much the numbers of `places` are off. Worked out only for what is looked at: most of a strike never is. */
+export interface Shake {
+  /** By how much each point of each frame is spread, in pixels. */
+  spreads: Float64Array;
+  row: NormalRow;
+}
 
 export function strikePoints({ timeline, track, picture: { width, height } }: FollowedFilm, strike: StrikeMoments): StrikePoints {
   const from = frameAt(timeline, timeOf(timeline, strike.launchFrame) - before);
@@ -90,47 +97,50 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
   return held?.some((share) => share > 0) ? { ...points, held } : points;
 }
 
-/** A number between two others, by a cubic that leaves and arrives with these slopes. @param share of the way from `a` to `b` */
-function onCubic(share: Ratio, width: Ms, a: Px, b: Px, leaving: number, arriving: number): Px {
-  const [s2, s3] = [share * share, share * share * share];
-  return (2 * s3 - 3 * s2 + 1) * a + (3 * s2 - 2 * s3) * b + width * ((s3 - 2 * s2 + share) * leaving + (s3 - s2) * arriving);
-}
-
-/** The frames round an instant, and how far it is from the second of them to the third. */
+/** The frames round an instant, how far it is from the second of them to the third, and how much each of them counts. */
 interface Between {
   frames: readonly [before: number, from: number, to: number, after: number];
   share: Ratio;
+  weights: readonly [before: number, from: number, to: number, after: number];
 }
+/**
+ * Between frames a number goes by a cubic through both neighbours with the slopes of theirs (Catmull and Rom 1974, for times that are
+ * not evenly apart), so that what turns round between two frames does so between them. What each of the four numbers counts hangs on the
+ * times alone, and is the same for all points.
+ */
 function betweenFrames(times: Float64Array, time: Ms): Between {
   const last = times.length - 1;
   const from = Math.min(lastNotAfter(times, time), Math.max(0, last - 1));
   const to = Math.min(last, from + 1);
+  const [before, after] = [Math.max(0, from - 1), Math.min(last, from + 2)];
   const width = times[to]! - times[from]!;
+  const share = width > 0 ? Math.max(0, Math.min(1, (time - times[from]!) / width)) : 0;
+  const [s2, s3] = [share * share, share * share * share];
+  // A film of one frame has no slopes.
+  const leaving = width > 0 ? (width * (s3 - 2 * s2 + share)) / (times[to]! - times[before]!) : 0;
+  const arriving = width > 0 ? (width * (s3 - s2)) / (times[after]! - times[from]!) : 0;
   return {
-    frames: [Math.max(0, from - 1), from, to, Math.min(last, from + 2)],
-    share: width > 0 ? Math.max(0, Math.min(1, (time - times[from]!) / width)) : 0,
+    frames: [before, from, to, after],
+    share,
+    weights: [-leaving, 2 * s3 - 3 * s2 + 1 - arriving, 3 * s2 - 2 * s3 + leaving, arriving],
   };
 }
-const numberAt = ({ places }: StrikePoints, shake: Shake, frame: number, number: number): Px => {
+const numberAt = ({ places }: StrikePoints, shake: Shake | undefined, frame: number, number: number): Px => {
   const index = frame * pointCount * 2 + number;
-  return places[index]! + shake(index);
+  return shake ? places[index]! + shake.spreads[index >> 1]! * normalAt(shake.row, index) : places[index]!;
 };
 
-/**
- * A number of a point at an instant: between frames by a cubic through both neighbours with the slopes of theirs (Catmull and Rom
- * 1974, for times that are not evenly apart), so that what turns round between two frames does so between them.
- */
-function numberBetween(points: StrikePoints, shake: Shake, { frames, share }: Between, number: number): Px {
-  const [before, from, to, after] = frames;
-  if (share === 0) return numberAt(points, shake, from, number);
-  if (share === 1) return numberAt(points, shake, to, number);
-  const { times } = points;
-  const [a, b] = [numberAt(points, shake, from, number), numberAt(points, shake, to, number)];
-  const width = times[to]! - times[from]!;
-  const leaving = (b - numberAt(points, shake, before, number)) / (times[to]! - times[before]!);
-  const arriving = (numberAt(points, shake, after, number) - a) / (times[after]! - times[from]!);
-  const straight = (b - a) / width;
-  return onCubic(share, width, a, b, Number.isNaN(leaving) ? straight : leaving, Number.isNaN(arriving) ? straight : arriving);
+/** A number of a point at an instant. */
+function numberBetween(points: StrikePoints, shake: Shake | undefined, between: Between, number: number): Px {
+  const { frames, share, weights } = between;
+  const a = numberAt(points, shake, frames[1], number);
+  if (share === 0) return a;
+  const b = numberAt(points, shake, frames[2], number);
+  if (share === 1) return b;
+  const [before, after] = [numberAt(points, shake, frames[0], number), numberAt(points, shake, frames[3], number)];
+  const value = weights[0] * before + weights[1] * a + weights[2] * b + weights[3] * after;
+  // Beside somebody who is not seen it is a straight line.
+  return Number.isNaN(value) ? a + share * (b - a) : value;
 }
 
 /** The side of the body that is nearer to a camera which stands across; undefined from the front and from behind. */
@@ -158,6 +168,11 @@ export type Thrown = Pick<Technique, 'side' | 'kind' | 'checkpoints'>;
 export const isStep = ({ kind, checkpoints }: Pick<Thrown, 'kind' | 'checkpoints'>): boolean =>
   kind === 'footwork' && !checkpoints.includes('pv.sync');
 
+/** What sinks before it goes out, or with it, goes no straight way: uppercuts are looked at for these, and straights to the body. */
+const sinking: readonly CheckpointId[] = ['sm.load', 'sm.level'];
+export const sinksFirst = ({ checkpoints }: Pick<Thrown, 'checkpoints'>): boolean =>
+  checkpoints.some((id) => sinking.includes(id));
+
 /** From where whoever holds is seen, who stands opposite. */
 export const viewOfHolder: Readonly<Record<View, View>> = {
   ...{ front: 'rear', rear: 'front', 'lead-side': 'rear-side', 'rear-side': 'lead-side', quarter: 'quarter' },
@@ -175,9 +190,9 @@ const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 
 export function sightOf(
   { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
   points: StrikePoints,
-  sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps'>,
+  sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps' | 'sinks'>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
-  shake = still,
+  shake?: Shake,
 ): Sight {
   const ahead = aheadIs(sides.near);
   let asked = launch;
@@ -187,6 +202,7 @@ export function sightOf(
     ...{ size, guard },
     ...{ launch, contact, home },
     ready: launch - readyBefore,
+    until: Math.min(home + lookedAtAfter, points.times.at(-1)!),
     at(point, time) {
       // Most points of an instant are asked for one after the other.
       if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];

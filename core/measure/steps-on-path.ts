@@ -1,5 +1,5 @@
 import { least } from 'd3-array';
-import { bodySides, type BodySize } from '../body/index.ts';
+import { bodySides, type BodySize, pointsOf } from '../body/index.ts';
 import type { Ms, Ratio } from '../units.ts';
 import { smooth } from './geometry.ts';
 import { fitOf, isWay, pathOf, type Path } from './path-fit.ts';
@@ -50,7 +50,7 @@ function footLeaves(path: Path, stands: Ms): Ms | undefined {
 /** When the first foot of a step leaves, by when both stand; undefined where neither is seen to go. */
 export function feetSetOut(points: StrikePoints, size: Pick<BodySize, 'torso'>, stands: Ms): Ms | undefined {
   const leaving = bodySides.flatMap(
-    (side) => footLeaves(pathOf(points, `${side}Toe`, size, [stands - longest, stands], 'picture'), stands) ?? [],
+    (side) => footLeaves(pathOf(points, pointsOf[side].Toe, size, [stands - longest, stands], 'picture'), stands) ?? [],
   );
   return leaving.length > 0 ? Math.min(...leaving) : undefined;
 }

@@ -72,6 +72,32 @@ describe('measures of steps', () => {
     expect(read('pv.no-cross', stepping([...late, 1.2], [...early, 1.2])), 'crossed').to.be.below(-0.2);
   });
 
+  it('tell whether the ball of the foot is down ahead of its heel', () => {
+    const gap = 1000 / rate;
+    const step = stepping([...early, 0.4], [...late, 0.4]);
+    /** Toes and heel are lifted for a while, and put down so many frames apart. */
+    const landing =
+      (toe: number, heel: number): Moving =>
+      (name, frame) => {
+        const [ahead, up] = step(name, frame);
+        const put = name === 'leftToe' ? toe : name === 'leftHeel' ? heel : undefined;
+        const lifted = put === undefined ? 0 : between(frame, launchFrame, launchFrame + 2) - between(frame, put, put + 2);
+        return [ahead, up + 0.15 * lifted];
+      };
+    expect(read('pv.land', landing(66, 69)), 'ball first').to.be.closeTo(3 * gap, gap);
+    expect(read('pv.land', landing(70, 66)), 'heel first').to.be.closeTo(-4 * gap, gap);
+  });
+
+  it('tell how long after the fist the foot is down that steps with it, and nothing where none steps', () => {
+    const gap = 1000 / rate;
+    /** Four fifths of the way of a foot that is on its way for ten frames. */
+    const down = (from: number): number => (from + 8 - contactFrame) * gap;
+    for (const from of [contactFrame - 12, contactFrame - 8, contactFrame - 2])
+      expect(read('pv.sync', stepping([from, from + 10, 0.3], [from, from + 10, 0.3]), 'jab')).to.be.closeTo(down(from), 12);
+    const onTheSpot = stepping([...early, 0.02], [...early, 0.02]);
+    expect(read('pv.sync', onTheSpot, 'jab')).to.equal(undefined);
+  });
+
   it('tell nothing of a step towards the camera, of a turn, and of a strike', () => {
     const ids: ShippedCheckpointId[] = ['pv.first-foot', 'pv.recover', 'pv.no-cross', 'pv.step-size', 'st.length'];
     const onTheSpot = stepping([...early, 0.02], [...late, 0.02]);

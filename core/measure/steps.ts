@@ -1,7 +1,7 @@
-import { bodySides, otherSideOf, type BodySide } from '../body/index.ts';
+import { type BodySide, bodySides, otherSideOf, pointsOf } from '../body/index.ts';
 import { across, type Technique, type TechniqueId, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
-import { instants, middle } from './geometry.ts';
+import { instants, middle, mostOf, whenGone, whenMost } from './geometry.ts';
 import { isStep, rearOf, type Sight } from './sight.ts';
 
 // A step as the picture shows it: across, one to the front or back; along, one to a side. One towards the camera or away from it is not
@@ -40,7 +40,7 @@ interface Step {
 }
 
 const pointsAhead = (sight: Sight, time: Ms): Px =>
-  sight.at(`${sight.lead}Toe`, time)[0] - sight.at(`${sight.lead}Heel`, time)[0];
+  sight.at(pointsOf[sight.lead].Toe, time)[0] - sight.at(pointsOf[sight.lead].Heel, time)[0];
 
 /** The step of a movement of the feet; undefined where it is none, or is not seen. */
 function stepOf(sight: Sight): Step | undefined {
@@ -48,7 +48,7 @@ function stepOf(sight: Sight): Step | undefined {
   if (!sight.steps) return undefined;
   const done = sight.contact + stands;
   if (Math.abs(pointsAhead(sight, done) - pointsAhead(sight, ready)) > turned * size.foot) return undefined;
-  const place = (side: BodySide, time: Ms): Px => sight.at(`${side}Toe`, time)[0];
+  const place = (side: BodySide, time: Ms): Px => sight.at(pointsOf[side].Toe, time)[0];
   const way = bodySides.reduce((sum, side) => sum + place(side, done) - place(side, ready), 0) / bodySides.length;
   if (!(Math.abs(way) >= shortest * size.torso)) return undefined;
   const towards = Math.sign(way);
@@ -82,16 +82,50 @@ export function stepLength(sight: Sight): Ratio | undefined {
 export function stanceLength(sight: Sight): Ratio | undefined {
   const step = stepOf(sight);
   if (!step) return undefined;
-  const [left, right] = bodySides.map((side) => sight.at(`${side}Ankle`, step.done)[0]);
+  const [left, right] = bodySides.map((side) => sight.at(pointsOf[side].Ankle, step.done)[0]);
   return Math.abs(left! - right!) / sight.size.torso;
 }
 /** The closest that the feet come on their way, of how far apart they stood; below nought where they cross. */
 export function feetGap(sight: Sight): Ratio | undefined {
   const step = stepOf(sight);
   if (!step) return undefined;
-  const gap = (time: Ms): Px => sight.at(`${sight.lead}Ankle`, time)[0] - sight.at(`${rearOf(sight)}Ankle`, time)[0];
+  const gap = (time: Ms): Px => sight.at(pointsOf[sight.lead].Ankle, time)[0] - sight.at(pointsOf[rearOf(sight)].Ankle, time)[0];
   const base = gap(sight.ready);
   return Math.min(...instants(sight.launch, step.done).map((time) => gap(time) / base));
+}
+
+/** Toes or a heel are down when they are left with so much of how high they were lifted. */
+const leftOfLift: Ratio = 0.3;
+/** How long after the ball of the foot that goes first its heel is down. */
+export function heelToe(sight: Sight): Ms | undefined {
+  const step = stepOf(sight);
+  if (!step) return undefined;
+  const down = (part: 'Heel' | 'Toe'): Ms => {
+    const lifted = (time: Ms): Px =>
+      sight.at(pointsOf[step.first][part], time)[1] - sight.at(pointsOf[step.first][part], step.done)[1];
+    const highest = whenMost(sight.launch, step.done, lifted);
+    const left = leftOfLift * lifted(highest);
+    return instants(highest, step.done).find((time) => lifted(time) <= left) ?? step.done;
+  };
+  return down('Heel') - down('Toe');
+}
+
+/** A foot that steps with a fist goes at least so far, in trunks, within these times of its launch and its contact. */
+const [stepWithFist, steppedBefore, steppedAfter]: readonly [Ratio, Ms, Ms] = [0.06, 150, 180];
+/** A foot is down when it has gone so much of its way: what is left it takes to come to rest. */
+const isDown: Ratio = 0.8;
+/** When the lead foot is down that steps with a fist; undefined where none steps. */
+export function footDown(sight: Sight): Ms | undefined {
+  const [from, to] = [sight.launch - steppedBefore, sight.contact + steppedAfter];
+  const place = (time: Ms): Px => sight.at(pointsOf[sight.lead].Toe, time)[0];
+  const stood = place(from);
+  const gone = (time: Ms): Px => place(time) - stood;
+  return mostOf(from, to, gone) > stepWithFist * sight.size.torso ? whenGone(isDown, from, to, gone) : undefined;
+}
+/** How long after the fist that is. */
+export function footHand(sight: Sight): Ms | undefined {
+  const down = footDown(sight);
+  return down === undefined ? undefined : down - sight.contact;
 }
 
 /** Before a kick the leads change places in this part of the time that the kick takes out. */
@@ -105,7 +139,7 @@ export function switchDrift(sight: Sight): Ratio {
 /** By how much of the base the foot that stood behind is in front once the leads have changed places. */
 export function leadOrder(sight: Sight): Ratio {
   const ahead = (side: BodySide, other: BodySide, time: Ms): Px =>
-    sight.at(`${side}Ankle`, time)[0] - sight.at(`${other}Ankle`, time)[0];
+    sight.at(pointsOf[side].Ankle, time)[0] - sight.at(pointsOf[other].Ankle, time)[0];
   const [lead, rear] = [sight.lead, rearOf(sight)];
   return ahead(rear, lead, sight.contact) / ahead(lead, rear, sight.ready);
 }

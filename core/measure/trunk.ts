@@ -1,4 +1,4 @@
-import type { Degrees, Ratio } from '../units.ts';
+import type { Degrees, Ms, Ratio } from '../units.ts';
 import { leanOf, middle, middleOf } from './geometry.ts';
 import type { Sight, Spot } from './sight.ts';
 
@@ -38,8 +38,8 @@ export const hipTravel = (sight: Sight): Ratio =>
 
 /** A face is about so wide as a share of the head's height from chin to crown. */
 const widthOfHead: Ratio = 0.68;
-/** How far the nose is off the middle of the feet, as they stood before anything began, in widths of the head. */
-const headOffset = (sight: Sight, time: number): Ratio =>
-  Math.abs(sight.at('nose', time)[0] - middle(sight, 'Ankle', sight.ready)[0]) / (sight.size.head * widthOfHead);
+/** How far the nose is off the middle of the feet, in widths of the head. @param stood when these stood there: before anything began */
+export const headOffset = (sight: Sight, time: Ms, stood: Ms = sight.ready): Ratio =>
+  Math.abs(sight.at('nose', time)[0] - middle(sight, 'Ankle', stood)[0]) / (sight.size.head * widthOfHead);
 export const headOffAtContact = (sight: Sight): Ratio => headOffset(sight, sight.contact);
 export const headOffAtLaunch = (sight: Sight): Ratio => headOffset(sight, sight.launch);

@@ -1,6 +1,6 @@
-import type { BodySide } from '../body/index.ts';
+import { pointsOf, type BodySide } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
-import { between, degrees, instants, middle } from './geometry.ts';
+import { between, degrees, instants, middle, whenGone } from './geometry.ts';
 import { rearOf, type Sight, type Spot } from './sight.ts';
 
 // Turns about the upright, seen from across: of a line whose true length is known, the picture shows the part that points ahead. Which
@@ -10,7 +10,7 @@ const share = (part: Px, whole: Px): Ratio => Math.max(-1, Math.min(1, part / wh
 
 /** Where the toes of a foot point: 0° at the target, 90° aside, 180° back. */
 function footHeading(sight: Sight, side: BodySide, time: Ms): Degrees {
-  const [heel, toe] = [sight.at(`${side}Heel`, time), sight.at(`${side}Toe`, time)];
+  const [heel, toe] = [sight.at(pointsOf[side].Heel, time), sight.at(pointsOf[side].Toe, time)];
   return Math.acos(share(toe[0] - heel[0], sight.size.foot)) * degrees;
 }
 /** Of the rear foot, before anything begins. */
@@ -29,33 +29,40 @@ const windsUp: Ms = 160;
 export function shoulderTurn(sight: Sight): Degrees {
   const { striking, idle, size, launch, contact } = sight;
   const turns = instants(launch - windsUp, contact).map((time) => {
-    const ahead = sight.at(`${striking}Shoulder`, time)[0] - sight.at(`${idle}Shoulder`, time)[0];
+    const ahead = sight.at(pointsOf[striking].Shoulder, time)[0] - sight.at(pointsOf[idle].Shoulder, time)[0];
     return Math.asin(share(ahead, size.shoulderWidth)) * degrees;
   });
   return Math.max(...turns) - Math.min(...turns);
 }
 
-/** A lag is looked for from a little before the launch. */
-const beforeLaunch: Ms = 40;
-/** When something has gone half of the furthest that it goes. */
-function halfWay(from: Ms, to: Ms, gone: (time: Ms) => number): Ms {
-  const times = instants(from, to);
-  const all = times.map(gone);
-  const half = Math.max(...all) / 2;
-  return times[all.findIndex((value) => value >= half)] ?? to;
-}
+/** A lag is looked for from a little before the launch, until what comes late has come. */
+const [beforeLaunch, settled]: readonly [Ms, Ms] = [40, 200];
+/** A moment half way neither jumps as a peak of speed does, nor minds a step that is taken meanwhile. */
+const half: Ratio = 0.5;
 /** From half of the rear elbow's way to half of the rear foot's turn: a knee points where its foot points. */
 export function kneeElbowLag(sight: Sight): Ms {
   const rear = rearOf(sight);
   const from = sight.launch - beforeLaunch;
   const elbow = (time: Ms): Spot => {
-    const [place, hip] = [sight.at(`${rear}Elbow`, time), middle(sight, 'Hip', time)];
+    const [place, hip] = [sight.at(pointsOf[rear].Elbow, time), middle(sight, 'Hip', time)];
     return [place[0] - hip[0], place[1] - hip[1]];
   };
   const stood = elbow(from);
   const pointed = footHeading(sight, rear, from);
   return (
-    halfWay(from, sight.contact + 200, (time) => Math.abs(footHeading(sight, rear, time) - pointed)) -
-    halfWay(from, sight.contact, (time) => between(elbow(time), stood))
+    whenGone(half, from, sight.contact + settled, (time) => Math.abs(footHeading(sight, rear, time) - pointed)) -
+    whenGone(half, from, sight.contact, (time) => between(elbow(time), stood))
+  );
+}
+/** From half of the fist's way, seen from the hips, to half of the turn that brings the striking hip ahead. */
+export function hipFistLag(sight: Sight): Ms {
+  const { striking, idle } = sight;
+  const from = sight.launch - windsUp;
+  const hip = (time: Ms): Px => sight.at(pointsOf[striking].Hip, time)[0] - sight.at(pointsOf[idle].Hip, time)[0];
+  const fist = (time: Ms): Px => sight.at(pointsOf[striking].Wrist, time)[0] - middle(sight, 'Hip', time)[0];
+  const [hipStood, fistStood] = [hip(from), fist(from)];
+  return (
+    whenGone(half, from, sight.contact + settled, (time) => hip(time) - hipStood) -
+    whenGone(half, from, sight.contact, (time) => fist(time) - fistStood)
   );
 }

@@ -38,7 +38,7 @@ describe('what is measured at the bench', () => {
     await until(() => measured.measureOf.value(checkpoint('st.lean')) !== undefined);
     expect(measured.measureOf.value(checkpoint('st.lean'))!.value).to.be.a('number');
     expect(measured.readFor('st.lean')!.points).to.have.members(['leftHip', 'rightHip', 'leftShoulder', 'rightShoulder']);
-    expect(measured.readFor('sm.hip-stop')).to.equal(undefined);
+    expect(measured.readFor('sm.fist')).to.equal(undefined);
     scope.stop();
   });
 
