@@ -97,6 +97,7 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
   'sm.range': (one) => (isKick(one) ? legReach(one) : striking.reachUse(one)),
   'sm.rotation': striking.shoulderTurn,
   'sm.hip-stop': striking.hipFistLag,
+  'sm.target': striking.landingHeight,
   'sm.snap': striking.trueSnapRatio,
   'sm.through': striking.dwell,
   'sm.hook-angle': striking.elbowAngle,

@@ -1,6 +1,7 @@
 import type { Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
 import { jointAngle } from '../body/skeleton.ts';
+import { meetingPoint } from '../motion/plan/kick.ts';
 import type { ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
 import {
   balance,
@@ -178,3 +179,9 @@ export const fistElbow = (seen: Seen): number =>
   (wrist(seen, seen.landed).y - seen.landed[`${seen.striking}Elbow`].y) / forearm(seen.landed, seen.striking);
 export const hipTravel = ({ at, landed, part }: Seen): number =>
   (middle(landed, 'Hip').z - middle(at(part.launch), 'Hip').z) / torso(landed);
+/** How high it lands over the hips as they stood, in trunks. */
+export function landingHeight({ landed, part, ready, striking }: Seen): number {
+  const { model } = part;
+  const point = model.kind === 'kick' ? meetingPoint({ joints: landed }, striking, model) : landed[`${striking}Knuckles`];
+  return (point.y - middle(ready, 'Hip').y) / torso(ready);
+}
