@@ -1,6 +1,7 @@
 import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
+import { verdictIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
-import { asShipped, figuresOf, isHeld, ratesOf, toldOf, trialsOf, type Figure, type Told } from './measures.ts';
+import { asShipped, figuresOf, isHeld, isTrusted, ratesOf, toldOf, trialsOf, type Figure, type Told } from './measures.ts';
 import { films, followed } from './followed-films.ts';
 import { bothPasses, secondTrialsOf } from './second-pass.ts';
 import { figuresOfDecided } from './decided.ts';
@@ -77,6 +78,32 @@ describe('measures by points, on people that no trial has seen', function () {
       expect(figure.why).to.equal(undefined);
       expect(figure.parted, seen).to.be.at.least(0.95);
     }
+  });
+
+  it('a foot that lands late, a base that is slow, a head that does not leave and a blow below the belt are told', () => {
+    for (const [checkpoint, seen] of [
+      ['pv.sync', 'near'],
+      ['ex.reset', 'far'],
+      ['ex.reset', 'near'],
+      ['ex.move', 'along'],
+      ['sm.target', 'leg far'],
+    ] as const) {
+      const figure = figures.find((one) => one.checkpoint === checkpoint && one.seen === seen)!;
+      expect(figure.why, `${checkpoint} ${seen}`).to.equal(undefined);
+      expect(figure.parted, `${checkpoint} ${seen}`).to.be.at.least(0.85);
+    }
+  });
+
+  it('what the model makes up, as hips that turn with every fist and wrists that are straight, is not told', () => {
+    for (const checkpoint of ['sm.hip-stop', 'sm.wrist', 'pv.lead-turn'])
+      for (const figure of figures.filter((one) => one.checkpoint === checkpoint))
+        expect(figure.why, `${checkpoint} ${figure.seen}`).to.be.a('string');
+  });
+
+  it('what nobody does wrong in any film is not told, however small its spread', () => {
+    const chins = strikes.filter(({ checkpoint, seen }) => checkpoint === 'st.chin' && seen === 'near');
+    const onlyClean = chins.filter(({ band, truth }) => verdictIn(band!, truth) === 'clean');
+    expect([isTrusted(chins), isTrusted(onlyClean)]).to.deep.equal([true, false]);
   });
 
   it('rates by measures alone keep their interval', () => {

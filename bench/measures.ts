@@ -111,13 +111,22 @@ const rounded = (value: number): number => Number(value.toPrecision(3));
 export const trialFor = (group: readonly Told[]): Trial | undefined =>
   trialFrom(group.map(({ film, raw, truth }) => ({ person: personOf(film), error: raw.value - truth, doubt: raw.doubt })));
 
-/** How well faulty and clean strikes part by what was measured: 1 wholly, 0.5 not at all. */
+/**
+ * So many strikes at the least have to be faulty, and so many clean: a model that has seen mostly ordinary bodies makes up what is
+ * ordinary, and of what nobody does wrong that looks like measuring.
+ */
+const leastOfEach = 2;
+/**
+ * How well faulty and clean strikes part by what was measured: 1 wholly, 0.5 not at all. Where too few are faulty, those that are one to
+ * watch count with them; undefined where these are too few as well.
+ */
 function partedBy(group: readonly Told[], values: readonly number[]): number | undefined {
-  const of = (verdict: string): number[] =>
-    values.filter((_, place) => group[place]!.band && verdictIn(group[place]!.band, group[place]!.truth) === verdict);
-  const [faulty, clean] = [of('fault'), of('clean')];
-  if (faulty.length === 0 || clean.length === 0) return undefined;
-  const wins = faulty.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0)));
+  const of = (...verdicts: readonly string[]): number[] =>
+    values.filter((_, place) => group[place]!.band && verdicts.includes(verdictIn(group[place]!.band, group[place]!.truth)));
+  const [fault, clean] = [of('fault'), of('clean')];
+  const amiss = fault.length >= leastOfEach ? fault : of('watch', 'fault');
+  if (Math.min(amiss.length, clean.length) < leastOfEach) return undefined;
+  const wins = amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0)));
   const above = mean(wins)!;
   return Math.max(above, 1 - above);
 }
@@ -155,7 +164,9 @@ function notToBeTrusted(group: readonly Told[]): string | undefined {
   const told = heldBack(group);
   if ((within(told, 1.96) ?? 0) < leastWithin) return 'its doubt does not hold for others';
   if ((rightOf(proposalsOf(told)) ?? 1) < leastRight) return 'too many proposals are wrong';
-  if ((partedBy(told, valuesOf(told)) ?? 1) < leastParted) return 'it hardly parts faulty from clean';
+  const parted = partedBy(told, valuesOf(told));
+  if (parted === undefined) return 'too few were amiss, or clean';
+  if (parted < leastParted) return 'it hardly parts faulty from clean';
   const widths = told.flatMap(({ band }) => (band ? [widthOf(band)] : []));
   const doubt = mean(told, ({ measured }) => measured.doubt)!;
   return widths.length > 0 && doubt > mostOfBand * mean(widths)! ? 'its doubt is as wide as its band' : undefined;

@@ -1,9 +1,16 @@
 import { figuresOf, grouped, rowOf, tellsMore, trialsOf, type Figure, type Told } from './measures.ts';
 import { number, percent, printTable } from './table.ts';
 
-/** What is shipped of a second pass: trials of what it tells better than the first one. */
+const idOf = (one: Told): string => `${rowOf(one)} ${one.film} ${one.strike}`;
+/** What the first pass tells of the strikes that the second one has looked at: held against others it would be films that are compared. */
+function alikeIn(first: readonly Told[], second: readonly Told[]): Told[] {
+  const looked = new Set(second.map(idOf));
+  return first.filter((one) => looked.has(idOf(one)));
+}
+
+/** What is shipped of a second pass: trials of what it tells better than the first one of the same strikes. */
 export function secondTrialsOf(first: readonly Told[], second: readonly Told[]): ReturnType<typeof trialsOf> {
-  const firstGroups = grouped(first);
+  const firstGroups = grouped(alikeIn(first, second));
   const better = [...grouped(second)].flatMap(([row, group]) => (tellsMore(group, firstGroups.get(row) ?? []) ? group : []));
   return trialsOf(better);
 }
@@ -16,10 +23,8 @@ export interface BothPasses {
   told: boolean;
 }
 export function bothPasses(first: readonly Told[], second: readonly Told[]): BothPasses[] {
-  const idOf = (one: Told): string => `${rowOf(one)} ${one.film} ${one.strike}`;
-  const looked = new Set(second.map(idOf));
   const shipped = secondTrialsOf(first, second);
-  const alike = new Map(figuresOf(first.filter((one) => looked.has(idOf(one)))).map((one) => [rowOf(one), one]));
+  const alike = new Map(figuresOf(alikeIn(first, second)).map((one) => [rowOf(one), one]));
   return figuresOf(second).flatMap((one) => {
     const other = alike.get(rowOf(one));
     const told = shipped[one.checkpoint]?.[one.seen] !== undefined;
