@@ -1,4 +1,4 @@
-import { figuresOf, grouped, rowOf, tellsMore, trialsOf, type Figure, type Told } from './measures.ts';
+import { figuresOf, grouped, isTrusted, rowOf, tellsMore, trialsOf, type Figure, type Told } from './measures.ts';
 import { number, percent, printTable } from './table.ts';
 
 const idOf = (one: Told): string => `${rowOf(one)} ${one.film} ${one.strike}`;
@@ -8,10 +8,15 @@ function alikeIn(first: readonly Told[], second: readonly Told[]): Told[] {
   return first.filter((one) => looked.has(idOf(one)));
 }
 
-/** What is shipped of a second pass: trials of what it tells better than the first one of the same strikes. */
+/**
+ * What is shipped of a second pass: trials of what it tells better than the first one of the same strikes. It has looked at fewer films,
+ * and at fewer faults: of what the first one makes up it is not taken to be right.
+ */
 export function secondTrialsOf(first: readonly Told[], second: readonly Told[]): ReturnType<typeof trialsOf> {
-  const firstGroups = grouped(alikeIn(first, second));
-  const better = [...grouped(second)].flatMap(([row, group]) => (tellsMore(group, firstGroups.get(row) ?? []) ? group : []));
+  const [all, alike] = [grouped(first), grouped(alikeIn(first, second))];
+  const better = [...grouped(second)].flatMap(([row, group]) =>
+    isTrusted(all.get(row) ?? []) && tellsMore(group, alike.get(row) ?? []) ? group : [],
+  );
   return trialsOf(better);
 }
 
@@ -19,16 +24,20 @@ export function secondTrialsOf(first: readonly Told[], second: readonly Told[]):
 export interface BothPasses {
   first: Figure;
   second: Figure;
-  /** Whether the second one is shipped. */
+  /** Whether the second one is shipped, and why not. */
   told: boolean;
+  why: string | undefined;
 }
 export function bothPasses(first: readonly Told[], second: readonly Told[]): BothPasses[] {
   const shipped = secondTrialsOf(first, second);
+  const all = grouped(first);
   const alike = new Map(figuresOf(alikeIn(first, second)).map((one) => [rowOf(one), one]));
   return figuresOf(second).flatMap((one) => {
     const other = alike.get(rowOf(one));
     const told = shipped[one.checkpoint]?.[one.seen] !== undefined;
-    return other && one.doubt !== undefined ? [{ first: other, second: one, told }] : [];
+    const better = isTrusted(all.get(rowOf(one)) ?? []) ? 'no better' : 'the first pass does not tell it';
+    const why = told ? undefined : (one.why ?? better);
+    return other && one.doubt !== undefined ? [{ first: other, second: one, told, why }] : [];
   });
 }
 
@@ -40,10 +49,10 @@ export function benchSecondPass(first: readonly Told[], second: readonly Told[])
       ...['checkpoint', 'from', 'strikes', 'spread', 'second', 'doubt', 'second', 'in 68%', 'in 95%', 'AUC', 'second'],
       ...['proposed', 'right', 'second', 'right', 'told'],
     ],
-    bothPasses(first, second).map(({ first: one, second: other, told }) => [
+    bothPasses(first, second).map(({ first: one, second: other, why }) => [
       ...[other.checkpoint, other.seen, other.strikes, number(one.spread), number(other.spread), number(one.doubt)],
       ...[number(other.doubt), percent(other.within68), percent(other.within95), number(one.parted), number(other.parted)],
-      ...[one.proposals, one.right, other.proposals, other.right, told ? 'yes' : (other.why ?? 'no better')],
+      ...[one.proposals, one.right, other.proposals, other.right, why ?? 'yes'],
     ]),
   );
 }

@@ -3,7 +3,6 @@ import type { KeptTrial, Seen } from './seen.ts';
 
 /** What trials say of measures by the points of a second pass, where it tells more than the first. Written by `bin/bench measures --write`. */
 export const secondTrials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTrial>>>> = {
-  'gd.cover': { near: [0.184, 0.0707, 0.00512, 78, 5, 'steady'] },
   'gd.return-line': { near: [-0.023, 0.0333, 0.0506, 89, 5, 'steadier'] },
   'kk.upright': { 'leg far': [-3.62, 1.25, 3.29, 61, 6, 'found'] },
   'st.chin': { far: [-2.63, 1.75, 2.71, 58, 4, 'steadiest'], near: [-4.65, 2.97, 1.88, 89, 5, 'steadiest'] },
