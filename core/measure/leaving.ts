@@ -1,6 +1,6 @@
 import { bodySides, pointsOf } from '../body/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
-import { chin } from './geometry.ts';
+import { between, chin, middle } from './geometry.ts';
 import { headOffset } from './trunk.ts';
 import type { Sight, Spot } from './sight.ts';
 
@@ -54,18 +54,21 @@ export function backInBase(sight: Sight): Ms | undefined {
 const offLine: Ratio = 0.5;
 /** Until a strike is over it takes this after it is home: heads move with it. */
 const over: Ms = 160;
-/** Whoever has not left by then stays. */
-const longEnough: Ms = 1000;
 /** When the head has left the line on which it struck; undefined where it stays there as long as a strike is looked at. */
 export function hasLeft(sight: Sight): Ms | undefined {
   const { contact, home, until } = sight;
   for (let time = home + over; time <= until; time += tick) if (headOffset(sight, time, contact) >= offLine) return time;
   return undefined;
 }
-/** From contact until then. Whoever stays is measured as long as that, if they are in the picture and the film goes on until then. */
+/** Whoever has not left by then stays, unless the feet have gone so far, in trunks: towards the camera or away, the head stays on its line. */
+const [longEnough, feetMayGo]: readonly [Ms, Ratio] = [1000, 0.15];
+function stays(sight: Sight): boolean {
+  const { contact, until, size } = sight;
+  const feet = (time: Ms): Spot => middle(sight, 'Ankle', time);
+  return until - contact > longEnough && between(feet(contact), feet(contact + longEnough)) <= feetMayGo * size.torso;
+}
+/** From contact until then. Whoever stays is measured as long as a strike is looked at. */
 export function exitTime(sight: Sight): Ms | undefined {
-  const { contact, until } = sight;
-  const stays = until - contact > longEnough && !Number.isNaN(headOffset(sight, until, contact)) ? until : undefined;
-  const left = hasLeft(sight) ?? stays;
-  return left === undefined ? undefined : left - contact;
+  const left = hasLeft(sight) ?? (stays(sight) ? sight.until : undefined);
+  return left === undefined ? undefined : left - sight.contact;
 }

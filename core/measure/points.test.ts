@@ -276,6 +276,9 @@ describe('measures from points', () => {
       expect(read('ex.move', leaving(from), 'jab', 'front')).to.be.closeTo(ofContact(from + 1), 30);
     const stays = facing(() => undefined);
     expect(read('ex.move', stays, 'jab', 'front'), 'as long as is looked').to.be.closeTo(ofContact(159), 30);
+    // Straight back from the camera the feet come up in the picture, and the head stays on its line.
+    const back = facing((name, frame) => (/Ankle|Heel|Toe/.test(name) ? [0, 0.3 * between(frame, 100, 120)] : undefined));
+    expect(readOf('ex.move', back, 'jab', 'front'), 'out of range').to.equal(undefined);
     const rising = facing((name, frame) => (name === 'rightAnkle' ? [-0.5 * out(frame), 1.0 * out(frame)] : undefined));
     expect(read('kk.path', rising, 'rear-round', 'front')).to.be.closeTo((Math.atan2(1, 0.5) * 180) / Math.PI, 3);
   });
