@@ -94,6 +94,11 @@ describe('measures by points, on people that no trial has seen', function () {
     }
   });
 
+  it('where the weight is counts as parted whichever side of its band it leaves', () => {
+    for (const seen of ['near', 'far'])
+      expect(figures.find((one) => one.checkpoint === 'st.balance' && one.seen === seen)!.parted, seen).to.be.at.least(0.95);
+  });
+
   it('what the model makes up, as hips that turn with every fist and wrists that are straight, is not told', () => {
     for (const checkpoint of ['sm.hip-stop', 'sm.wrist', 'pv.lead-turn'])
       for (const figure of figures.filter((one) => one.checkpoint === checkpoint))

@@ -122,14 +122,17 @@ const leastOfEach = 2;
  */
 function partedBy(group: readonly Told[], values: readonly number[]): number | undefined {
   const of = (...verdicts: readonly string[]): number[] =>
-    values.filter((_, place) => group[place]!.band && verdicts.includes(verdictIn(group[place]!.band, group[place]!.truth)));
+    group.flatMap(({ band, truth }, place) =>
+      band && verdicts.includes(verdictIn(band, truth)) ? [beyond(band, values[place]!)] : [],
+    );
   const [fault, clean] = [of('fault'), of('clean')];
   const amiss = fault.length >= leastOfEach ? fault : of('watch', 'fault');
   if (Math.min(amiss.length, clean.length) < leastOfEach) return undefined;
-  const wins = amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0)));
-  const above = mean(wins)!;
-  return Math.max(above, 1 - above);
+  return mean(amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0))))!;
 }
+/** How far a value lies beyond what is clean, on whichever side; within it the less the further it is from both ends. */
+const beyond = ({ clean: [from, to] }: Band, value: number): number =>
+  Math.max(from === null ? -Infinity : from - value, to === null ? -Infinity : value - to);
 
 /** Each person's strikes, measured by what the trials of all others say. */
 export function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
