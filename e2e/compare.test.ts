@@ -119,7 +119,7 @@ describe('two strikes held against each other', function () {
     const drawn = page.getByRole('img', { name: 'A drawn body' });
     await drawn.waitFor();
     await soon(async () => expect(await both(page).count()).to.equal(1));
-    await page.getByLabel('What differs').getByText('Soft knees').waitFor();
+    await page.getByLabel('What differs').getByText('Chin down').waitFor();
     expect(await page.getByRole('button', { name: 'Change places' }).isDisabled()).to.equal(true);
     await press(page, 'u');
     await soon(async () => expect(await drawn.getAttribute('data-frame')).to.equal('18'));

@@ -36,11 +36,19 @@ const armGoesAlong: readonly Thrown[] = [
 ];
 const isHabit = (technique: Thrown, id: string): boolean => id === 'gd.kick-hand' && armGoesAlong.includes(technique);
 
+/** Only hands are aimed in the simulation: a leg lands where it comes to, and a series at more than one height. */
+const aimed = faultModels.filter(({ checkpoint }) => checkpoint === 'sm.target').flatMap(({ of }) => of);
+const landsAnyhow = (technique: Thrown, id: string): boolean => id === 'sm.target' && !aimed.includes(technique);
+
 function rowsOf(technique: Thrown): ChecklistRow[] {
   const rows = checklistFor(shippedCatalogue, technique, { school: usualSchool, view: 'quarter' });
   return rows.filter(
     ({ checkpoint: { id, measure }, band }) =>
-      isMeasureId(measure) && band && !isHabit(technique, id) && (isHeld(usualStation(technique)) || !needsPartner.includes(id)),
+      isMeasureId(measure) &&
+      band &&
+      !isHabit(technique, id) &&
+      !landsAnyhow(technique, id) &&
+      (isHeld(usualStation(technique)) || !needsPartner.includes(id)),
   );
 }
 

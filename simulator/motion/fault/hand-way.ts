@@ -155,7 +155,8 @@ export const handWayFaults: readonly FaultModel[] = [
   {
     id: 'lands-below-the-belt',
     checkpoint: 'sm.target',
-    of: [...uppercuts, ...bodyHooks, 'rising-body-hook'],
+    // The rear arm does not come down so far on its way up.
+    of: ['lead-uppercut', ...bodyHooks, 'rising-body-hook'],
     reshapeHand: (model, strength) => ({ ...model, contactHeight: model.contactHeight - 0.24 * strength }),
     alsoShows: [
       'st.lean',
