@@ -9,7 +9,7 @@ import { figuresOfMoments, figuresOfSeenContacts } from './moments.ts';
 import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {
-  this.timeout(120_000);
+  this.timeout(300_000);
   let strikes: Told[];
   let again: Told[];
   let figures: Figure[];
