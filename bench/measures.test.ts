@@ -30,7 +30,7 @@ describe('measures by points, on people that no trial has seen', function () {
   });
 
   it('a second pass decides many more of the same strikes, whether the hand fell among them, and hardly one is wrong', () => {
-    const told = bothPasses(strikes, again).filter((one) => one.told);
+    const told = bothPasses(strikes, again).filter(({ why }) => why === undefined);
     const fell = told.find(({ second }) => second.checkpoint === 'gd.return-line')!;
     expect(fell.second.proposals).to.be.above(2 * fell.first.proposals);
     const sum = (of: (one: Figure) => number): number => told.reduce((all, { second }) => all + of(second), 0);

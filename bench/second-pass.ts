@@ -24,8 +24,7 @@ export function secondTrialsOf(first: readonly Told[], second: readonly Told[]):
 export interface BothPasses {
   first: Figure;
   second: Figure;
-  /** Whether the second one is shipped, and why not. */
-  told: boolean;
+  /** Why the second one is not shipped; undefined when it is. */
   why: string | undefined;
 }
 export function bothPasses(first: readonly Told[], second: readonly Told[]): BothPasses[] {
@@ -34,10 +33,9 @@ export function bothPasses(first: readonly Told[], second: readonly Told[]): Bot
   const alike = new Map(figuresOf(alikeIn(first, second)).map((one) => [rowOf(one), one]));
   return figuresOf(second).flatMap((one) => {
     const other = alike.get(rowOf(one));
-    const told = shipped[one.checkpoint]?.[one.seen] !== undefined;
     const better = isTrusted(all.get(rowOf(one)) ?? []) ? 'no better' : 'the first pass does not tell it';
-    const why = told ? undefined : (one.why ?? better);
-    return other && one.doubt !== undefined ? [{ first: other, second: one, told, why }] : [];
+    const why = shipped[one.checkpoint]?.[one.seen] ? undefined : (one.why ?? better);
+    return other && one.doubt !== undefined ? [{ first: other, second: one, why }] : [];
   });
 }
 

@@ -9,7 +9,6 @@ import { drawnIn, fixedFor } from './schools/fixed-faults.ts';
 import { effectsOf, usualSchool, type School } from './schools/school.ts';
 import type { ChoiceEffects } from './schools/switch.ts';
 import { footLaneRule, type MatchUp } from './stance.ts';
-import { bandOfZones } from './target-zones.ts';
 import { checkpointLists, type TechniqueId } from './technique.ts';
 import { viewNames, type View } from './view.ts';
 
@@ -130,8 +129,9 @@ function bandFor(
 ): Pick<ChecklistRow, 'band' | 'bandBy'> {
   const school = bySchool.find(({ band }) => band)?.band;
   const { bands, zones } = techniqueIn(catalogue, technique);
-  const own = bands[row.checkpointId] ?? (measure === 'target-height' ? bandOfZones(zones) : undefined);
-  const usual = isMeasureId(measure) ? measures[measure].band : undefined;
+  const measured = isMeasureId(measure) ? measures[measure] : undefined;
+  const own = bands[row.checkpointId] ?? measured?.bandByZones?.(zones);
+  const usual = measured?.band;
   if (row.band) return { band: row.band, bandBy: 'club' };
   if (school) return { band: school, bandBy: 'school' };
   if (own) return { band: own, bandBy: 'technique' };

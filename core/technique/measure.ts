@@ -1,4 +1,5 @@
 import type { Band, Span } from './band.ts';
+import { bandOfZones, type TargetZone } from './target-zones.ts';
 
 /** What a measure is told in. Ratios of lengths are in lengths of the torso or of the body, as each measure says. */
 export type MeasureUnit = 'ratio' | 'degrees' | 'milliseconds';
@@ -13,6 +14,8 @@ export interface Measure {
   from: 'moments' | 'pins' | 'track' | 'sound';
   /** None where every technique has its own. */
   band?: Band;
+  /** The band of a technique that has none of its own, by where it may land. */
+  bandByZones?: (zones: readonly TargetZone[]) => Band | undefined;
 }
 
 /**
@@ -209,8 +212,13 @@ const table = {
   },
   'shoulder-turn': { name: 'Shoulder turn', unit: 'degrees', of: 'launch to contact', from: 'pins' },
   'foot-lane': { name: 'Foot lane', unit: 'ratio', of: 'foot, outside of the partner’s lead foot', from: 'pins' },
-  // Each technique has the band of the zones in which it may land.
-  'target-height': { name: 'Landing height', unit: 'ratio', of: 'torso, over the own hips as they stood', from: 'pins' },
+  'target-height': {
+    name: 'Landing height',
+    unit: 'ratio',
+    of: 'torso, over the own hips as they stood',
+    from: 'pins',
+    bandByZones: bandOfZones,
+  },
   'head-offset': { name: 'Head off line', unit: 'ratio', of: 'head width', from: 'pins', band: atLeast(0.5, 0.3) },
   'legs-share': { name: 'Legs’ share', unit: 'ratio', of: 'fall of the head', from: 'pins', band: atLeast(0.6, 0.4) },
   'shin-path': { name: 'Shin path', unit: 'degrees', of: 'shin from level, on its way in', from: 'track' },
