@@ -1,7 +1,7 @@
 import { checkpointIn, picturesOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { everythingThrown, isSeries, partsOf } from './motion/technique/thrown.ts';
 import { areaRound } from './still-areas.ts';
@@ -14,6 +14,14 @@ describe('reference stills', () => {
       expect(existsSync(path), `${still.folder}/${still.name}: bin/simulate stills makes it`).to.equal(true);
       expect(statSync(path).size, path).to.be.within(1500, 60_000);
     }
+  });
+
+  it('ship, and none that nothing asks for any longer', () => {
+    const wanted = new Set(everyStill().map((still) => pathOf(stillsFolder, still)));
+    const shipped = readdirSync(stillsFolder, { recursive: true, withFileTypes: true })
+      .filter((file) => file.isFile())
+      .map(({ path, name }) => join(path, name));
+    expect(shipped.filter((path) => !wanted.has(path))).to.deep.equal([]);
   });
 
   for (const technique of [...everythingThrown, 'holding' as const]) {
