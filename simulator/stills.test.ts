@@ -20,7 +20,7 @@ describe('reference stills', () => {
     const wanted = new Set(everyStill().map((still) => pathOf(stillsFolder, still)));
     const shipped = readdirSync(stillsFolder, { recursive: true, withFileTypes: true })
       .filter((file) => file.isFile())
-      .map(({ path, name }) => join(path, name));
+      .map(({ parentPath, name }) => join(parentPath, name));
     expect(shipped.filter((path) => !wanted.has(path))).to.deep.equal([]);
   });
 

@@ -14,6 +14,7 @@ export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = 
     film: { id: `film-${++films}`, view, steps: [] },
     session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
     playable: { timeline },
+    bodies: {},
     corrections: [],
     answers: [],
     catalogue: shippedCatalogue,

@@ -3,9 +3,11 @@ import type { Counterpart } from '@wax-fist/contract/compare';
 import { fitted, placementOf, strikingPath } from '@wax-fist/core/compare';
 import type { FollowedFilm } from '@wax-fist/core/measure';
 import { moments, type Moment } from '@wax-fist/core/strikes';
+import { messageOf } from '@wax-fist/core/message-of';
 import { watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useNotice } from '../../app/notice-store.ts';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import { useKeys } from '../../app/keys/use-keys.ts';
 import CompareBar from './CompareBar.vue';
@@ -29,6 +31,7 @@ const { first, second, counterparts } = defineProps<{
 }>();
 const route = useRoute();
 const router = useRouter();
+const notice = useNotice();
 const { query } = route;
 
 const lockTold = moments.find((moment) => moment === query.lock) ?? 'contact';
@@ -46,6 +49,12 @@ const keysShown = ref(false);
 
 const films = shallowRef<readonly [FollowedFilm | undefined, FollowedFilm | undefined]>([undefined, undefined]);
 const secondKey = computed(() => second.strike?.strikeId ?? drawnId);
+/** Without a connection both are shown as they were filmed. */
+const followedOf = (side: ComparedSide): Promise<FollowedFilm | undefined> =>
+  side.followed().catch((error: unknown) => {
+    notice.say(words.whereTheyStandIsNotKnown(messageOf(error)));
+    return undefined;
+  });
 /** Who stands where is asked for when both pictures are there: they come sooner alone. */
 const firstShown = ref(false);
 const secondShown = ref<string>();
@@ -54,7 +63,7 @@ watch(
   async ([one, other, ready], before) => {
     if (before[1] !== undefined && before[1] !== other) mirrored.value = undefined;
     if (!ready) return;
-    const both = await Promise.all([one.followed(), other.followed()]);
+    const both = await Promise.all([followedOf(one), followedOf(other)]);
     if (first === one && second === other) films.value = both;
   },
   { immediate: true },

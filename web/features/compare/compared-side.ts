@@ -21,7 +21,7 @@ interface Side {
   /** The checklists by which it is judged. */
   catalogue: Catalogue;
   technique: Technique | undefined;
-  /** The body as it was followed; undefined where it was not. Asked for once. */
+  /** The body as it was followed; undefined where it was not. Asked for once. @throws Refused, Unreachable */
   followed: () => Promise<FollowedFilm | undefined>;
 }
 /** A strike of a film. */
@@ -42,10 +42,14 @@ function followedIn({ film, stance }: ComparedStrike, { timeline }: PlayableFilm
   return track && followedFilm({ timeline, track, picture, view: film.view, stance, widenings });
 }
 
-/** Asks at the first need, and never again. */
+/** Asks at the first need, and again only where that failed. */
 function once<T>(ask: () => Promise<T>): () => Promise<T> {
   let asked: Promise<T> | undefined;
-  return () => (asked ??= ask());
+  return () =>
+    (asked ??= ask().catch((error: unknown) => {
+      asked = undefined;
+      throw error;
+    }));
 }
 
 /** @throws Refused, Unreachable, and Error when its film cannot be shown yet */

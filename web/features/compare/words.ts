@@ -55,6 +55,7 @@ export const compareWords = {
   shinSide: (side: Told) => `${side} shin`,
   footSide: (side: Told) => `${side} foot`,
   thereIsNoDrawingOfThis: 'There is no drawing of this one: it is no single strike, or the club added it.',
+  whereTheyStandIsNotKnown: (error: Told) => `Both as filmed: where they stand did not come. ${error}`,
   theDrawingDidNotCome: (error: Told) => `The drawing did not come: ${error}`,
   theDrawingIsNotWhere: 'The drawing is not where it should be. Load the page again.',
 };

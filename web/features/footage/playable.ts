@@ -1,4 +1,4 @@
-import { filmFileUrl, footageEndpoints, type Film, type ImportStep } from '@wax-fist/contract/footage';
+import { filmFileUrl, footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { unpackTrack, type Track } from '@wax-fist/core/body';
 import { unpackTimeline } from '@wax-fist/core/film';
 import { requestBytes } from '../../app/request.ts';
@@ -13,19 +13,26 @@ export async function playableOf(film: Film): Promise<PlayableFilm> {
   };
 }
 
-type TrackEndpoint = (typeof footageEndpoints)['filmPoints' | 'filmHolderPoints' | 'filmSecondPass'];
+/** What follows bodies in a film, and where its points are. */
+const pointsBy = {
+  pose: footageEndpoints.filmPoints,
+  holder: footageEndpoints.filmHolderPoints,
+  'second-pass': footageEndpoints.filmSecondPass,
+} as const;
+export type FollowingStep = keyof typeof pointsBy;
+/** Where a body was in a film; undefined where nobody was followed, or not yet. @throws Refused, Unreachable */
+export type FetchTrack = (film: Film) => Promise<Track | undefined>;
+
 const trackOf =
-  (by: ImportStep, endpoint: TrackEndpoint) =>
-  async (film: Film): Promise<Track | undefined> =>
-    film.steps.some(({ step, state }) => step === by && (state === 'done' || state === 'working'))
-      ? requestBytes(endpoint, { filmId: film.id }).then(
-          (packed) => (packed.length > 0 ? unpackTrack(0, packed) : undefined),
-          () => undefined,
-        )
-      : undefined;
+  (by: FollowingStep): FetchTrack =>
+  async (film) => {
+    if (!film.steps.some(({ step, state }) => step === by && (state === 'done' || state === 'working'))) return undefined;
+    const packed = await requestBytes(pointsBy[by], { filmId: film.id });
+    return packed.length > 0 ? unpackTrack(0, packed) : undefined;
+  };
 /** Where the body of whoever strikes was in every frame; undefined as long as it was not followed. */
-export const pointsOf = trackOf('pose', footageEndpoints.filmPoints);
+export const pointsOf = trackOf('pose');
 /** The same of whoever holds; undefined where nobody does. */
-export const holderPointsOf = trackOf('holder', footageEndpoints.filmHolderPoints);
+export const holderPointsOf = trackOf('holder');
 /** What a second pass has found round strikes; undefined where it has not looked. */
-export const secondPassOf = trackOf('second-pass', footageEndpoints.filmSecondPass);
+export const secondPassOf = trackOf('second-pass');

@@ -30,7 +30,7 @@ describe('a strike in five stills', () => {
   beforeEach(async () => {
     reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
-    const data = deskData('lead-side', { points: new Promise((resolve) => (arrive = resolve)) });
+    const data = deskData('lead-side', { bodies: { pose: () => new Promise((resolve) => (arrive = resolve)) } });
     Object.assign(data, { stance: 'orthodox' });
     await useReview().open(data.film, 1);
     const player = {

@@ -34,7 +34,7 @@ describe('points that are put right by hand at the bench', () => {
   beforeEach(async () => {
     server = reviewServer();
     useAccount().me = { id: 'a-coach', name: 'A coach', role: 'coach' } as unknown as Account;
-    const data = deskData('lead-side', { points: Promise.resolve(standing()) });
+    const data = deskData('lead-side', { bodies: { pose: () => Promise.resolve(standing()) } });
     Object.assign(data.film, { width, height });
     Object.assign(data, { stance: 'orthodox' });
     await useReview().open(data.film, 1);

@@ -29,7 +29,7 @@ describe('whoever is pointed out at the bench', () => {
     state.film = { ...state.film, steps: [{ step: 'pose', state: step, progress, left: null, reason: null }] } as Film;
   };
   beforeEach(async () => {
-    const data = deskData('lead-side', { points: Promise.resolve(standing()) });
+    const data = deskData('lead-side', { bodies: { pose: () => Promise.resolve(standing()) } });
     Object.assign(data.film, { id: 'a-film', width, height, steps: [] });
     Object.assign(data, { stance: 'orthodox' });
     state = { film: data.film, sent: [], refuses: false };

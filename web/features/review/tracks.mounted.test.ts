@@ -4,6 +4,7 @@ import { expect } from 'chai';
 import { effectScope, type EffectScope } from 'vue';
 import { deskData, standing, until } from '../../test/desk-data.ts';
 import { onFreshPage } from '../../test/mounted.ts';
+import { pointsOf, secondPassOf } from '../footage/playable.ts';
 import { useTracks, type FilmTracks } from './use-tracks.ts';
 
 /** Somebody who stands so many pixels further on. */
@@ -24,6 +25,8 @@ describe('bodies that are still being followed while the bench is open', () => {
   let asked: string[];
   let further: number;
   let isAway: boolean;
+  /** The one file that does not come through. */
+  let lost: string | undefined;
   onFreshPage();
 
   const follows = (...steps: ReturnType<typeof step>[]): void => {
@@ -31,16 +34,16 @@ describe('bodies that are still being followed while the bench is open', () => {
   };
   const times = (what: string): number => asked.filter((one) => one === what).length;
   beforeEach(() => {
-    [asked, further, isAway] = [[], 0, false];
+    [asked, further, isAway, lost] = [[], 0, false, undefined];
     globalThis.fetch = ((url: string) => {
-      if (isAway) return Promise.reject(new TypeError('no connection'));
       const file = url.split('/').at(-1)!;
+      if (isAway || lost === file) return Promise.reject(new TypeError('no connection'));
       asked.push(file);
       return Promise.resolve(
         new Response(file === film.id ? JSON.stringify(film) : (packTrack(standingAt(further)).buffer as ArrayBuffer)),
       );
     }) as typeof globalThis.fetch;
-    const data = deskData('lead-side', { points: Promise.resolve(standingAt(0)), secondPass: Promise.resolve(undefined) });
+    const data = deskData('lead-side', { bodies: { pose: pointsOf, 'second-pass': secondPassOf } });
     film = { ...data.film, id: 'a-film' };
     follows(step('pose', 'working', 0.2), step('second-pass', 'waiting', 0));
     scope = effectScope();
@@ -54,10 +57,10 @@ describe('bodies that are still being followed while the bench is open', () => {
     further = 10;
     follows(step('pose', 'working', 0.25), step('second-pass', 'waiting', 0));
     await until(() => times('a-film') > 2);
-    expect(times('points'), 'a twentieth more').to.equal(0);
+    expect(times('points'), 'a twentieth more').to.equal(1);
     follows(step('pose', 'working', 0.5), step('second-pass', 'waiting', 0));
     await until(() => placeOf(tracks.striker.value) === 10);
-    expect(times('points')).to.equal(1);
+    expect(times('points')).to.equal(2);
     expect(tracks.again.value).to.equal(undefined);
   });
 
@@ -78,6 +81,18 @@ describe('bodies that are still being followed while the bench is open', () => {
     follows(step('pose', 'done', 1), step('second-pass', 'skipped', 0));
     await until(() => placeOf(tracks.striker.value) === 30);
     expect(tracks.again.value).to.equal(undefined);
+  });
+
+  it('are fetched again where a fetch failed, though nothing is at work any more', async () => {
+    follows(step('pose', 'done', 1), step('second-pass', 'done', 1));
+    [lost, further] = ['points', 35];
+    await until(() => tracks.again.value !== undefined);
+    expect(placeOf(tracks.striker.value)).to.equal(0);
+    lost = undefined;
+    await until(() => placeOf(tracks.striker.value) === 35);
+    const before = asked.length;
+    await new Promise((resolve) => setTimeout(resolve, 40));
+    expect(asked).to.have.lengthOf(before);
   });
 
   it('of somebody who is pointed out replace all that was found beside whoever was followed before', async () => {

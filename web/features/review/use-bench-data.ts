@@ -2,13 +2,12 @@ import { answerEndpoints, type LevelAnswer } from '@wax-fist/contract/answers';
 import { correctionEndpoints, type Correction } from '@wax-fist/contract/corrections';
 import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import { sessionEndpoints, type SessionDetail } from '@wax-fist/contract/sessions';
-import type { Track } from '@wax-fist/core/body';
 import type { CallBook } from '@wax-fist/core/calls';
 import { padKinds } from '@wax-fist/core/rounds';
 import { matchUpOf, type Catalogue, type MatchUp, type Stance } from '@wax-fist/core/technique';
 import { request } from '../../app/request.ts';
 import type { PlayableFilm } from '../../player/frame-source.ts';
-import { holderPointsOf, playableOf, pointsOf, secondPassOf } from '../footage/playable.ts';
+import { holderPointsOf, playableOf, pointsOf, secondPassOf, type FetchTrack, type FollowingStep } from '../footage/playable.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { reviewWords as words } from './words.ts';
 
@@ -17,12 +16,8 @@ export interface BenchData {
   film: Film;
   session: SessionDetail;
   playable: PlayableFilm;
-  /** Where the body was; comes later than all else, and not at all where it was not followed. */
-  points?: Promise<Track | undefined>;
-  /** Where whoever holds was, in rounds on pads. */
-  holderPoints?: Promise<Track | undefined>;
-  /** What a second pass has found round strikes. */
-  secondPass?: Promise<Track | undefined>;
+  /** Where bodies were comes later than all else; whoever holds is asked for in rounds on pads alone. */
+  bodies: Partial<Record<FollowingStep, FetchTrack>>;
   corrections: Correction[];
   /** Levels of what is worked on, at every rung. */
   answers: LevelAnswer[];
@@ -59,9 +54,11 @@ export async function benchData(filmId: string): Promise<BenchData> {
     film,
     session: session,
     playable,
-    points: pointsOf(film),
-    ...(padKinds.includes(session.roundKind) && { holderPoints: holderPointsOf(film) }),
-    secondPass: secondPassOf(film),
+    bodies: {
+      pose: pointsOf,
+      'second-pass': secondPassOf,
+      ...(padKinds.includes(session.roundKind) && { holder: holderPointsOf }),
+    },
     corrections: corrections.rows,
     answers,
     catalogue,

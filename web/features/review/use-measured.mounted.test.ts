@@ -19,7 +19,7 @@ describe('what is measured at the bench', () => {
   onFreshPage();
   const desk = (points: Promise<Track | undefined> | undefined) => {
     const strike = shallowRef<StrikeMark | undefined>(strikeAt(120));
-    const data = deskData('lead-side', { points });
+    const data = deskData('lead-side', points && { bodies: { pose: () => points } });
     Object.assign(data, { stance: 'orthodox' });
     const scope = effectScope();
     const measured = scope.run(() =>

@@ -81,9 +81,12 @@ export function usePointedBody({ data, player, film: { found, show }, keysShown,
   async function showAnew(): Promise<void> {
     film.value = await request(footageEndpoints.showFilm, { params: { filmId: data.film.id } });
     if (!followed.value) return;
-    asked.value = false;
-    if (pose.value?.state === 'failed') return notice.say(pose.value.reason ?? words.whoeverWasPointedOutCould);
+    if (pose.value?.state === 'failed') {
+      asked.value = false;
+      return notice.say(pose.value.reason ?? words.whoeverWasPointedOutCould);
+    }
     const track = await pointsOf(film.value);
+    asked.value = false;
     if (track) show(film.value, track);
     notice.say(words.whoeverWasPointedOutIs);
   }

@@ -1,19 +1,11 @@
-import { footageEndpoints, type Film, type ImportStep } from '@wax-fist/contract/footage';
+import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import type { Track } from '@wax-fist/core/body';
 import type { Ms, Ratio } from '@wax-fist/core/units';
-import { computed, shallowRef, type ShallowRef } from 'vue';
+import { computed, reactive, shallowRef, type ShallowRef } from 'vue';
 import { request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
-import { holderPointsOf, pointsOf, secondPassOf } from '../footage/playable.ts';
+import type { FollowingStep } from '../footage/playable.ts';
 import type { BenchData } from './use-bench-data.ts';
-
-/** What follows bodies in a film, and by what its points come. */
-const fetchedBy = {
-  pose: pointsOf,
-  holder: holderPointsOf,
-  'second-pass': secondPassOf,
-} as const satisfies Partial<Record<ImportStep, (film: Film) => Promise<Track | undefined>>>;
-type FollowingStep = keyof typeof fetchedBy;
 
 /** Points of a whole film are long: they are sent again when so much more of it was followed. */
 const worthSending: Ratio = 0.1;
@@ -28,25 +20,41 @@ export interface FilmTracks {
 }
 
 /** Where bodies were in a film, as far as they were followed: while that is still at work, more of it comes as it is there. */
-export function useTracks({ film, points, holderPoints, secondPass }: BenchData, askEvery: Ms = usualAskEvery): FilmTracks {
+export function useTracks({ film, bodies }: BenchData, askEvery: Ms = usualAskEvery): FilmTracks {
   const [striker, holder, again] = [shallowRef<Track>(), shallowRef<Track>(), shallowRef<Track>()];
   const tracks = { pose: striker, holder, 'second-pass': again };
-  const first = { pose: points, holder: holderPoints, 'second-pass': secondPass };
-  const wanted = (Object.keys(first) as FollowingStep[]).filter((step) => first[step] !== undefined);
-  for (const step of wanted) void first[step]!.then((track) => (tracks[step].value ??= track));
-
-  const known = shallowRef(film);
+  const wanted = Object.keys(bodies) as FollowingStep[];
   /** How far what was fetched last had come. */
   const fetchedAt = new Map(wanted.map((step) => [step, stepOf(film, step)]));
-  const isAtWork = computed(() => wanted.some((step) => ['waiting', 'working'].includes(stepOf(known.value, step)?.state ?? '')));
+  /** What could not be fetched is tried again, even where nothing is at work any more. */
+  const missed = reactive(new Set<FollowingStep>());
+
+  /** Somebody else who was shown meanwhile stays. */
+  let shown = 0;
+  async function fetchInto(step: FollowingStep, now: Film): Promise<void> {
+    const before = shown;
+    try {
+      const track = await bodies[step]!(now);
+      if (before !== shown) return;
+      if (track) tracks[step].value = track;
+      fetchedAt.set(step, stepOf(now, step));
+      missed.delete(step);
+    } catch {
+      if (before === shown) missed.add(step);
+    }
+  }
+  for (const step of wanted) void fetchInto(step, film);
+
+  const known = shallowRef(film);
+  const isOwed = (step: FollowingStep): boolean =>
+    missed.has(step) || ['waiting', 'working'].includes(stepOf(known.value, step)?.state ?? '');
+  const isAtWork = computed(() => wanted.some(isOwed));
   async function look(): Promise<void> {
     const now = await request(footageEndpoints.showFilm, { params: { filmId: film.id } });
     for (const step of wanted) {
       const [before, after] = [fetchedAt.get(step), stepOf(now, step)];
-      if (!after || (before?.state === after.state && after.progress - before.progress < worthSending)) continue;
-      const track = await fetchedBy[step](now);
-      if (track) tracks[step].value = track;
-      fetchedAt.set(step, after);
+      const isLittle = before?.state === after?.state && (after?.progress ?? 0) - (before?.progress ?? 0) < worthSending;
+      if (missed.has(step) || !isLittle) await fetchInto(step, now);
     }
     known.value = now;
   }
@@ -58,6 +66,8 @@ export function useTracks({ film, points, holderPoints, secondPass }: BenchData,
     holder,
     again,
     show(now, track) {
+      shown++;
+      missed.clear();
       holder.value = again.value = undefined;
       striker.value = track;
       for (const step of wanted) fetchedAt.set(step, stepOf(now, step));
@@ -65,4 +75,5 @@ export function useTracks({ film, points, holderPoints, secondPass }: BenchData,
     },
   };
 }
-const stepOf = ({ steps }: Film, step: ImportStep): Film['steps'][number] | undefined => steps.find((one) => one.step === step);
+const stepOf = ({ steps }: Film, step: FollowingStep): Film['steps'][number] | undefined =>
+  steps.find((one) => one.step === step);
