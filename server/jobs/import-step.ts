@@ -25,7 +25,7 @@ export interface StepWork {
 }
 
 /** A step that is to be done once more, however it ended. */
-export const begunAnew = { state: 'waiting' as const, attempts: 0, reason: null, touchedAt: sql`now()` };
+export const begunAnew = { state: 'waiting' as const, attempts: 0, progress: 0, reason: null, touchedAt: sql`now()` };
 
 /** A step let another film go first. It is none that failed: it is gone on with later. */
 export class GaveWay extends Error {

@@ -125,16 +125,17 @@ describe('strikes that a film shows', () => {
     expect(stepsFrom('pose')).to.deep.equal(['pose', 'strikes', 'holder', 'second-pass']);
     await addSteps(db, scene.filmId);
     const mine = eq(filmStep.filmId, scene.filmId);
-    await db.update(filmStep).set({ state: 'done' }).where(mine);
+    const begun = { state: 'waiting', progress: 0 };
+    await db.update(filmStep).set({ state: 'done', progress: 1 }).where(mine);
     await db
       .update(filmStep)
       .set({ state: 'skipped' })
       .where(and(mine, eq(filmStep.step, 'pose')));
     expect(await addMissingSteps({ db, pose: 'lite' })).to.include(scene.filmId);
     const states = await db
-      .select({ state: filmStep.state })
+      .select({ state: filmStep.state, progress: filmStep.progress })
       .from(filmStep)
       .where(and(mine, inArray(filmStep.step, ['pose', 'strikes'])));
-    expect(states.map(({ state }) => state)).to.deep.equal(['waiting', 'waiting']);
+    expect(states).to.deep.equal([begun, begun]);
   });
 });

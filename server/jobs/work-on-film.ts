@@ -12,7 +12,7 @@ import type { Encoding } from '../media/review-copy.ts';
 import type { PoseSize } from '../pose/pose-size.ts';
 import type { Storage } from '../storage/storage.ts';
 import { importRules, partOf, stepsFrom } from './import-steps.ts';
-import { filmNamed, GaveWay, type StepWork } from './import-step.ts';
+import { begunAnew, filmNamed, GaveWay, type StepWork } from './import-step.ts';
 import type { ImportPart } from './queue.ts';
 
 /** A step is tried so often before it is given up. */
@@ -66,13 +66,13 @@ export async function addMissingSteps({ db, pose }: Pick<ImportServices, 'db' | 
   const left = Object.entries(importRules).flatMap(([step, { needsPose }]) => (needsPose && pose ? [step as ImportStep] : []));
   const anew = await db
     .update(filmStep)
-    .set({ state: 'waiting', touchedAt: sql`now()` })
+    .set(begunAnew)
     .where(and(inArray(filmStep.step, left), eq(filmStep.state, 'skipped'), notInArray(filmStep.filmId, withdrawn)))
     .returning({ filmId: filmStep.filmId });
   const films = anew.map(({ filmId }) => filmId);
   await db
     .update(filmStep)
-    .set({ state: 'waiting', touchedAt: sql`now()` })
+    .set(begunAnew)
     .where(and(inArray(filmStep.filmId, films), inArray(filmStep.step, left.flatMap(stepsFrom)), eq(filmStep.state, 'done')));
   return [...new Set([...films, ...rows.filter((row) => row.state === 'waiting').map((row) => row.film_id)])];
 }

@@ -1,10 +1,11 @@
 import { alignmentEndpoints } from '@wax-fist/contract/alignments';
 import { reversed } from '@wax-fist/core/sound';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { Router } from 'express';
 import { film, filmAlignment, filmStep } from '../../db/schema/index.ts';
 import { found, notFound, Refusal } from '../../http/refusal.ts';
 import { serve } from '../../http/serve.ts';
+import { begunAnew } from '../../jobs/import-step.ts';
 import type { Services } from '../../services.ts';
 import { alignmentsOf } from './queries.ts';
 
@@ -46,7 +47,7 @@ export function alignmentRoutes(router: Router, { db, queue }: Services): void {
       await tx.delete(filmAlignment).where(isKept);
       await tx
         .update(filmStep)
-        .set({ state: 'waiting', attempts: 0, touchedAt: sql`now()` })
+        .set(begunAnew)
         .where(
           and(eq(filmStep.filmId, filmId), eq(filmStep.step, 'views'), inArray(filmStep.state, ['done', 'failed', 'stopped'])),
         );

@@ -19,13 +19,16 @@ const length = (value: number): string =>
 const doubtOfLength = (doubt: number): string =>
   manner().units === 'metric' ? length(Math.max(1, doubt)) : length(Math.max(0.3, doubt));
 
+/** As wide as a plus: a hyphen before a number is not seen. */
+const withMinus = (told: string): string => told.replace(/^-/, '−');
+
 /** A value in the unit of its measure, as short as it is still true; a length as lengths are told where the stature is known. */
 export function valueInWords(measure: string, value: number, stature: number | null = null): string {
   const cm = stature === null ? undefined : inCentimetres(measure, { value, doubt: 0 }, stature);
-  if (cm) return length(cm.value);
+  if (cm) return withMinus(length(cm.value));
   const unit = isMeasureId(measure) ? measures[measure].unit : 'ratio';
-  if (unit === 'milliseconds') return `${Math.round(value)} ms`;
-  return unit === 'degrees' ? `${Math.round(value)}°` : shortDecimal(value, 2);
+  if (unit === 'milliseconds') return withMinus(`${Math.round(value)} ms`);
+  return withMinus(unit === 'degrees' ? `${Math.round(value)}°` : shortDecimal(value, 2));
 }
 
 /** A doubt by itself, as a length where it is one and the stature is known. */
@@ -44,7 +47,7 @@ export function measuredInWords(
   stature: number | null = null,
 ): string {
   const cm = stature === null ? undefined : inCentimetres(measure, measured, stature);
-  if (cm) return `${length(cm.value).replace(/ cm$/, '')} ± ${doubtOfLength(cm.doubt)}`;
+  if (cm) return `${withMinus(length(cm.value)).replace(/ cm$/, '')} ± ${doubtOfLength(cm.doubt)}`;
   const inLengths = lengthOf(measure);
   const told = `${valueInWords(measure, measured.value)} ± ${valueInWords(measure, measured.doubt)}`;
   return inLengths ? `${told} ${lengthNames[inLengths]}` : told;

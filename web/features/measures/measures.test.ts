@@ -29,6 +29,8 @@ describe('a rate by measures, in words', () => {
   it('of a length is never said to be known better than to a centimetre, and of an angle never in centimetres', () => {
     expect(measuredInWords('return-drop', { value: 0.1, doubt: 0.001 }, 170)).to.equal('2 ± 1 cm');
     expect(measuredInWords('trunk-lean', { value: 11.6, doubt: 2.2 }, 170)).to.equal('12° ± 2°');
+    expect(measuredInWords('foot-hand', { value: -52, doubt: 29 }, 170)).to.equal('−52 ms ± 29 ms');
+    expect(measuredInWords('guard-height', { value: -0.4, doubt: 0.1 }, 170)).to.equal('−9 ± 2 cm');
     expect(measuredInWords('snap-ratio', { value: 1.5, doubt: 0.12 }, 170)).to.equal('1.5 ± 0.12');
   });
 });

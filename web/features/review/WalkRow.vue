@@ -162,6 +162,7 @@ watch(
 .open .line {
   font-weight: 700;
   min-height: 38px;
+  padding-block: var(--space-1);
   font-size: var(--type-body);
 }
 .more {
