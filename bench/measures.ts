@@ -25,11 +25,14 @@ import {
 import {
   checklistFor,
   isMeasureId,
+  isSeries,
   measures,
+  rowsOfPart,
   shippedCatalogue,
   techniqueIn,
   usualSchool,
   verdictIn,
+  wholeChecklist,
   type Band,
 } from '@wax-fist/core/technique';
 import { deviation, group as groupBy, mean } from 'd3-array';
@@ -51,9 +54,9 @@ export interface Told {
   raw: { value: number; doubt: number };
 }
 
-/** Of what a strike itself is not judged by, as whoever holds for it. */
+/** Of what a strike itself is not judged by, as whoever holds for it, and of what is told beside a row. */
 function usualBand(checkpoint: string): Band | undefined {
-  const measure = shippedCatalogue.checkpoints.get(checkpoint)?.measure ?? '';
+  const measure = shippedCatalogue.checkpoints.get(checkpoint)?.measure ?? checkpoint;
   return isMeasureId(measure) ? measures[measure].band : undefined;
 }
 
@@ -65,6 +68,30 @@ interface Telling {
   /** How steadily a row is read, in each of these ways. */
   read?: (checkpoint: string, seen: Seen) => readonly Steadiness[];
 }
+type TrueStrike = Truth['strikes'][number];
+type TrueTimes = Pick<TrueStrike, 'technique' | 'launch' | 'contact' | 'home' | 'measures'>;
+const rowsIn = (technique: string, part: number | null = null): string[] =>
+  rowsOfPart(wholeChecklist(shippedCatalogue, technique), shippedCatalogue, { technique, part }).map(
+    ({ checkpoint }) => checkpoint.id,
+  );
+/** What lies before a spell and after it, and is measured of it as a whole. */
+const aroundSpells: readonly string[] = ['df.distance'];
+/**
+ * What is thrown by itself, with what is true of it. Of a series these are its parts, the last of which answers for what only the whole
+ * has; of a spell on pads, what lies around it as well.
+ */
+function thrownIn({ parts, ...whole }: TrueStrike): TrueTimes[] {
+  if (!parts) return [whole];
+  const asked = (ids: readonly string[]): TrueTimes['measures'] =>
+    Object.fromEntries(Object.entries(whole.measures ?? {}).filter(([id]) => ids.includes(id)));
+  const technique = techniqueIn(shippedCatalogue, whole.technique);
+  if (!isSeries(technique)) return [...parts, { ...whole, measures: asked(aroundSpells) }];
+  const last = parts.at(-1)!;
+  const own = rowsIn(last.technique);
+  const only = rowsIn(whole.technique, parts.length - 1).filter((id) => !own.includes(id));
+  return [...parts.slice(0, -1), { ...last, measures: { ...last.measures, ...asked(only) } }];
+}
+
 /** What is told of the strikes of a film. */
 export function* toldOf(
   film: string,
@@ -72,8 +99,7 @@ export function* toldOf(
   { spreadOf, pass = 'first', read = () => ['found'] }: Telling = {},
 ): Generator<Told> {
   const { timeline, view } = scene;
-  // Of a series as a whole nothing is measured, but of whoever holds for its parts.
-  for (const { technique: id, measures, ...times } of truth.strikes.flatMap((one) => one.parts ?? one)) {
+  for (const { technique: id, measures, ...times } of truth.strikes.flatMap(thrownIn)) {
     if (!measures) continue;
     const technique = techniqueIn(shippedCatalogue, id);
     const first = measurable(scene, trueMoments(timeline, times), technique, spreadOf);

@@ -5,12 +5,13 @@ import { drawnCommand } from './drawn-strikes.ts';
 import { renderCommand } from './render-command.ts';
 import { eyesCommand } from './eyes/eyes-command.ts';
 import { stillsCommand } from './stills.ts';
+import { truthCommand } from './truth-command.ts';
 
 const program = new Command('bin/simulate')
   .description('The simulated trainee: films with their truth, and reference stills.')
   .exitOverride()
   .showHelpAfterError('(--help tells more)');
-for (const command of [renderCommand(), stillsCommand(), drawnCommand(), earsCommand(), eyesCommand()])
+for (const command of [renderCommand(), truthCommand(), stillsCommand(), drawnCommand(), earsCommand(), eyesCommand()])
   program.addCommand(command.copyInheritedSettings(program));
 
 try {

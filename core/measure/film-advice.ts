@@ -1,10 +1,11 @@
 import { isMeasureId, views, type ChecklistRow, type Stance, type Technique, type View } from '../technique/index.ts';
 import { bestTrialOf, seenFrom } from './calibration.ts';
 import { isNear } from './measured-points.ts';
-import { pointMeasureOf } from './of-points.ts';
+import { pointMeasureOf, whyNeverRead } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
 import { holdingPads, sidesOf, viewOfHolder } from './sight.ts';
 import { whyNotFrom } from './steps.ts';
+import { measuresOfRounds } from './of-rounds.ts';
 import { measuresOfMoments } from './timing.ts';
 import { unlearned, type Widenings } from './widening.ts';
 
@@ -27,11 +28,11 @@ export function adviceOn(
 ): FilmAdvice {
   if (!shown) return { settles: 'nothing', doubt: undefined, reason };
   const eye = (why: string, doubt?: number): FilmAdvice => ({ settles: 'eye', doubt, reason: why });
-  if (isMeasureId(checkpoint.measure) && measuresOfMoments[checkpoint.measure]) {
+  if (isMeasureId(checkpoint.measure) && (measuresOfMoments[checkpoint.measure] ?? measuresOfRounds[checkpoint.measure])) {
     return band ? { settles: 'measure', doubt: undefined, reason: '' } : eye('Measured, but there is no band to hold it to.');
   }
   const measure = pointMeasureOf(checkpoint.id);
-  if (!measure || !band) return eye('Nothing measures this yet.');
+  if (!measure || !band) return eye(whyNeverRead(checkpoint.id) ?? 'Nothing measures this yet.');
   const hindrance = measure.onlySteps ? whyNotFrom(view, technique) : undefined;
   if (hindrance) return eye(hindrance);
   const sight = measure.of === 'holder' ? sidesOf(viewOfHolder[view], stance, holdingPads) : sidesOf(view, stance, technique);

@@ -1,7 +1,8 @@
+import { measures } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
 import { bodySides, pointsOf } from '../body/index.ts';
-import { chin, knuckles, middle, mostOf, riseOf, whenMost } from './geometry.ts';
-import type { Sight } from './sight.ts';
+import { between, chin, instants, knuckles, middle, mostOf, riseOf, whenMost } from './geometry.ts';
+import type { Sight, Spot } from './sight.ts';
 
 /** The lower of the two fists over the chin, before anything begins, in heads. */
 export const guardHeight = (sight: Sight): Ratio =>
@@ -43,6 +44,32 @@ function underWayHome(sight: Sight): (time: Ms) => Px {
 export const returnDrop = (sight: Sight): Ratio => mostOf(sight.contact, sight.home, underWayHome(sight)) / sight.size.forearm;
 /** When it is lowest under it. */
 export const returnLowest = (sight: Sight): Ms => whenMost(sight.contact, sight.home, underWayHome(sight));
+
+/** How far the striking hand is, once it is home, from where it was ready, against the chin and in heads. */
+export function homeMiss(sight: Sight): Ratio {
+  const fromChin = (time: Ms): Spot => {
+    const [[x, y], [u, v]] = [chin(sight, time), sight.at(pointsOf[sight.striking].Wrist, time)];
+    return [u - x, v - y];
+  };
+  return between(fromChin(sight.ready), fromChin(sight.home)) / sight.size.head;
+}
+
+/** Where a hand, and a shoulder, cover nothing any more: where their own rows call it clean no longer. Heads, over and under the chin. */
+const [handOpen, shoulderOpen]: readonly [Ratio, Ratio] = [
+  measures['guard-height'].band!.clean[0]!,
+  measures['shoulder-chin'].band!.clean[1]!,
+];
+/** How long, from launch to home, nothing covers the chin: one hand is away, the other one and the shoulder of the first are low. */
+export function exposureTime(sight: Sight): Ms {
+  const { launch, home, striking, idle, size } = sight;
+  const uncovered = (time: Ms): boolean => {
+    const [, up] = chin(sight, time);
+    const [hand, shoulder] = [knuckles(sight, idle, time)[1] - up, up - sight.at(pointsOf[striking].Shoulder, time)[1]];
+    return hand < handOpen * size.head && shoulder > shoulderOpen * size.head;
+  };
+  const times = instants(launch, home);
+  return (times.filter(uncovered).length * (home - launch)) / times.length;
+}
 
 /** Gap between chin and the shoulder that covers it, at contact, in heads. */
 export const shoulderChin = (sight: Sight): Ratio =>

@@ -11,7 +11,7 @@ import {
   shapesAt,
   type MeasurableStrike,
 } from './index.ts';
-import { between, contactFrame, launchFrame, moments, sceneOf, still, type Moving } from './moving-body.test-data.ts';
+import { between, contactFrame, homeFrame, launchFrame, moments, sceneOf, still, type Moving } from './moving-body.test-data.ts';
 
 describe('whoever holds', () => {
   const striker: Moving = (name) => still(name);
@@ -30,6 +30,31 @@ describe('whoever holds', () => {
     const row = pointMeasures['ph.head-clear']!;
     return rawMeasure(readOf(strikeIn(scene(holding, view)), row)!, row)!.value;
   };
+
+  it('keeps a distance, or does not: both bodies together tell', () => {
+    const row = pointMeasures['df.distance']!;
+    /** Whoever strikes goes back by so much once it is home, and whoever holds comes after by so much. */
+    const gap = (back: number, after: number, view: View = 'lead-side'): number | undefined => {
+      const goes =
+        (by: number): Moving =>
+        (name, frame) => {
+          const [ahead, up] = still(name);
+          return [ahead + by * between(frame, homeFrame, homeFrame + 20), up];
+        };
+      const film = sceneOf(goes(-back), view, { holding: goes(after) });
+      return rawMeasure(measurable(film, moments, techniqueIn(shippedCatalogue, 'sprawl'))!, row)?.value;
+    };
+    for (const view of ['lead-side', 'rear-side'] as const) {
+      expect(gap(0, 0, view)).to.be.closeTo(1, 0.02);
+      // They stand three trunks apart.
+      expect(gap(0.9, 0, view), 'goes back').to.be.closeTo(1.3, 0.02);
+      expect(gap(0, 0.9, view), 'is followed').to.be.closeTo(0.7, 0.02);
+      expect(gap(0.6, 0.6, view), 'both').to.be.closeTo(1, 0.02);
+    }
+    const alone = measurable(sceneOf(striker), moments, techniqueIn(shippedCatalogue, 'sprawl'))!;
+    expect(readOf(alone, row)).to.equal(undefined);
+    expect(measureByPoints(alone, 'df.distance')).to.have.property('reason').that.includes('not followed');
+  });
 
   it('is measured at contact in their own trunks, whichever way they look', () => {
     for (const view of ['lead-side', 'rear-side'] as const) {

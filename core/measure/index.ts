@@ -7,6 +7,7 @@ export * from './calibration.ts';
 export * from './measurable-strike.ts';
 export * from './measured-points.ts';
 export * from './of-points.ts';
+export * from './of-rounds.ts';
 export * from './followed-film.ts';
 export * from './sight.ts';
 export * from './read-from.ts';

@@ -6,7 +6,18 @@ import { doubtOfFound, doubtOfMoment, withFoundMoments, type MomentDoubts } from
 import { isLookedAtAgain, steadyFilm, type FollowedFilm } from './followed-film.ts';
 import type { Pass, Steadiness } from './seen.ts';
 import { normalAt, normalRow, steadyRandom } from './shake.ts';
-import { holdingPads, isStep, sidesOf, sightOf, sinksFirst, strikePoints, type Shake, type Sight, type Thrown } from './sight.ts';
+import {
+  holdingPads,
+  isStep,
+  sidesOf,
+  sightOf,
+  sinksFirst,
+  strikePoints,
+  type SeenPoints,
+  type Shake,
+  type Sight,
+  type Thrown,
+} from './sight.ts';
 import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
@@ -67,6 +78,23 @@ export function measurable(
   };
 }
 
+/** Whoever holds, as they were found, and shaken for as many times. @param ofModel by how much points are spread, in lengths of the trunk */
+function besideIt(
+  holder: FollowedFilm,
+  strike: StrikeMoments,
+  ofModel: readonly Ratio[],
+): (time: number | undefined) => SeenPoints {
+  const points = strikePoints(holder, strike);
+  const spreads = Float64Array.from(
+    { length: points.places.length / 2 },
+    (_, place) => ofModel[place % pointCount]! * holder.size.torso,
+  );
+  return (time) => ({
+    points,
+    shake: time === undefined ? undefined : { spreads, row: normalRow(strike.contactFrame + 1 + shakes + time) },
+  });
+}
+
 /** A strike of which the moments are known, as a film shows it. */
 function seenAs(
   film: FollowedFilm,
@@ -94,9 +122,10 @@ function seenAs(
     (time: number): Shake => ({ spreads, row: normalRow(strike.contactFrame + 1 + time) });
   const ofModel = Array.from({ length: pointCount }, (_, point) => spreadOf(point));
   const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique), sinks: sinksFirst(technique) };
-  const shifted = (shift: (moment: Moment) => Ms, shake?: Shake): Sight => {
+  const shifted = (shift: (moment: Moment) => Ms, shake?: Shake, time?: number): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
-    return sightOf(film, points, sides, { launch: at('launch'), contact: at('contact'), home: at('home') }, shake);
+    const told = { launch: at('launch'), contact: at('contact'), home: at('home') };
+    return sightOf(film, { points, shake }, sides, told, beside?.(time));
   };
   const shiftOf =
     (time: number) =>
@@ -111,8 +140,10 @@ function seenAs(
   const times = Array.from({ length: shakes }, (_, time) => time);
   const shakenBy = (spreads: Float64Array): Sight[] => {
     const shake = shakeBy(spreads);
-    return times.map((time) => shifted(still, shake(time)));
+    return times.map((time) => shifted(still, shake(time), time));
   };
+  /** Whoever holds is shaken by numbers of their own: what both are off by is not the same. */
+  const beside = film.holder && besideIt(film.holder, strike, ofModel);
   const shaking = shakeBy(spreadsBy((held, model) => (held === 0 ? model : Math.hypot((1 - held) * model, held * pinSpread))));
   const steadied = new Map<Steadiness, MeasurableStrike>();
   const one: MeasurableStrike = {
@@ -121,7 +152,7 @@ function seenAs(
     doubts,
     widenings: film.widenings,
     sight: shifted(still),
-    shaken: times.map((time) => shifted(shiftOf(time), shaking(time))),
+    shaken: times.map((time) => shifted(shiftOf(time), shaking(time), time)),
     pinned: points.held && {
       every: shakenBy(spreadsBy((_, model) => model)),
       loose: shakenBy(spreadsBy((held, model) => (1 - held) * model)),

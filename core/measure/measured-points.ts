@@ -5,7 +5,7 @@ import type { Ratio } from '../units.ts';
 import { correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
 import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
-import { pointMeasureOf, type PointMeasure } from './of-points.ts';
+import { pointMeasureOf, whyNeverRead, type PointMeasure } from './of-points.ts';
 import { seenAs } from './point-doubt.ts';
 import { bestReadOf, whatIsRead } from './read-from.ts';
 import { rearOf, type Sight } from './sight.ts';
@@ -18,7 +18,7 @@ const namesOf = (views: readonly View[]): string => listed(views.map((view) => v
 
 /** Whether the limb that something is about is the nearer one; from the front, from behind and askew it need not be. */
 export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>, { of }: Pick<PointMeasure, 'of'>): boolean {
-  if (!of || of === 'holder' || !sight.near) return true;
+  if (!of || of === 'holder' || of === 'both' || !sight.near) return true;
   const limb = of === 'rear' ? rearOf(sight) : sight[of];
   return limb === sight.near;
 }
@@ -74,7 +74,10 @@ export function rawMeasure(
  */
 export function measureByPoints(strike: MeasurableStrike, checkpoint: CheckpointId): Measured | undefined {
   const measure = pointMeasureOf(checkpoint);
-  if (!measure) return undefined;
+  if (!measure) {
+    const reason = whyNeverRead(checkpoint);
+    return reason === undefined ? undefined : none(reason);
+  }
   const one = bestReadOf(strike, checkpoint, measure);
   if (!one)
     return none(

@@ -1,8 +1,8 @@
 import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointNames, type PointName, type Track } from '../body/index.ts';
 import { timelineOf } from '../film/index.ts';
 import type { StrikeMoments } from '../strikes/index.ts';
-import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
-import { followedFilm, measurable, pointMeasures, rawMeasure, type FollowedFilm } from './index.ts';
+import { shippedCatalogue, techniqueIn, type View } from '../technique/index.ts';
+import { followedFilm, measurable, pointMeasures, rawMeasure, type FollowedFilm, type PointMeasureId } from './index.ts';
 
 /** Ahead and up of the hips, in trunks of a hundred pixels, of somebody who stands still with both hands at the chin. */
 export const still = (name: PointName): [ahead: number, up: number] => {
@@ -62,10 +62,5 @@ export function sceneOf(moving: Moving, view: View = 'lead-side', { holding, aga
 export const between = (frame: number, from: number, to: number): number =>
   Math.max(0, Math.min(1, (frame - from) / (to - from)));
 /** What a measure reads of a moving body; undefined where it does not show it. */
-export const readOf = (
-  id: ShippedCheckpointId,
-  moving: Moving,
-  technique = 'jab',
-  view: View = 'lead-side',
-): number | undefined =>
+export const readOf = (id: PointMeasureId, moving: Moving, technique = 'jab', view: View = 'lead-side'): number | undefined =>
   rawMeasure(measurable(sceneOf(moving, view), moments, techniqueIn(shippedCatalogue, technique))!, pointMeasures[id]!)?.value;

@@ -18,8 +18,10 @@ import { headClear } from './holding.ts';
 import { backInBase, exitTime, hasLeft, timeToBase } from './leaving.ts';
 import {
   elbowFlare,
+  exposureTime,
   fistElbow,
   guardHeight,
+  homeMiss,
   kickHandDrop,
   otherHandDrop,
   otherHandLowest,
@@ -43,9 +45,11 @@ import {
 } from './legs.ts';
 import type { Sight } from './sight.ts';
 import {
+  driveOrder,
   feetGap,
   footDown,
   footHand,
+  gapChange,
   heelToe,
   stanceLength,
   leadOrder,
@@ -65,9 +69,9 @@ export interface PointMeasure {
   moments: readonly Moment[];
   /**
    * Whose limb it is about: seen from across, it tells something only where that limb is the nearer one. Of the holder it is read of
-   * the whole body of whoever holds.
+   * the whole body of whoever holds, and of both where it lies between the two.
    */
-  of: 'striking' | 'idle' | 'rear' | 'holder' | undefined;
+  of: 'striking' | 'idle' | 'rear' | 'holder' | 'both' | undefined;
   /** It is read of a step by itself, and not of one with a strike. */
   onlySteps: boolean;
   /** In the unit of its measure; undefined where this strike does not show it. */
@@ -89,8 +93,13 @@ const ofStep = (from: readonly View[], read: PointMeasure['read']): PointMeasure
 /** From the front, from behind and askew nothing hides both hands at once. */
 const notAcross: readonly View[] = [...across, 'quarter'];
 
-/** What is read from points, by checkpoint. A height is a height from wherever one looks. */
-export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMeasure>>> = {
+/** What is told beside a row, and has trials of its own. */
+export type BesideId = 'home-miss' | 'exposure-time';
+/** Something that is read from points: a row, or what is told beside one. */
+export type PointMeasureId = ShippedCheckpointId | BesideId;
+
+/** What is read from points, by checkpoint, and by what it is where that is told beside one. A height is a height from wherever one looks. */
+export const pointMeasures: Readonly<Partial<Record<PointMeasureId, PointMeasure>>> = {
   'st.lead': row(sides, ['launch', 'contact'], leadOrder),
   'st.width': row(across, ['launch'], stanceWidth),
   'st.length': ofStep(sides, stanceLength),
@@ -113,6 +122,7 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'pv.land': ofStep(sides, heelToe),
   'pv.step-size': ofStep(sides, stepLength),
   'pv.sync': row(sides, ['launch', 'contact'], footHand, 'striking', footDown),
+  'pv.drive': row(sides, ['contact'], driveOrder),
   'pv.switch': row(views, ['launch', 'contact'], switchDrift),
   'pv.rear-turn': row(sides, ['launch', 'contact'], rearFootTurn),
   'pv.lead-turn': row(sides, ['launch', 'contact'], leadFootTurn),
@@ -154,11 +164,21 @@ export const pointMeasures: Readonly<Partial<Record<ShippedCheckpointId, PointMe
   'df.pull-back': row(sides, ['contact'], trunkLean),
   'df.slip': row(across, ['contact'], headOffAtContact),
   'df.sprawl': row(views, ['contact', 'home'], timeToBase),
+  'df.distance': row(sides, ['launch', 'home'], gapChange, 'both'),
   'df.parry': row(notAcross, ['contact'], handTravel),
   'df.check': row(views, ['launch', 'contact'], kneeLift),
   'ph.head-clear': row(sides, ['contact'], headClear, 'holder'),
+  'home-miss': row(views, ['launch', 'home'], homeMiss, 'striking'),
+  'exposure-time': row(views, ['launch', 'home'], exposureTime, 'idle'),
 };
-/** How a checkpoint is read from points; undefined where it is not, or not yet. */
+/** Why nothing reads a row that has a measure. */
+const neverRead: Readonly<Partial<Record<ShippedCheckpointId, string>>> = {
+  'pv.outside-foot':
+    'One camera cannot tell: the two feet are not as far from it, and beside each other they look half a step further apart or closer.',
+};
+export const whyNeverRead = (id: CheckpointId): string | undefined =>
+  (neverRead as Readonly<Record<CheckpointId, string | undefined>>)[id];
+/** How a checkpoint, or what is told beside one, is read from points; undefined where it is not. */
 export const pointMeasureOf = (id: CheckpointId): PointMeasure | undefined =>
   (pointMeasures as Readonly<Record<CheckpointId, PointMeasure | undefined>>)[id];
 /** What is read of whoever holds. */

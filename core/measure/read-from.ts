@@ -25,8 +25,10 @@ export function readFrom(strike: MeasurableStrike, checkpoint: CheckpointId): Re
   return read && whatIsRead(read, measure);
 }
 /** Of whom a measure is read; undefined where whoever holds was not followed. */
-export const readOf = (strike: MeasurableStrike, { of }: Pick<PointMeasure, 'of'>): MeasurableStrike | undefined =>
-  of === 'holder' ? strike.held : strike;
+export function readOf(strike: MeasurableStrike, { of }: Pick<PointMeasure, 'of'>): MeasurableStrike | undefined {
+  if (of === 'holder') return strike.held;
+  return of === 'both' && !strike.held ? undefined : strike;
+}
 
 /** The same by the points of a second pass, where there was one and trials say that it tells more of this, and as steady as tells most. */
 export function bestReadOf(

@@ -27,14 +27,27 @@ const before = (name: PointName) => {
   const place = placeOf(name);
   return place && { ...place, x: place.x - 20 };
 };
+/** Whoever stands opposite, a hundred and fifty pixels away. */
+const opposite = (name: PointName) => {
+  const place = placeOf(name);
+  return place && { ...place, x: place.x - 150 };
+};
 const shapes = (checkpoint: string, points: PointName[] = [], hidden: PointName[] = []): Shape[] =>
   shapesFor(checkpoint, {
     ...{ points, first: before, last: placeOf, trunk: 100 },
     placeOf: (name) => (hidden.includes(name) ? undefined : placeOf(name)),
+    partner: opposite,
   });
 const arm: PointName[] = ['leftShoulder', 'leftElbow', 'leftWrist'];
 
 describe('what is drawn of a measure', () => {
+  it('a distance from hip to hip of both', () => {
+    const [gap, ...others] = shapes('df.distance');
+    expect(gap).to.deep.equal({ kind: 'line', from: { x: 210, y: 200 }, to: { x: 60, y: 200 }, dashed: false });
+    expect(others, 'where the own hips were, and are').to.have.length(2);
+    expect(shapes('df.distance', [], ['leftHip'])).to.have.length(1);
+  });
+
   it('an angle where limbs meet, with its degrees, round the shorter way', () => {
     const [one, ...others] = shapes('sm.extension', arm);
     expect(one).to.include({ kind: 'angle' }).and.to.have.property('degrees').closeTo(90, 1e-9);

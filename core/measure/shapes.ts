@@ -25,6 +25,8 @@ export interface Drawn {
   points: readonly PointName[];
   /** In the frame on show. */
   placeOf: PlaceOf;
+  /** Whoever holds, in that frame; nobody where nobody was followed. */
+  partner: PlaceOf;
   /** When the measure looks first, and when it looks last. */
   first: PlaceOf;
   last: PlaceOf;
@@ -148,6 +150,11 @@ const hipsThenAndNow: Drawing = ({ first, placeOf, trunk }) =>
     const hips = middleOf('Hip', placeIn);
     return hips ? [line({ x: hips.x, y: hips.y - 0.8 * trunk }, { x: hips.x, y: hips.y + 0.8 * trunk }, when === 0)] : [];
   });
+/** From hip to hip of both. */
+const apart: Drawing = ({ placeOf, partner }) => {
+  const [own, theirs] = [placeOf, partner].map((placeIn) => middleOf('Hip', placeIn));
+  return own && theirs ? [line(own, theirs, false)] : [];
+};
 /** Straight down at the nose, and level from there to each hand. */
 const noseToHands: Drawing = ({ placeOf, trunk }) => {
   const nose = placeOf('nose');
@@ -184,6 +191,7 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'pv.recover': [footways],
   'pv.sync': [footways],
   'pv.land': [feet],
+  'pv.drive': [footways],
   'pv.switch': [hipsThenAndNow],
   'st.rear-foot': [feet],
   'st.heels': [feet],
@@ -218,6 +226,7 @@ const drawings: Partial<Record<ShippedCheckpointId, readonly Drawing[]>> = {
   'df.pull-back': [plumb],
   'df.slip': [midline],
   'df.check': [hipLevel],
+  'df.distance': [apart, hipsThenAndNow],
   'ph.head-clear': [noseToHands],
 };
 
@@ -229,13 +238,14 @@ export const shapesFor = (checkpoint: CheckpointId, drawn: Drawn): Shape[] =>
 export function shapesAt(whole: FollowedFilm, frame: FrameIndex, checkpoint: CheckpointId, read: ReadFrom): Shape[] {
   const film = bodyRead(whole, read);
   const placeIn =
-    (at: FrameIndex) =>
+    (at: FrameIndex, { track } = film) =>
     (name: PointName): BodyPoint | undefined =>
-      pointIn(film.track, at, pointAt[name]);
+      pointIn(track, at, pointAt[name]);
   const when = (time: Ms) => placeIn(frameNearest(film.timeline, time));
   return shapesFor(checkpoint, {
     points: read.points,
     placeOf: placeIn(frame),
+    partner: film.holder ? placeIn(frame, film.holder) : () => undefined,
     first: when(read.from),
     last: when(read.to),
     trunk: film.size.torso,

@@ -44,6 +44,8 @@ export interface Sight {
   /** As far as it is looked at: so long after it is home, or until the film ends. */
   until: Ms;
   at: (point: PointName, time: Ms) => Spot;
+  /** The same of whoever holds, ahead being where whoever strikes looks; undefined where nobody was followed beside them. */
+  partner: Sight['at'] | undefined;
 }
 
 /** Long enough before the launch that nothing of the strike has begun. */
@@ -186,28 +188,38 @@ export const rearOf = ({ lead }: Pick<Sight, 'lead'>): BodySide => otherSideOf(l
 /** Whether the target lies to the right in the picture: whoever shows the left side faces left. */
 const aheadIs = (near: BodySide | undefined): 1 | -1 => (near === 'left' ? -1 : 1);
 
-/** One strike as it was seen. @param shake none, as the points were found */
+/** Points of one body round a strike, and how they are shaken: not at all, as they were found. */
+export interface SeenPoints {
+  points: StrikePoints;
+  shake?: Shake | undefined;
+}
+function placesOf({ points, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
+  let asked = NaN;
+  let between: Between;
+  return (point, time) => {
+    // Most points of an instant are asked for one after the other.
+    if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];
+    const number = pointAt[point] * 2;
+    return [ahead * numberBetween(points, shake, between, number), -numberBetween(points, shake, between, number + 1)];
+  };
+}
+
+/** One strike as it was seen. @param partner whoever holds */
 export function sightOf(
   { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
-  points: StrikePoints,
+  striker: SeenPoints,
   sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps' | 'sinks'>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
-  shake?: Shake,
+  partner?: SeenPoints,
 ): Sight {
   const ahead = aheadIs(sides.near);
-  let asked = launch;
-  let between = betweenFrames(points.times, launch);
   return {
     ...sides,
     ...{ size, guard },
     ...{ launch, contact, home },
     ready: launch - readyBefore,
-    until: Math.min(home + lookedAtAfter, points.times.at(-1)!),
-    at(point, time) {
-      // Most points of an instant are asked for one after the other.
-      if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];
-      const number = pointAt[point] * 2;
-      return [ahead * numberBetween(points, shake, between, number), -numberBetween(points, shake, between, number + 1)];
-    },
+    until: Math.min(home + lookedAtAfter, striker.points.times.at(-1)!),
+    at: placesOf(striker, ahead),
+    partner: partner && placesOf(partner, ahead),
   };
 }

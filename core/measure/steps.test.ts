@@ -65,6 +65,16 @@ describe('measures of steps', () => {
     expect(read('st.length', stepping([...early, 0.4], [...late, 0.1])), 'left behind').to.be.closeTo(1.2, 0.03);
   });
 
+  it('tell how long the foot behind is down before a cross that drives', () => {
+    const drive = (down: number): Moving => stepping([30, 45, 0.4], [down - 15, down, 0.4]);
+    for (const down of [62, 72, 82]) {
+      // Of a way at one speed four fifths are gone three frames before its end.
+      const ahead = ((contactFrame - (down - 3)) * 1000) / rate;
+      expect(read('pv.drive', drive(down), 'cross', 'rear-side')).to.be.closeTo(ahead, 20);
+    }
+    expect(read('pv.drive', stepping([30, 45, 0.4], [50, 65, 0]), 'cross', 'rear-side'), 'stays').to.equal(undefined);
+  });
+
   it('tell how close the feet come, and that they cross', () => {
     expect(read('pv.no-cross', stepping([...early, 0.4], [...late, 0.4])), 'apart').to.be.closeTo(1, 0.06);
     // The feet stand 0.9 apart.

@@ -1,7 +1,7 @@
 import { type BodySide, bodySides, otherSideOf, pointsOf } from '../body/index.ts';
 import { across, type Technique, type TechniqueId, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
-import { instants, middle, mostOf, whenGone, whenMost } from './geometry.ts';
+import { instants, middle, middleOf, mostOf, whenGone, whenMost } from './geometry.ts';
 import { isStep, rearOf, type Sight } from './sight.ts';
 
 // A step as the picture shows it: across, one to the front or back; along, one to a side. One towards the camera or away from it is not
@@ -114,18 +114,41 @@ export function heelToe(sight: Sight): Ms | undefined {
 const [stepWithFist, steppedBefore, steppedAfter]: readonly [Ratio, Ms, Ms] = [0.06, 150, 180];
 /** A foot is down when it has gone so much of its way: what is left it takes to come to rest. */
 const isDown: Ratio = 0.8;
-/** When the lead foot is down that steps with a fist; undefined where none steps. */
-export function footDown(sight: Sight): Ms | undefined {
-  const [from, to] = [sight.launch - steppedBefore, sight.contact + steppedAfter];
-  const place = (time: Ms): Px => sight.at(pointsOf[sight.lead].Toe, time)[0];
+/** When a foot is down that steps forwards within some time; undefined where it does not step. */
+function whenDown(sight: Sight, side: BodySide, from: Ms, to: Ms): Ms | undefined {
+  const place = (time: Ms): Px => sight.at(pointsOf[side].Toe, time)[0];
   const stood = place(from);
   const gone = (time: Ms): Px => place(time) - stood;
   return mostOf(from, to, gone) > stepWithFist * sight.size.torso ? whenGone(isDown, from, to, gone) : undefined;
 }
+/** When the lead foot is down that steps with a fist; undefined where none steps. */
+export const footDown = (sight: Sight): Ms | undefined =>
+  whenDown(sight, sight.lead, sight.launch - steppedBefore, sight.contact + steppedAfter);
 /** How long after the fist that is. */
 export function footHand(sight: Sight): Ms | undefined {
   const down = footDown(sight);
   return down === undefined ? undefined : down - sight.contact;
+}
+
+/** Of a drive both feet have stepped before the last strike lands: the one behind begins no earlier than this before its launch. */
+const drivesBefore: Ms = 400;
+/** How long before the fist the foot behind is down that drives; undefined where it stays. */
+export function driveOrder(sight: Sight): Ms | undefined {
+  const down = whenDown(sight, rearOf(sight), sight.launch - drivesBefore, sight.contact + steppedAfter);
+  return down === undefined ? undefined : sight.contact - down;
+}
+
+/** Whoever keeps a distance has it again so long after the strike is home. */
+const keptAfter: Ms = 400;
+/** How far both are apart after a strike, of how far they were before it; undefined where nobody was followed beside whoever strikes. */
+export function gapChange(sight: Sight): Ratio | undefined {
+  const { partner, ready, home, until } = sight;
+  if (!partner || home + keptAfter > until) return undefined;
+  const gap = (time: Ms): Px => {
+    const [[theirs], [own]] = [middleOf(partner('leftHip', time), partner('rightHip', time)), middle(sight, 'Hip', time)];
+    return Math.abs(theirs - own);
+  };
+  return gap(home + keptAfter) / gap(ready);
 }
 
 /** Before a kick the leads change places in this part of the time that the kick takes out. */

@@ -40,6 +40,7 @@ describe('series', () => {
       }),
     );
     expect(isOneStrike(shippedCatalogue, { technique: 'jab' })).to.equal(true);
+    expect(isOneStrike(shippedCatalogue, { technique: 'pad-free' }), 'whoever holds calls what comes').to.equal(false);
   });
 
   it('are walked part by part without losing a row, and as a whole with every row', () => {

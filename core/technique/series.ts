@@ -17,10 +17,13 @@ export function thrownAs({ techniques }: Catalogue, { technique, part }: Tagged)
   return (typeof part === 'number' ? techniques.get(technique)?.parts[part] : undefined) ?? technique;
 }
 
-/** Whether its launch, contact and home are those of one strike; of a series that was tagged as a whole they are not. */
+/**
+ * Whether its launch, contact and home are those of one strike; of a series that was tagged as a whole they are not, nor of a spell on
+ * pads, where whoever holds calls what comes.
+ */
 export function isOneStrike({ techniques }: Catalogue, { technique, part }: Tagged): boolean {
   const known = techniques.get(technique);
-  return known === undefined || !isSeries(known) || typeof part === 'number';
+  return known === undefined || typeof part === 'number' || !(isSeries(known) || known.kind === 'pads');
 }
 
 /**

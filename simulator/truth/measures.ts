@@ -6,6 +6,7 @@ import {
   type Band,
   type ShippedCheckpointId,
 } from '@wax-fist/core/technique';
+import type { BesideId, PointMeasureId } from '@wax-fist/core/measure';
 import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-round.ts';
 import { partsOf, type Thrown } from '../motion/technique/thrown.ts';
 import type { Single } from '../motion/technique/single.ts';
@@ -45,7 +46,7 @@ function beatVariation({ round }: Seen): number | undefined {
   return gaps.length < 3 ? undefined : Math.sqrt(gaps.reduce((sum, gap) => sum + (gap - mean) ** 2, 0) / gaps.length) / mean;
 }
 
-export type TrueValues = Partial<Record<ShippedCheckpointId, number>>;
+export type TrueValues = Partial<Record<PointMeasureId, number>>;
 type TrueMeasure = (seen: Seen) => number | undefined;
 
 const isKick = ({ part }: Seen): boolean => part.model.kind === 'kick';
@@ -130,13 +131,23 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
   'ex.reset': timeToBase,
   'ph.head-clear': headClear,
 };
+/** What is told beside rows. */
+const trueBesides: Readonly<Record<BesideId, TrueMeasure>> = {
+  'home-miss': striking.homeMiss,
+  'exposure-time': striking.exposureTime,
+};
+const besideOf = (id: ShippedCheckpointId): BesideId | undefined =>
+  shippedCatalogue.checkpoints.get(id)?.besides as BesideId | undefined;
+
 /** What is true of whoever holds. */
 const ofHolder: readonly ShippedCheckpointId[] = ['ph.head-clear'];
-/** What is true of whoever holds for a strike, or a part of a series, whatever that is judged by; nothing where nobody does. */
+/** What is true between both, of a strike by itself. */
+const ofBoth: readonly ShippedCheckpointId[] = ['df.distance'];
+/** What is true where somebody holds for a strike, or a part of a series, whatever that is judged by; nothing where nobody does. */
 export function trueOfHolder(round: Performance, strike: ThrownStrike, part: ThrownPart): TrueValues {
   const seen = seenOf(round, strike, part);
   return Object.fromEntries(
-    ofHolder.flatMap((id) => {
+    [...ofHolder, ...(strike.parts.length === 1 ? ofBoth : [])].flatMap((id) => {
       const value = trueMeasure[id]!(seen);
       return value === undefined ? [] : [[id, value]];
     }),
@@ -206,6 +217,9 @@ export function trueMeasures(
   for (const id of wanted) {
     const value = valueOf(parts, id, strike.technique);
     if (value !== undefined) values[id] = value;
+    const beside = besideOf(id);
+    // Of a series as a whole it is not told.
+    if (beside && parts.length === 1) values[beside] = trueBesides[beside](parts[0]!)!;
   }
   return values;
 }

@@ -1,3 +1,4 @@
+import { measures } from '@wax-fist/core/technique';
 import type { Seconds } from '@wax-fist/core/units';
 import type { Vector3 } from 'three';
 import { jointAngle } from '../body/skeleton.ts';
@@ -79,6 +80,25 @@ export function returnDrop(seen: Seen): number {
     return to.y + line.y * share - point.y;
   };
   return most(during(part.leave, part.home), (joints) => under(wrist(seen, joints))) / forearm(landed, striking);
+}
+/** How far the hand that struck is, once it is home, from where it was ready: against the chin, in heads. */
+export function homeMiss({ at, ready, part, striking }: Seen): number {
+  const fromChin = (joints: Joints): Vector3 => joints[`${striking}Wrist`].clone().sub(joints.chin);
+  return fromChin(at(part.home)).distanceTo(fromChin(ready)) / headHeight(ready);
+}
+/** Where a hand and a shoulder cover nothing any more, over and under the chin, in heads. */
+const [handOpen, shoulderOpen] = [measures['guard-height'].band!.clean[0]!, measures['shoulder-chin'].band!.clean[1]!];
+/** How long nothing covers the chin, from launch to home. */
+export function exposureTime({ during, part, striking, idle }: Seen): number {
+  const all = during(part.launch, part.home);
+  const uncovered = all.filter((joints) => {
+    const head = headHeight(joints);
+    return (
+      joints[`${idle}Knuckles`].y - joints.chin.y < handOpen * head &&
+      joints.chin.y - joints[`${striking}Shoulder`].y > shoulderOpen * head
+    );
+  });
+  return (uncovered.length / all.length) * inMilliseconds(part.launch, part.home);
 }
 /** A switch or a step off the line is no telegraph: what counts is what comes before it. */
 const begins = (strike: ThrownStrike, part: ThrownPart): number =>

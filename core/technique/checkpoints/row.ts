@@ -29,6 +29,8 @@ export interface Checkpoint {
   views: readonly View[];
   /** What measures it; else only the coach can tell. */
   measure: MeasureId | 'eye' | 'ear';
+  /** What else is measured of the same thing. It is told beside it, and no verdict hangs on it. */
+  besides?: MeasureId;
   /** Frames a second below which it is over between two frames. */
   leastRate: number;
   /** Checkpoints upstream: their faults often bring this one about. */

@@ -3,6 +3,8 @@ import { useBenchContext } from './bench-context.ts';
 import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
 import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
+import { proposalFor } from '@wax-fist/core/measure';
+import { measures } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
 import { measuredInWords } from '../checklists/measured-words.ts';
 import { statureOf } from '../measures/stature-of.ts';
@@ -38,13 +40,23 @@ const checkpoint = computed(() => line.checkpoint);
 /** What is measured and proposed, in words. */
 const told = computed(() => {
   const { measured, proposal, reported, band } = line;
-  if (!measured || !band) return '';
+  if (!measured) return '';
   if (measured.value === undefined) return measured.reason;
+  if (!band) return '';
   if (reported) return words.toldOnlyNoFaultIn;
   const proposed = proposal?.verdict
     ? words.proposedVerdictNames(verdictNames[proposal.verdict].toLowerCase())
     : words.tooCloseToCall;
   return `${measuredInWords(line.checkpoint.measure, measured, statureOf(data.session, line.checkpoint.id))}, ${proposed}`;
+});
+/** What is told beside it hangs no verdict on itself: the verdict that it would have is only a word. */
+const beside = computed(() => {
+  if (!line.beside) return undefined;
+  const { measure, value } = line.beside;
+  const { name, band } = measures[measure];
+  const stature = statureOf(data.session, line.checkpoint.id);
+  const verdict = band && proposalFor(band, value)?.verdict;
+  return words.besides(name, measuredInWords(measure, value, stature), verdict && verdictNames[verdict].toLowerCase());
 });
 const element = ref<HTMLElement>();
 watch(
@@ -73,6 +85,7 @@ watch(
       <p>
         {{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span>
       </p>
+      <p v-if="!line.band && told" class="quiet">{{ told }}</p>
       <div v-if="line.band && line.measured" class="measured" :class="{ none: line.measured.value === undefined }">
         <BandMark
           :band="line.band"
@@ -84,6 +97,7 @@ watch(
           {{ words.seeItAt(decided) }} <kbd>{{ keys.drawn('see-row') }}</kbd>
         </button>
       </div>
+      <p v-if="beside" class="quiet beside">{{ beside }}</p>
       <p v-if="line.fixed" class="quiet fixed">{{ words.aFaultInEverySchool(line.fixed) }}</p>
       <div class="verdicts">
         <button

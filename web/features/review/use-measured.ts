@@ -2,6 +2,7 @@ import type { StrikeMark } from '@wax-fist/contract/review';
 import type { Track } from '@wax-fist/core/body';
 import {
   decidedAt,
+  isOfRounds,
   measurable,
   measureOf,
   readFrom,
@@ -14,10 +15,14 @@ import { isOneStrike, thrownAs, type Checkpoint, type CheckpointId } from '@wax-
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import type { BenchData } from './use-bench-data.ts';
 import { useFollowedFilm } from './use-followed-film.ts';
+import { useMarkedRound } from './use-marked-round.ts';
+
+/** A checkpoint, or what is told beside one. */
+type MeasuredRow = Pick<Checkpoint, 'id' | 'measure'>;
 
 export interface MeasuredStrike {
   /** What can be measured of a checkpoint at the strike in hand; undefined where nothing tells of it. */
-  measureOf: ComputedRef<(checkpoint: Checkpoint) => Measured | undefined>;
+  measureOf: ComputedRef<(checkpoint: MeasuredRow) => Measured | undefined>;
   /** Where the body was; undefined until it is here, and where it was not followed. */
   track: ComputedRef<Track | undefined>;
   /** What the measure of a checkpoint looks at in the strike in hand. */
@@ -36,6 +41,7 @@ export function useMeasured(
   followed = useFollowedFilm(data).followed,
 ): MeasuredStrike {
   const { catalogue, playable } = data;
+  const round = useMarkedRound(data, strike);
   const looked = shallowRef<{
     strike: StrikeMark;
     points: MeasurableStrike | undefined;
@@ -54,9 +60,11 @@ export function useMeasured(
     { immediate: true },
   );
 
-  const measure = computed(() => (checkpoint: Checkpoint): Measured | undefined => {
+  const measure = computed(() => (checkpoint: MeasuredRow): Measured | undefined => {
     const now = strike.value;
-    if (!now || !isOneStrike(catalogue, now)) return undefined;
+    if (!now) return undefined;
+    if (isOfRounds(checkpoint.measure)) return measureOf(playable.timeline, now, undefined, checkpoint, round.value);
+    if (!isOneStrike(catalogue, now)) return undefined;
     const { value } = looked;
     if (value?.strike !== now) return measureOf(playable.timeline, now, undefined, checkpoint);
     if (!value.told.has(checkpoint.id))

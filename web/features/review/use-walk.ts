@@ -1,12 +1,21 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
-import { proposalFor, type DecidedAt, type Measured, type Proposal, type ReadFrom } from '@wax-fist/core/measure';
+import {
+  proposalFor,
+  type DecidedAt,
+  type Measured,
+  type MeasuredValue,
+  type Proposal,
+  type ReadFrom,
+} from '@wax-fist/core/measure';
 import {
   checklistFor,
   rowsOfPart,
   verdictIn,
   walkOf,
+  type Checkpoint,
   type CheckpointId,
   type ChecklistRow,
+  type MeasureId,
   type View,
 } from '@wax-fist/core/technique';
 import type { Track } from '@wax-fist/core/body';
@@ -22,6 +31,8 @@ import type { FilmWithBody } from './use-followed-film.ts';
 export interface WalkLine extends ChecklistRow {
   measured: Measured | undefined;
   proposal: Proposal | undefined;
+  /** What else is measured of the same thing, where it can be told. */
+  beside: { measure: MeasureId; value: MeasuredValue } | undefined;
 }
 
 export interface Walk {
@@ -93,12 +104,16 @@ export function useWalk(
   );
   /** Depends on the strike and its points only, so that a verdict measures nothing again. */
   const { measureOf, track, readFor, decidedFor } = useMeasured(data, strike, followed);
+  function besideOf({ besides }: Checkpoint): WalkLine['beside'] {
+    const value = besides && measureOf.value({ id: besides, measure: besides });
+    return besides && value?.value !== undefined ? { measure: besides, value } : undefined;
+  }
   const rows = computed(() =>
     asked.value.map((line): WalkLine => {
       // A second coach is to say what they see, not what somebody or something else has seen.
       const found = review.blind ? undefined : measureOf.value(line.checkpoint);
       const proposal = found && line.band && !line.reported ? proposalFor(line.band, found) : undefined;
-      return { ...line, measured: found, proposal };
+      return { ...line, measured: found, proposal, beside: found && besideOf(line.checkpoint) };
     }),
   );
   const hidden = computed(() => checklist.value.filter(({ shown, checkpoint: { id } }) => !shown && !judgedAnyway.value.has(id)));

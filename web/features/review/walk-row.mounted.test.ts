@@ -13,6 +13,7 @@ const row = (id: string, change: Partial<WalkLine> = {}): WalkLine => ({
   ...wholeChecklist(shippedCatalogue, 'jab').find(({ checkpoint }) => checkpoint.id === id)!,
   measured: undefined,
   proposal: undefined,
+  beside: undefined,
   ...change,
 });
 const shown = (line: WalkLine, change: object = {}, stature: number | null = null) =>
@@ -41,6 +42,18 @@ describe('a row of the walk', () => {
     const told = { ...line, measured, proposal: proposalFor(line.band!, measured) };
     expect(shown(told, {}, 170).text()).to.include('14 ± 4 cm, proposed: fault');
     expect(shown(told).text()).to.include('0.56 ± 0.16 forearms');
+  });
+
+  it('tells what else is measured of the same thing, with a word of what that would be', () => {
+    const beside = (value: number) => ({ measure: 'home-miss' as const, value: { value, doubt: 0.05, shared: 0 } });
+    expect(shown(row('gd.return-line', { beside: beside(1) }), {}, 170).text()).to.include('Home miss: 22 ± 2 cm, fault');
+    expect(shown(row('gd.return-line', { beside: beside(0.36) })).text()).to.match(/Home miss: 0\.36 ± 0\.05 heads(?!,)/);
+    expect(shown(row('gd.return-line')).text()).to.not.include('Home miss');
+  });
+
+  it('says why a row that has no band is not measured', () => {
+    const measured = { value: undefined, reason: 'One camera cannot tell.' };
+    expect(shown(row('gd.return-line', { band: undefined, measured })).text()).to.include('One camera cannot tell.');
   });
 
   it('goes to the frame that decides it, where that is told', async () => {

@@ -149,6 +149,8 @@ export const reviewWords = {
   toldOnlyNoFaultIn: 'Told only: no fault in this school.',
   proposedVerdictNames: (verdictNames: Told) => `proposed: ${verdictNames}`,
   tooCloseToCall: 'too close to call',
+  besides: (name: Told, told: Told, verdict: Told | undefined) =>
+    `${name}: ${told}${verdict === undefined ? '' : `, ${verdict}`}`,
   thisIsPartOfA: 'This is part of a bench, and there is none.',
   someMarksAreStillOn: 'Some marks are still on their way. Try again when they are saved.',
   strikesStayAsTheyAre: 'Strikes stay as they are while you mark this film a second time.',
