@@ -26,7 +26,7 @@ export const decidedIn: Readonly<Partial<Record<ShippedCheckpointId, Decided>>> 
   'gd.other-hand': { late: -13, doubt: 90, onlyAmiss: true },
   'gd.return-line': { late: 4, doubt: 18, onlyAmiss: true },
   'kk.chamber': { late: -3, doubt: 18, onlyAmiss: false },
-  'kk.return': { late: 27, doubt: 70, onlyAmiss: false },
+  'kk.return': { late: 25, doubt: 105, onlyAmiss: false },
   'pv.sync': { late: 2, doubt: 25, onlyAmiss: false },
   'ex.move': { late: 0, doubt: 100, onlyAmiss: false },
 };

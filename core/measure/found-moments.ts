@@ -24,9 +24,9 @@ interface Found {
  * is home. Printed and checked by `bin/bench measures`.
  */
 export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName, Found>>>>> = {
-  'near hand': { launch: { late: 25, doubt: 24 }, home: { late: -12, doubt: 50 } },
-  'far hand': { launch: { late: 58, doubt: 60 }, home: { late: -19, doubt: 35 } },
-  'hand along': { launch: { late: 35, doubt: 60 } },
+  'near hand': { launch: { late: 27, doubt: 24 }, home: { late: -11, doubt: 52 } },
+  'far hand': { launch: { late: 57, doubt: 60 }, home: { late: -17, doubt: 42 } },
+  'hand along': { launch: { late: 35, doubt: 70 } },
   step: { launch: { late: 16, doubt: 50 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
@@ -69,7 +69,8 @@ function findMoment(path: Path, contact: Ms, name: FoundName): Ms | undefined {
     );
     if (fit.off < best.off) best = { moment, ...fit };
   }
-  return isWay(best, leastWay) ? best.moment : undefined;
+  // Where the earliest instant fits best the hand has gone before: it fell, or comes from another strike.
+  return isWay(best, leastWay) && (name === 'home' || best.moment > from) ? best.moment : undefined;
 }
 
 /** What throws a strike, as a camera sees it; undefined where nothing can be followed. */

@@ -10,6 +10,8 @@ export interface Measure {
   unit: MeasureUnit;
   /** What it is a share of, or what is measured, in words. */
   of: string;
+  /** What it cannot be below: a reading can, by what it is off by. */
+  least?: number;
   /** What it is read from. */
   from: 'moments' | 'pins' | 'track' | 'sound';
   /** None where every technique has its own. */
@@ -109,6 +111,7 @@ const table = {
     name: 'Time open',
     unit: 'milliseconds',
     of: 'with neither hand nor shoulder at the line',
+    least: 0,
     from: 'track',
     band: upTo(120, 250),
   },
@@ -116,10 +119,18 @@ const table = {
     name: 'Return drop',
     unit: 'ratio',
     of: 'forearm, fall under the line home',
+    least: 0,
     from: 'track',
     band: upTo(0.15, 0.35),
   },
-  'home-miss': { name: 'Home miss', unit: 'ratio', of: 'head, away from the ready place', from: 'pins', band: upTo(0.35, 0.7) },
+  'home-miss': {
+    name: 'Home miss',
+    unit: 'ratio',
+    of: 'head, away from the ready place',
+    least: 0,
+    from: 'pins',
+    band: upTo(0.35, 0.7),
+  },
   'shoulder-chin': {
     name: 'Shoulder to chin',
     unit: 'ratio',
@@ -127,11 +138,19 @@ const table = {
     from: 'pins',
     band: upTo(0.25, 0.45),
   },
-  'path-deviation': { name: 'Path', unit: 'ratio', of: 'way of the fist, off its line', from: 'track', band: upTo(0.08, 0.15) },
+  'path-deviation': {
+    name: 'Path',
+    unit: 'ratio',
+    of: 'way of the fist, off its line',
+    least: 0,
+    from: 'track',
+    band: upTo(0.08, 0.15),
+  },
   'pre-move': {
     name: 'Movement before',
     unit: 'ratio',
     of: 'forearm, the wrong way before launch',
+    least: 0,
     from: 'track',
     band: upTo(0.08, 0.2),
   },
@@ -152,12 +171,27 @@ const table = {
     band: band([0.88, 1], [0.75, 1.02]),
   },
   'forearm-tilt': { name: 'Forearm tilt', unit: 'degrees', of: 'forearm from level', from: 'pins', band: around(15, 25) },
-  'wind-up': { name: 'Wind-up', unit: 'ratio', of: 'forearm, away from the target first', from: 'track', band: upTo(0.25, 0.5) },
-  overrun: { name: 'Overrun', unit: 'ratio', of: 'shoulder width, past the centre line', from: 'track', band: upTo(0.25, 0.5) },
+  'wind-up': {
+    name: 'Wind-up',
+    unit: 'ratio',
+    of: 'forearm, away from the target first',
+    least: 0,
+    from: 'track',
+    band: upTo(0.25, 0.5),
+  },
+  overrun: {
+    name: 'Overrun',
+    unit: 'ratio',
+    of: 'shoulder width, past the centre line',
+    least: 0,
+    from: 'track',
+    band: upTo(0.25, 0.5),
+  },
   dwell: {
     name: 'Time at the target',
     unit: 'milliseconds',
     of: 'within 3% of the furthest point',
+    least: 0,
     from: 'track',
     band: upTo(60, 110),
   },
@@ -178,7 +212,7 @@ const table = {
     band: atLeast(0, -40),
   },
   'feet-gap': { name: 'Closest feet', unit: 'ratio', of: 'base stance', from: 'track', band: atLeast(0.85, 0.65) },
-  'step-length': { name: 'Step', unit: 'ratio', of: 'torso', from: 'track', band: upTo(0.6, 0.85) },
+  'step-length': { name: 'Step', unit: 'ratio', of: 'torso', least: 0, from: 'track', band: upTo(0.6, 0.85) },
   'heel-toe': {
     name: 'Ball before heel',
     unit: 'milliseconds',
@@ -233,11 +267,19 @@ const table = {
   'hip-travel': { name: 'Hip travel', unit: 'ratio', of: 'torso, towards the target', from: 'track', band: atLeast(0.25, 0.12) },
   'hand-travel': { name: 'Hand travel', unit: 'ratio', of: 'forearm, away from the face', from: 'track', band: upTo(0.5, 0.8) },
   'gap-change': { name: 'Gap kept', unit: 'ratio', of: 'distance before', from: 'track', band: band([0.85, 1.2], [0.7, 1.4]) },
-  'exit-time': { name: 'Time to leave', unit: 'milliseconds', of: 'from the last contact', from: 'track', band: upTo(600, 1000) },
+  'exit-time': {
+    name: 'Time to leave',
+    unit: 'milliseconds',
+    of: 'from the last contact',
+    least: 0,
+    from: 'track',
+    band: upTo(600, 1000),
+  },
   'time-to-base': {
     name: 'Time to base',
     unit: 'milliseconds',
     of: 'from the last contact',
+    least: 0,
     from: 'track',
     band: upTo(700, 1200),
   },
@@ -246,6 +288,7 @@ const table = {
     name: 'Drift',
     unit: 'ratio',
     of: 'shoulder width, hips over the swap',
+    least: 0,
     from: 'track',
     band: upTo(0.25, 0.45),
   },
@@ -260,6 +303,7 @@ const table = {
     name: 'Beat',
     unit: 'ratio',
     of: 'spread of the gaps between beats',
+    least: 0,
     from: 'sound',
     band: upTo(0.06, 0.12),
   },

@@ -46,9 +46,10 @@ export function measuredInWords(
   measured: { value: number; doubt: number },
   stature: number | null = null,
 ): string {
-  const cm = stature === null ? undefined : inCentimetres(measure, measured, stature);
+  const value = Math.max(measured.value, (isMeasureId(measure) ? measures[measure].least : undefined) ?? -Infinity);
+  const cm = stature === null ? undefined : inCentimetres(measure, { ...measured, value }, stature);
   if (cm) return `${withMinus(length(cm.value)).replace(/ cm$/, '')} ± ${doubtOfLength(cm.doubt)}`;
   const inLengths = lengthOf(measure);
-  const told = `${valueInWords(measure, measured.value)} ± ${valueInWords(measure, measured.doubt)}`;
+  const told = `${valueInWords(measure, value)} ± ${valueInWords(measure, measured.doubt)}`;
   return inLengths ? `${told} ${lengthNames[inLengths]}` : told;
 }

@@ -30,6 +30,9 @@ describe('a rate by measures, in words', () => {
     expect(measuredInWords('return-drop', { value: 0.1, doubt: 0.001 }, 170)).to.equal('2 ± 1 cm');
     expect(measuredInWords('trunk-lean', { value: 11.6, doubt: 2.2 }, 170)).to.equal('12° ± 2°');
     expect(measuredInWords('foot-hand', { value: -52, doubt: 29 }, 170)).to.equal('−52 ms ± 29 ms');
+    expect(measuredInWords('exposure-time', { value: -92, doubt: 169 }), 'no time is shorter than none').to.equal(
+      '0 ms ± 169 ms',
+    );
     expect(measuredInWords('guard-height', { value: -0.4, doubt: 0.1 }, 170)).to.equal('−9 ± 2 cm');
     expect(measuredInWords('snap-ratio', { value: 1.5, doubt: 0.12 }, 170)).to.equal('1.5 ± 0.12');
   });
