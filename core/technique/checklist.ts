@@ -1,4 +1,5 @@
 import { phases } from '../strikes/phase.ts';
+import type { Ratio } from '../units.ts';
 import type { Band } from './band.ts';
 import { checkpointIn, rowsOf, techniqueIn, type Catalogue } from './catalogue.ts';
 import type { Checkpoint } from './checkpoint.ts';
@@ -24,6 +25,8 @@ export interface Judging {
   matchUp?: MatchUp | undefined;
   /** Whether somebody holds pads and is looked at, too. */
   withHolder?: boolean;
+  /** How tall whoever it is thrown at is, of whoever strikes; unknown counts as alike. */
+  opponent?: Ratio | undefined;
 }
 
 /** A row of a technique’s checklist, as it is asked in one session from one view. */
@@ -114,6 +117,7 @@ function rowFor(
     row,
     shipped,
     effects.flatMap(({ bands = [], adds = [] }) => [...bands, ...adds]).filter(about),
+    judging.opponent,
   );
   const reported = !fixed && effects.some(({ reports = [] }) => reports.some(about));
   const band = found.band && fixed ? drawnIn(found.band, fixed) : found.band;
@@ -126,11 +130,12 @@ function bandFor(
   row: EditedRow,
   { measure }: Checkpoint,
   bySchool: readonly { band?: Band }[],
+  opponent: Ratio | undefined,
 ): Pick<ChecklistRow, 'band' | 'bandBy'> {
   const school = bySchool.find(({ band }) => band)?.band;
   const { bands, zones } = techniqueIn(catalogue, technique);
   const measured = isMeasureId(measure) ? measures[measure] : undefined;
-  const own = bands[row.checkpointId] ?? measured?.bandByZones?.(zones);
+  const own = bands[row.checkpointId] ?? measured?.bandByZones?.(zones, opponent);
   const usual = measured?.band;
   if (row.band) return { band: row.band, bandBy: 'club' };
   if (school) return { band: school, bandBy: 'school' };

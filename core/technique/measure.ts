@@ -1,3 +1,4 @@
+import type { Ratio } from '../units.ts';
 import type { Band, Span } from './band.ts';
 import { bandOfZones, type TargetZone } from './target-zones.ts';
 
@@ -16,8 +17,8 @@ export interface Measure {
   from: 'moments' | 'pins' | 'track' | 'sound';
   /** None where every technique has its own. */
   band?: Band;
-  /** The band of a technique that has none of its own, by where it may land. */
-  bandByZones?: (zones: readonly TargetZone[]) => Band | undefined;
+  /** The band of a technique that has none of its own, by where it may land, on somebody so tall. */
+  bandByZones?: (zones: readonly TargetZone[], opponent?: Ratio) => Band | undefined;
 }
 
 /**

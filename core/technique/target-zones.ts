@@ -37,12 +37,19 @@ export function heightOf(aimedAt: readonly TargetZone[]): Height | undefined {
 
 /** About a hand’s breadth beside a zone, in trunks: from the lowest ribs to the belt line. */
 const beside: Ratio = 0.13;
-/** How high a strike that may land in these zones is clean, from the lowest to the highest of them; undefined where it lands nowhere. */
-export function bandOfZones(aimedAt: readonly TargetZone[]): Band | undefined {
+/** How high the hip joints of somebody who stands lie over the floor, in their trunks (Drillis and Contini 1966). */
+const hips: Ratio = 0.53 / 0.288;
+/**
+ * How high a strike that may land in these zones is clean, from the lowest to the highest of them, in trunks of whoever strikes over their
+ * hips; undefined where it lands nowhere.
+ * @param opponent how tall whoever it is thrown at is, of whoever strikes: what lies z over their hips lies r · z + (r − 1) · h over the own
+ */
+export function bandOfZones(aimedAt: readonly TargetZone[], opponent: Ratio = 1): Band | undefined {
   if (aimedAt.length === 0) return undefined;
+  const over = (at: Ratio): Ratio => opponent * at + (opponent - 1) * hips;
   const [from, to] = [
-    Math.min(...aimedAt.map((zone) => zones[zone].at[0])),
-    Math.max(...aimedAt.map((zone) => zones[zone].at[1])),
+    over(Math.min(...aimedAt.map((zone) => zones[zone].at[0]))),
+    over(Math.max(...aimedAt.map((zone) => zones[zone].at[1]))),
   ];
   const span = (more: Ratio): Span => [from - more, to + more];
   return { clean: span(0), watch: span(beside) };

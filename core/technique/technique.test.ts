@@ -206,6 +206,19 @@ describe('techniques', () => {
     expect(bandOfZones([]), 'lands nowhere').to.equal(undefined);
   });
 
+  it('take whoever it is thrown at for as tall as they are', () => {
+    const judging = { school: usualSchool, view: 'front' as const };
+    const bandOn = (opponent?: number) =>
+      checklistFor(shippedCatalogue, 'lead-body-hook', { ...judging, opponent }).find(
+        ({ checkpoint }) => checkpoint.id === 'sm.target',
+      )!.band!;
+    expect(bandOn(1)).to.deep.equal(bandOn());
+    // Ribs begin 0.38 of a trunk over hips that are 1.84 trunks high: on somebody taller by a tenth these are a tenth of that higher.
+    expect(bandOn(1.1).clean[0]! - bandOn().clean[0]!).to.be.closeTo(0.1 * (0.38 + 1.84), 0.01);
+    expect(verdictIn(bandOn(0.85), 0.75), 'a short one’s chin').to.equal('fault');
+    expect(bandOn(1.1).watch[0]! - bandOn(1.1).clean[0]!, 'a hand’s breadth is a hand’s breadth').to.be.closeTo(-0.13, 1e-9);
+  });
+
   it('ask for foot with fist only where somebody steps, and a low kick for its own path', () => {
     expect(techniqueIn(shippedCatalogue, 'jab-cross-static').checkpoints).to.not.include('pv.sync');
     expect(techniqueIn(shippedCatalogue, 'jab-cross-step').checkpoints).to.include('pv.sync');

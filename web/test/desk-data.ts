@@ -12,7 +12,7 @@ export const timeline = timelineOf(Array.from({ length: 600 }, (_, frame) => (fr
 export const deskData = (view: View = 'lead-side', change: Partial<BenchData> = {}): BenchData =>
   ({
     film: { id: `film-${++films}`, view, steps: [] },
-    session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1 },
+    session: { judgedBy: { ...usualSchool, bookId: '' }, checklistVersion: 1, trainee: { stature: null }, holder: null },
     playable: { timeline },
     bodies: {},
     corrections: [],

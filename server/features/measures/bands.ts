@@ -1,7 +1,10 @@
 import type { JudgedBy } from '@wax-fist/contract/schools';
 import { checklistFor, rowsOfPart, type Band, type Catalogue, type View } from '@wax-fist/core/technique';
+import type { Ratio } from '@wax-fist/core/units';
+import { sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Database } from '../../db/connection.ts';
-import { film, strike, trainingSession } from '../../db/schema/index.ts';
+import { film, strike, trainee, trainingSession } from '../../db/schema/index.ts';
 import { cataloguesAt } from '../checklists/versions.ts';
 
 /** By what a measured strike is judged. */
@@ -12,7 +15,11 @@ export interface JudgedStrike {
   sessionId: string;
   judgedBy: JudgedBy;
   checklistVersion: number;
+  /** How tall whoever holds is, of whoever strikes; null where that is not known of both. */
+  opponent: Ratio | null;
 }
+const [striker, holder] = [alias(trainee, 'striker'), alias(trainee, 'holder')];
+
 /** The same as columns, of a strike with its film and its session. */
 export const judgedStrike = {
   technique: strike.technique,
@@ -21,6 +28,8 @@ export const judgedStrike = {
   sessionId: film.sessionId,
   judgedBy: trainingSession.judgedBy,
   checklistVersion: trainingSession.checklistVersion,
+  opponent: sql<Ratio | null>`(select ${holder.stature}::float8 / ${striker.stature} from ${trainee} ${sql.identifier('striker')}, ${trainee} ${sql.identifier('holder')}
+    where ${striker.id} = ${trainingSession.traineeId} and ${holder.id} = ${trainingSession.holderId})`,
 };
 /** Where a measure of a strike is clean; undefined where the checklist does not ask, the view cannot show it, or it is no fault. */
 export type BandOf = (strike: JudgedStrike, checkpointId: string) => Band | undefined;
@@ -40,9 +49,13 @@ export async function bandsFor(db: Database, strikes: readonly JudgedStrike[]): 
   };
 }
 
-function bandsOf(catalogue: Catalogue | undefined, { technique, part, view, judgedBy }: JudgedStrike): Map<string, Band> {
+function bandsOf(
+  catalogue: Catalogue | undefined,
+  { technique, part, view, judgedBy, opponent }: JudgedStrike,
+): Map<string, Band> {
   if (!catalogue?.techniques.has(technique)) return new Map();
-  const rows = rowsOfPart(checklistFor(catalogue, technique, { school: judgedBy, view }), catalogue, { technique, part });
+  const judging = { school: judgedBy, view, opponent: opponent ?? undefined };
+  const rows = rowsOfPart(checklistFor(catalogue, technique, judging), catalogue, { technique, part });
   return new Map(
     rows.flatMap(({ checkpoint, band, shown, reported }) => (band && shown && !reported ? [[checkpoint.id, band] as const] : [])),
   );

@@ -92,12 +92,12 @@ export async function measureStrikes(db: Database, which: SQL): Promise<void> {
   for (const [filmId, strikes] of byFilm) await measureFilm(db, filmId, strikes, { catalogues, widenings });
 }
 
-/** A strike as the thread that measures wants it; undefined where its moments are not those of one strike. */
+/** A strike as the thread that measures wants it. Where its moments are not those of one strike, only whoever holds is looked at, when it lands. */
 function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined {
-  if (!isOneStrike(catalogue, row)) return undefined;
   const technique = catalogue.techniques.get(thrownAs(catalogue, row));
   if (!technique) return undefined;
-  const asked = new Set([row.technique, thrownAs(catalogue, row)].flatMap((id) => rowsOf(catalogue, id)));
+  const judgedBy = isOneStrike(catalogue, row) ? [row.technique, thrownAs(catalogue, row)] : [];
+  const asked = new Set(judgedBy.flatMap((id) => rowsOf(catalogue, id)));
   const checkpoints = [...new Set([...[...asked].map(({ checkpointId }) => checkpointId), ...readOfHolder])].flatMap((id) => {
     const known = catalogue.checkpoints.get(id);
     return known ? [{ id, measure: known.measure }] : [];

@@ -3,9 +3,10 @@ import { reviewEndpoints, type Mark, type SessionTally } from '@wax-fist/contrac
 import { expect } from 'chai';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import { film, filmPoints, strikeMeasure, trainingSession } from '../../db/schema/index.ts';
+import { film, filmPoints, strike, strikeMeasure, trainee, trainingSession } from '../../db/schema/index.ts';
 import { becomes, follow, tagsOf } from '../../test/followed-film.ts';
 import { atSecond, observed, pinned } from '../../test/marks.ts';
+import { bandsFor, judgedStrike } from './bands.ts';
 import { addScene, startServer, type ClubScene, type ServerUnderTest, type Visitor } from '../../test/server-under-test.ts';
 
 /** Crosses among others, from the side of the hand that idles meanwhile: it falls in some of them. */
@@ -165,5 +166,34 @@ describe('measures of a session', () => {
     expect(await saidOf(held.traineeId)).to.deep.equal([]);
     await count('ph.head-clear', false);
     expect(await saidOf(holderId)).to.deep.equal([]);
+  });
+
+  it('holds where a strike may land to how tall whoever holds is, once that is known of both', async () => {
+    const { db } = server.services;
+    const { traineeId: holderId } = await addScene(server);
+    const judged = async () => {
+      const [row] = await db
+        .select(judgedStrike)
+        .from(strike)
+        .innerJoin(film, eq(film.id, strike.filmId))
+        .innerJoin(trainingSession, eq(trainingSession.id, film.sessionId))
+        .where(eq(film.id, scene.filmId))
+        .limit(1);
+      return { ...row!, technique: 'lead-body-hook', view: 'front' as const };
+    };
+    const lowest = async (): Promise<number> => {
+      const one = await judged();
+      return (await bandsFor(db, [one]))(one, 'sm.target')!.clean[0]!;
+    };
+    const grow = (id: string, stature: number | null) => db.update(trainee).set({ stature }).where(eq(trainee.id, id));
+    await grow(scene.traineeId, 170);
+    await grow(holderId, 187);
+    const alike = await lowest();
+    expect((await judged()).opponent, 'nobody holds').to.equal(null);
+    await db.update(trainingSession).set({ holderId }).where(eq(trainingSession.id, scene.sessionId));
+    expect((await judged()).opponent).to.be.closeTo(1.1, 1e-9);
+    expect(await lowest()).to.be.closeTo(alike + 0.1 * (0.38 + 0.53 / 0.288), 0.01);
+    await grow(holderId, null);
+    expect(await lowest(), 'nobody knows how tall they are').to.equal(alike);
   });
 });

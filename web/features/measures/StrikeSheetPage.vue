@@ -24,7 +24,7 @@ import {
   type SheetMark,
   type SheetOrder,
 } from './sheet-rows.ts';
-import { statureOf } from './stature-of.ts';
+import { opponentOf, statureOf } from './stature-of.ts';
 import { measuresWords as words } from './words.ts';
 import TextWith from '../../app/TextWith.vue';
 
@@ -63,7 +63,8 @@ const show = (query: { technique?: string; order?: SheetOrder; strike?: string |
 const rows = computed(() => {
   if (!page.value || !technique.value) return [];
   const { measures, checklists, session } = page.value;
-  return sheetRows(measures, technique.value, checklists, session.judgedBy, order.value).map((row) => {
+  const judging = { school: session.judgedBy, opponent: opponentOf(session) };
+  return sheetRows(measures, technique.value, checklists, judging, order.value).map((row) => {
     const stature = statureOf(session, row.checkpointId);
     return {
       ...{ ...row, stature },

@@ -6,7 +6,7 @@ import { advisedAgainst, agreementInWords, enoughToTell } from './agreement-word
 import { measuredRateInWords } from './rate-words.ts';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { furthestOut, ratesNobodyJudged, sheetRows, techniquesOnSheet, toldRate } from './sheet-rows.ts';
-import { statureOf } from './stature-of.ts';
+import { opponentOf, statureOf } from './stature-of.ts';
 
 const rate = (change: Partial<MeasuredRateOfSession> = {}): MeasuredRateOfSession => ({
   ...{ technique: 'jab', checkpointId: 'gd.return-line', view: 'lead-side', strikes: 58, counts: false },
@@ -77,7 +77,7 @@ describe('a sheet of strikes', () => {
     ],
     rates: [rate()],
   };
-  const rows = (order: 'amiss' | 'walk') => sheetRows(measures, 'jab', shippedCatalogue, usualSchool, order);
+  const rows = (order: 'amiss' | 'walk') => sheetRows(measures, 'jab', shippedCatalogue, { school: usualSchool }, order);
 
   it('is of techniques that something was measured of, the commonest first', () => {
     expect(techniquesOnSheet(measures)).to.deep.equal(['jab', 'cross']);
@@ -86,7 +86,7 @@ describe('a sheet of strikes', () => {
   it('has a row for what this side can show, in the order that was asked for', () => {
     expect(rows('amiss').map(({ checkpointId }) => checkpointId)).to.deep.equal(['gd.return-line', 'st.lean']);
     expect(rows('walk').map(({ checkpointId }) => checkpointId)).to.deep.equal(['st.lean', 'gd.return-line']);
-    expect(sheetRows(measures, 'no-such-thing', shippedCatalogue, usualSchool, 'walk')).to.deep.equal([]);
+    expect(sheetRows(measures, 'no-such-thing', shippedCatalogue, { school: usualSchool }, 'walk')).to.deep.equal([]);
   });
 
   it('has what whoever holds does by itself, at the end, over strikes of every technique', () => {
@@ -95,13 +95,13 @@ describe('a sheet of strikes', () => {
       values: [...measures.values, value('a', 'ph.head-clear', 0.05), value('d', 'ph.head-clear', 0.3)],
     };
     expect(techniquesOnSheet(held), 'of the hook itself nothing is measured').to.deep.equal(['jab', 'cross', 'holding']);
-    const ofHolder = sheetRows(held, 'holding', shippedCatalogue, usualSchool, 'walk');
+    const ofHolder = sheetRows(held, 'holding', shippedCatalogue, { school: usualSchool }, 'walk');
     expect(ofHolder.map(({ checkpointId, marks }) => [checkpointId, marks.map(({ strikeId }) => strikeId)])).to.deep.equal([
       ['ph.head-clear', ['a', 'd']],
     ]);
-    expect(sheetRows(held, 'jab', shippedCatalogue, usualSchool, 'walk').map(({ checkpointId }) => checkpointId)).to.not.include(
-      'ph.head-clear',
-    );
+    expect(
+      sheetRows(held, 'jab', shippedCatalogue, { school: usualSchool }, 'walk').map(({ checkpointId }) => checkpointId),
+    ).to.not.include('ph.head-clear');
   });
 
   it('is told in centimetres of whoever it is measured of', () => {
@@ -112,6 +112,8 @@ describe('a sheet of strikes', () => {
     expect(statureOf({ trainee, holder }, 'gd.return-line')).to.equal(170);
     expect(statureOf({ trainee, holder }, 'ph.head-clear')).to.equal(185);
     expect(statureOf({ trainee, holder: null }, 'ph.head-clear')).to.equal(null);
+    expect(opponentOf({ trainee, holder })).to.be.closeTo(185 / 170, 1e-9);
+    expect(opponentOf({ trainee, holder: null })).to.equal(undefined);
   });
 
   it('leads to the strikes that are furthest from clean', () => {

@@ -9,7 +9,7 @@ import {
   type Band,
   type Catalogue,
   type Family,
-  type School,
+  type Judging,
   type View,
 } from '@wax-fist/core/technique';
 import { isReadOfHolder } from '@wax-fist/core/measure';
@@ -65,19 +65,19 @@ export const typicalDoubt = ({ marks }: SheetRow): number => median(marks, ({ do
 export const beyondClean = ({ clean: [from, to] }: Band, value: number): number =>
   Math.max((from ?? -Infinity) - value, value - (to ?? Infinity), 0);
 
-/** The rows of one technique. @param checklists and school by which the session is judged */
+/** The rows of one technique. @param checklists and judging by which the session is judged */
 export function sheetRows(
   { strikes, values, rates }: SessionMeasures,
   technique: string,
   checklists: Catalogue,
-  school: School,
+  judging: Pick<Judging, 'school' | 'opponent'>,
   order: SheetOrder,
 ): SheetRow[] {
   if (!checklists.techniques.has(technique)) return [];
   const ofTechnique = new Map(measuredStrikes({ strikes, values, rates }, technique).map((one) => [one.strikeId, one]));
   const views = [...new Set([...ofTechnique.values()].map(({ view }) => view))];
   const rows = views.flatMap((view) =>
-    checklistFor(checklists, technique, { school, view }).flatMap(({ checkpoint, band, shown, reported }): SheetRow[] => {
+    checklistFor(checklists, technique, { ...judging, view }).flatMap(({ checkpoint, band, shown, reported }): SheetRow[] => {
       if (!band || !shown || reported) return [];
       const marks = values.flatMap(({ strikeId, checkpointId, value, doubt }) => {
         const strike = checkpointId === checkpoint.id ? ofTechnique.get(strikeId) : undefined;

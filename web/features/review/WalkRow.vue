@@ -3,13 +3,10 @@ import { useBenchContext } from './bench-context.ts';
 import { mdiStar, mdiStarOutline, mdiTextBoxOutline } from '@mdi/js';
 import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
-import { proposalFor } from '@wax-fist/core/measure';
-import { measures } from '@wax-fist/core/technique';
 import { computed, ref, watch } from 'vue';
-import { measuredInWords } from '../checklists/measured-words.ts';
-import { statureOf } from '../measures/stature-of.ts';
 import BandMark from '../checklists/BandMark.vue';
 import FamilySign from '../checklists/FamilySign.vue';
+import { besideOf, measuredOf, opponentIn } from './row-told.ts';
 import type { WalkLine } from './use-walk.ts';
 import VerdictSign from './VerdictSign.vue';
 import { reviewWords as words } from './words.ts';
@@ -37,27 +34,7 @@ const { keys, data } = useBenchContext();
 defineEmits<{ pick: []; judge: [verdict: Verdict | null]; note: []; star: []; see: [] }>();
 
 const checkpoint = computed(() => line.checkpoint);
-/** What is measured and proposed, in words. */
-const told = computed(() => {
-  const { measured, proposal, reported, band } = line;
-  if (!measured) return '';
-  if (measured.value === undefined) return measured.reason;
-  if (!band) return '';
-  if (reported) return words.toldOnlyNoFaultIn;
-  const proposed = proposal?.verdict
-    ? words.proposedVerdictNames(verdictNames[proposal.verdict].toLowerCase())
-    : words.tooCloseToCall;
-  return `${measuredInWords(line.checkpoint.measure, measured, statureOf(data.session, line.checkpoint.id))}, ${proposed}`;
-});
-/** What is told beside it hangs no verdict on itself: the verdict that it would have is only a word. */
-const beside = computed(() => {
-  if (!line.beside) return undefined;
-  const { measure, value } = line.beside;
-  const { name, band } = measures[measure];
-  const stature = statureOf(data.session, line.checkpoint.id);
-  const verdict = band && proposalFor(band, value)?.verdict;
-  return words.besides(name, measuredInWords(measure, value, stature), verdict && verdictNames[verdict].toLowerCase());
-});
+const told = computed(() => measuredOf(line, data.session));
 const element = ref<HTMLElement>();
 watch(
   () => open,
@@ -97,7 +74,9 @@ watch(
           {{ words.seeItAt(decided) }} <kbd>{{ keys.drawn('see-row') }}</kbd>
         </button>
       </div>
-      <p v-if="beside" class="quiet beside">{{ beside }}</p>
+      <p v-for="one in [opponentIn(line, data.session), besideOf(line, data.session)].filter(Boolean)" :key="one" class="quiet">
+        {{ one }}
+      </p>
       <p v-if="line.fixed" class="quiet fixed">{{ words.aFaultInEverySchool(line.fixed) }}</p>
       <div class="verdicts">
         <button

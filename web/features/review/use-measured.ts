@@ -3,6 +3,7 @@ import type { Track } from '@wax-fist/core/body';
 import {
   decidedAt,
   isOfRounds,
+  isReadOfHolder,
   measurable,
   measureOf,
   readFrom,
@@ -64,7 +65,7 @@ export function useMeasured(
     const now = strike.value;
     if (!now) return undefined;
     if (isOfRounds(checkpoint.measure)) return measureOf(playable.timeline, now, undefined, checkpoint, round.value);
-    if (!isOneStrike(catalogue, now)) return undefined;
+    if (!isOneStrike(catalogue, now) && !isReadOfHolder(checkpoint.id)) return undefined;
     const { value } = looked;
     if (value?.strike !== now) return measureOf(playable.timeline, now, undefined, checkpoint);
     if (!value.told.has(checkpoint.id))

@@ -21,6 +21,7 @@ import {
 import type { Track } from '@wax-fist/core/body';
 import type { Verdict } from '@wax-fist/core/review';
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue';
+import { opponentOf } from '../measures/stature-of.ts';
 import { useMeasured } from './use-measured.ts';
 import { useReview, type Word } from './review-store.ts';
 import { useStarredCheckpoints } from './starred-checkpoints.ts';
@@ -86,6 +87,7 @@ export function useWalk(
       frameRate,
       matchUp,
       withHolder: matchUp !== undefined,
+      opponent: opponentOf(session),
     });
     return rowsOfPart(whole, catalogue, { technique: technique.value, part: part.value });
   });

@@ -5,6 +5,7 @@ import { mounted, onFreshPage } from '../../test/mounted.ts';
 import type { Keys } from '../../app/keys/use-keys.ts';
 import { benchContext } from './bench-context.ts';
 import type { BenchKey } from './bench-keys.ts';
+import { opponentIn } from './row-told.ts';
 import type { WalkLine } from './use-walk.ts';
 import WalkRow from './WalkRow.vue';
 
@@ -49,6 +50,15 @@ describe('a row of the walk', () => {
     expect(shown(row('gd.return-line', { beside: beside(1) }), {}, 170).text()).to.include('Home miss: 22 ± 2 cm, fault');
     expect(shown(row('gd.return-line', { beside: beside(0.36) })).text()).to.match(/Home miss: 0\.36 ± 0\.05 heads(?!,)/);
     expect(shown(row('gd.return-line')).text()).to.not.include('Home miss');
+  });
+
+  it('says on whom it is held to where it may land, where that is known of both', () => {
+    const session = { trainee: { stature: 170 }, holder: { name: 'Bram', stature: 182 } } as never;
+    const kick = wholeChecklist(shippedCatalogue, 'low-kick').find(({ checkpoint }) => checkpoint.id === 'sm.target')!;
+    const line: WalkLine = { ...kick, measured: undefined, proposal: undefined, beside: undefined };
+    expect(opponentIn(line, session)).to.equal('Held to where it may land on somebody as tall as Bram, 182 cm.');
+    expect(opponentIn(row('gd.return-line'), session)).to.equal(undefined);
+    expect(opponentIn(line, { trainee: { stature: null }, holder: null } as never)).to.equal(undefined);
   });
 
   it('says why a row that has no band is not measured', () => {

@@ -149,6 +149,7 @@ export const reviewWords = {
   toldOnlyNoFaultIn: 'Told only: no fault in this school.',
   proposedVerdictNames: (verdictNames: Told) => `proposed: ${verdictNames}`,
   tooCloseToCall: 'too close to call',
+  onSomebodyAsTall: (name: Told, stature: Told) => `Held to where it may land on somebody as tall as ${name}, ${stature}.`,
   besides: (name: Told, told: Told, verdict: Told | undefined) =>
     `${name}: ${told}${verdict === undefined ? '' : `, ${verdict}`}`,
   thisIsPartOfA: 'This is part of a bench, and there is none.',
