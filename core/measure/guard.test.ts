@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { checkpoints as shippedCheckpoints, isMeasureId } from '../technique/index.ts';
+import { pointMeasures } from './index.ts';
 import { contactFrame, homeFrame, launchFrame, between, readOf, still, type Moving } from './moving-body.test-data.ts';
 
 /** Both fists as high as the chin. */
@@ -26,6 +28,11 @@ const hangs =
 const head = 0.45;
 
 describe('what is told beside the guard', () => {
+  it('is read of every row that names it, and of no other', () => {
+    const named = shippedCheckpoints.flatMap(({ besides }) => besides ?? []);
+    expect(named).to.have.members(Object.keys(pointMeasures).filter((id) => isMeasureId(id)));
+  });
+
   it('is how far the hand comes home from where it was', () => {
     expect(readOf('home-miss', jabs())).to.be.below(0.1);
     for (const lower of [0.2, 0.4]) expect(readOf('home-miss', jabs(lower))).to.be.closeTo(lower / head, 0.12);

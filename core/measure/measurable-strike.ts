@@ -14,6 +14,7 @@ import {
   sinksFirst,
   strikePoints,
   type SeenPoints,
+  type StrikePoints,
   type Shake,
   type Sight,
   type Thrown,
@@ -83,16 +84,18 @@ function besideIt(
   holder: FollowedFilm,
   strike: StrikeMoments,
   ofModel: readonly Ratio[],
-): (time: number | undefined) => SeenPoints {
-  const points = strikePoints(holder, strike);
-  const spreads = Float64Array.from(
-    { length: points.places.length / 2 },
-    (_, place) => ofModel[place % pointCount]! * holder.size.torso,
-  );
-  return (time) => ({
-    points,
-    shake: time === undefined ? undefined : { spreads, row: normalRow(strike.contactFrame + 1 + shakes + time) },
-  });
+): (time: number | undefined) => () => SeenPoints {
+  let points: StrikePoints | undefined;
+  let spreads: Float64Array | undefined;
+  return (time) => () => {
+    points ??= strikePoints(holder, strike);
+    if (time === undefined) return { points };
+    spreads ??= Float64Array.from(
+      { length: points.places.length / 2 },
+      (_, place) => ofModel[place % pointCount]! * holder.size.torso,
+    );
+    return { points, shake: { spreads, row: normalRow(strike.contactFrame + 1 + shakes + time) } };
+  };
 }
 
 /** A strike of which the moments are known, as a film shows it. */

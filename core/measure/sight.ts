@@ -204,15 +204,16 @@ function placesOf({ points, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
   };
 }
 
-/** One strike as it was seen. @param partner whoever holds */
+/** One strike as it was seen. @param partner whoever holds: few rows look at them, so they are asked for only then */
 export function sightOf(
   { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
   striker: SeenPoints,
   sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps' | 'sinks'>,
   { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
-  partner?: SeenPoints,
+  partner?: () => SeenPoints,
 ): Sight {
   const ahead = aheadIs(sides.near);
+  let theirs: Sight['at'] | undefined;
   return {
     ...sides,
     ...{ size, guard },
@@ -220,6 +221,6 @@ export function sightOf(
     ready: launch - readyBefore,
     until: Math.min(home + lookedAtAfter, striker.points.times.at(-1)!),
     at: placesOf(striker, ahead),
-    partner: partner && placesOf(partner, ahead),
+    partner: partner && ((point, time) => (theirs ??= placesOf(partner(), ahead))(point, time)),
   };
 }
