@@ -124,11 +124,12 @@ function seenAs(
     (spreads: Float64Array) =>
     (time: number): Shake => ({ spreads, row: normalRow(strike.contactFrame + 1 + time) });
   const ofModel = Array.from({ length: pointCount }, (_, point) => spreadOf(point));
-  const sides = { ...sidesOf(film.view, film.stance, technique), steps: isStep(technique), sinks: sinksFirst(technique) };
+  const { size, guard } = film;
+  const sides = sidesOf(film.view, film.stance, technique);
+  const who = { ...sides, size, guard, steps: isStep(technique), sinks: sinksFirst(technique) };
   const shifted = (shift: (moment: Moment) => Ms, shake?: Shake, time?: number): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
-    const told = { launch: at('launch'), contact: at('contact'), home: at('home') };
-    return sightOf(film, { points, shake }, sides, told, beside?.(time));
+    return sightOf(who, { points, shake }, at('launch'), at('contact'), at('home'), beside?.(time));
   };
   const shiftOf =
     (time: number) =>

@@ -83,14 +83,16 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
     Math.max(from, track.from),
     Math.min(to, track.from + track.frames - 1),
   );
+  const { places } = points;
   for (let frame = first - from; frame <= last - from; frame++) {
-    const inTrack = (from + frame - track.from) * numbersOfFrame;
-    for (let point = 0; point < pointCount; point++) {
-      const [x, y] = [values[inTrack + point * numbersOfPoint]!, values[inTrack + point * numbersOfPoint + 1]!];
+    let number = (from + frame - track.from) * numbersOfFrame;
+    const after = (frame + 1) * pointCount * 2;
+    for (let place = frame * pointCount * 2; place < after; place += 2, number += numbersOfPoint) {
+      const x = values[number]!;
+      const y = values[number + 1]!;
       if (x < 0 || y < 0 || x > width || y > height) continue;
-      const place = (frame * pointCount + point) * 2;
-      points.places[place] = x;
-      points.places[place + 1] = y;
+      places[place] = x;
+      places[place + 1] = y;
     }
   }
   const held =
@@ -204,20 +206,24 @@ function placesOf({ points, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
   };
 }
 
+/** What of a sight is the same however often it is shaken. */
+export type WhoIsSeen = ReturnType<typeof sidesOf> & Pick<Sight, 'size' | 'guard' | 'steps' | 'sinks'>;
 /** One strike as it was seen. @param partner whoever holds: few rows look at them, so they are asked for only then */
 export function sightOf(
-  { size, guard }: Pick<FollowedFilm, 'size' | 'guard'>,
+  who: WhoIsSeen,
   striker: SeenPoints,
-  sides: ReturnType<typeof sidesOf> & Pick<Sight, 'steps' | 'sinks'>,
-  { launch, contact, home }: Pick<Sight, 'launch' | 'contact' | 'home'>,
+  launch: Ms,
+  contact: Ms,
+  home: Ms,
   partner?: () => SeenPoints,
 ): Sight {
-  const ahead = aheadIs(sides.near);
+  const ahead = aheadIs(who.near);
   let theirs: Sight['at'] | undefined;
   return {
-    ...sides,
-    ...{ size, guard },
-    ...{ launch, contact, home },
+    ...who,
+    launch,
+    contact,
+    home,
     ready: launch - readyBefore,
     until: Math.min(home + lookedAtAfter, striker.points.times.at(-1)!),
     at: placesOf(striker, ahead),
