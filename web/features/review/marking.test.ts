@@ -248,7 +248,8 @@ describe('marking', () => {
 
   it('nothing is proposed in a school that only tells it', async () => {
     const judgedBy = { name: 'Heavy', choices: { ...usualSchool.choices, intent: 'drive' }, bookId: '' };
-    await sit('lead-side', { session: { judgedBy, checklistVersion: 1 } as unknown as BenchData['session'] });
+    const session = { judgedBy, checklistVersion: 1, trainee: { stature: null }, holder: null };
+    await sit('lead-side', { session: session as unknown as BenchData['session'] });
     bench.tag('jab');
     bench.set('launch', bench.strike.value!.launchFrame);
     bench.set('home', 190);
