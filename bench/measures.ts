@@ -27,6 +27,7 @@ import {
   isMeasureId,
   isSeries,
   measures,
+  pastClean,
   rowsOfPart,
   shippedCatalogue,
   techniqueIn,
@@ -149,17 +150,13 @@ const leastOfEach = 2;
 function partedBy(group: readonly Told[], values: readonly number[]): number | undefined {
   const of = (...verdicts: readonly string[]): number[] =>
     group.flatMap(({ band, truth }, place) =>
-      band && verdicts.includes(verdictIn(band, truth)) ? [beyond(band, values[place]!)] : [],
+      band && verdicts.includes(verdictIn(band, truth)) ? [pastClean(band, values[place]!)] : [],
     );
   const [fault, clean] = [of('fault'), of('clean')];
   const amiss = fault.length >= leastOfEach ? fault : of('watch', 'fault');
   if (Math.min(amiss.length, clean.length) < leastOfEach) return undefined;
   return mean(amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0))))!;
 }
-/** How far a value lies beyond what is clean, on whichever side; within it the less the further it is from both ends. */
-const beyond = ({ clean: [from, to] }: Band, value: number): number =>
-  Math.max(from === null ? -Infinity : from - value, to === null ? -Infinity : value - to);
-
 /** Each person's strikes, measured by what the trials of all others say. */
 export function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
   return [...new Set(group.map(({ film }) => personOf(film)))].flatMap((person) => {

@@ -16,6 +16,12 @@ export const within = ([from, to]: Span, value: number): boolean => value >= (fr
 export const verdictIn = ({ clean, watch }: Band, value: number): BandVerdict =>
   within(clean, value) ? 'clean' : within(watch, value) ? 'watch' : 'fault';
 
+/** How far a value lies past what is clean, on whichever side; below nought within it, the less the further it is from both ends. */
+export const pastClean = ({ clean: [from, to] }: Band, value: number): number =>
+  Math.max((from ?? -Infinity) - value, value - (to ?? Infinity));
+/** The same as far as it is beyond: nought for everything that is clean. */
+export const beyondClean = (band: Band, value: number): number => Math.max(pastClean(band, value), 0);
+
 /** What is wrong with a band, in words; undefined when nothing is. */
 export function bandProblem({ clean, watch }: Band): string | undefined {
   const ends = [...clean, ...watch].filter((end) => end !== null);

@@ -1,4 +1,5 @@
 import {
+  beyondClean,
   checklistFor,
   isMeasureId,
   shippedCatalogue,
@@ -189,10 +190,6 @@ export function judgedParts(technique: Thrown, id: ShippedCheckpointId): Single[
   return judged.length > 0 ? judged : parts.slice(-1);
 }
 const sameBand = (a: Band | undefined, b: Band | undefined): boolean => JSON.stringify(a) === JSON.stringify(b);
-/** How far a value lies outside of what is clean. */
-const outside = (value: number, { clean: [from, to] }: Band): number =>
-  Math.max((from ?? -Infinity) - value, value - (to ?? Infinity), 0);
-
 /** A series is as good as the worst of its parts that are judged; whether it was telegraphed is seenOf from the first. */
 function valueOf(parts: readonly Seen[], id: ShippedCheckpointId, technique: Thrown): number | undefined {
   const measure = trueMeasure[id];
@@ -203,7 +200,7 @@ function valueOf(parts: readonly Seen[], id: ShippedCheckpointId, technique: Thr
   const values = parts.filter(({ part }) => asked.includes(part.technique)).flatMap((one) => measure(one) ?? []);
   if (values.length === 0) return undefined;
   const band = rowsOf(technique).get(id);
-  return values.reduce((worst, value) => (band && outside(value, band) <= outside(worst, band) ? worst : value));
+  return values.reduce((worst, value) => (band && beyondClean(band, value) <= beyondClean(band, worst) ? worst : value));
 }
 
 /** True values by checkpoint, of everything that the technique is judged by or of what is asked for. */

@@ -1,5 +1,6 @@
 import type { MeasuredRateOfSession, SessionMeasures, SheetStrike } from '@wax-fist/contract/measures';
 import {
+  beyondClean,
   checklistFor,
   checkpointName,
   families,
@@ -60,10 +61,6 @@ export function techniquesOnSheet(measures: SessionMeasures): string[] {
 
 /** How far off a strike of a row may be, as half of them are. */
 export const typicalDoubt = ({ marks }: SheetRow): number => median(marks, ({ doubt }) => doubt)!;
-
-/** How far beyond what is clean a value lies. */
-export const beyondClean = ({ clean: [from, to] }: Band, value: number): number =>
-  Math.max((from ?? -Infinity) - value, value - (to ?? Infinity), 0);
 
 /** The rows of one technique. @param checklists and judging by which the session is judged */
 export function sheetRows(

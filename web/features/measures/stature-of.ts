@@ -3,7 +3,7 @@ import { isReadOfHolder } from '@wax-fist/core/measure';
 import type { CheckpointId } from '@wax-fist/core/technique';
 import type { Centimetres, Ratio } from '@wax-fist/core/units';
 
-type WhoIsInIt = Pick<SessionDetail, 'trainee' | 'holder'>;
+export type WhoIsInIt = Pick<SessionDetail, 'trainee' | 'holder'>;
 /** In whose centimetres a length is told: of whoever it is measured of. Null where nobody has said how tall they are. */
 export const statureOf = ({ trainee, holder }: WhoIsInIt, checkpoint: CheckpointId): Centimetres | null =>
   isReadOfHolder(checkpoint) ? (holder?.stature ?? null) : trainee.stature;

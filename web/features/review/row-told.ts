@@ -1,14 +1,12 @@
-import type { SessionDetail } from '@wax-fist/contract/sessions';
 import { proposalFor, type Proposal } from '@wax-fist/core/measure';
 import { verdictNames } from '@wax-fist/core/review';
 import { lengthInWords } from '@wax-fist/core/setup';
 import { measures } from '@wax-fist/core/technique';
 import { measuredInWords } from '../checklists/measured-words.ts';
-import { opponentOf, statureOf } from '../measures/stature-of.ts';
+import { opponentOf, statureOf, type WhoIsInIt } from '../measures/stature-of.ts';
 import type { WalkLine } from './use-walk.ts';
 import { reviewWords as words } from './words.ts';
 
-type WhoIsInIt = Pick<SessionDetail, 'trainee' | 'holder'>;
 const verdictIn = (proposal: Proposal | undefined): string | undefined =>
   proposal?.verdict && verdictNames[proposal.verdict].toLowerCase();
 
