@@ -21,6 +21,7 @@ import {
   views,
   type Band,
   type CheckpointId,
+  type ChecklistRow,
   type MeasureId,
   type Stance,
   type Technique,
@@ -76,6 +77,7 @@ interface Told {
   checkpoint: CheckpointId;
   measure: string;
   unit: string;
+  beside: boolean;
   value: number | null;
   doubt: number | null;
   /** In centimetres, where it is a length and the stature was told. */
@@ -84,15 +86,24 @@ interface Told {
   reason: string | null;
   proposed: string | null;
 }
-function toldOf(
-  checkpoint: CheckpointId,
-  measure: MeasureId,
-  measured: Measured,
-  band: Band | undefined,
-  stature: Centimetres | undefined,
-): Told {
+/** What a row of a checklist asks for: its own measure, and what is told beside it, on which no verdict hangs. */
+interface Asked {
+  /** By which it is measured. */
+  id: string;
+  checkpoint: CheckpointId;
+  measure: MeasureId;
+  band?: Band | undefined;
+  beside: boolean;
+}
+function askedBy({ checkpoint: { id, measure, besides: other }, band }: ChecklistRow): Asked[] {
+  return [
+    ...(isMeasureId(measure) ? [{ id, checkpoint: id, measure, band, beside: false }] : []),
+    ...(other ? [{ id: other, checkpoint: id, measure: other, beside: true }] : []),
+  ];
+}
+function toldOf({ checkpoint, measure, band, beside }: Asked, measured: Measured, stature: Centimetres | undefined): Told {
   const { name, unit } = measures[measure];
-  const about = { checkpoint, measure: name, unit };
+  const about = { checkpoint, measure: name, unit, beside };
   if (measured.value === undefined)
     return { ...about, value: null, doubt: null, cm: null, cmDoubt: null, reason: measured.reason, proposed: null };
   const proposed = (band && proposalFor(band, measured)?.verdict) ?? null;
@@ -121,7 +132,10 @@ export const measureCommand = (): Command =>
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
     .option('--again', 'look at the strike once more with the largest model: it takes half a minute, and tells some rows better')
     .option('--stature <cm>', 'of whoever strikes: lengths are told in centimetres, too', statureOf)
-    .option('--json', 'print [{"checkpoint", "measure", "unit", "value", "doubt", "cm", "cmDoubt", "reason", "proposed"}]')
+    .option(
+      '--json',
+      'print [{"checkpoint", "measure", "unit", "beside", "value", "doubt", "cm", "cmDoubt", "reason", "proposed"}]',
+    )
     .action(async (path: string, { technique: name, at, view, stance, stature, model, again, json }: Wish) => {
       const technique = techniqueNamed(name);
       const film = await filmToWatch(path, model);
@@ -140,15 +154,14 @@ export const measureCommand = (): Command =>
       const followed = followedFilm({ timeline, track, holder, secondPass, picture: film, view, stance });
       const one = followed && measurable(followed, strike, technique);
       if (!one) throw new Error('Nobody was found in the picture there.');
-      const told = rows.flatMap(({ checkpoint, band }) => {
-        const { id, measure } = checkpoint;
-        if (!isMeasureId(measure)) return [];
-        const measured = measureOf(timeline, strike, one, checkpoint);
-        return measured ? [toldOf(id, measure, measured, band, stature)] : [];
+      const told = rows.flatMap(askedBy).flatMap((asked) => {
+        const measured = measureOf(timeline, strike, one, asked);
+        // How tall whoever holds is, nobody has told.
+        return measured ? [toldOf(asked, measured, isReadOfHolder(asked.id) ? undefined : stature)] : [];
       });
       if (json) return printJson(told);
-      for (const { measure, value, doubt, unit, cm, cmDoubt, reason, proposed } of told)
+      for (const { measure, value, doubt, unit, cm, cmDoubt, reason, proposed, beside } of told)
         process.stdout.write(
-          `${measure}\t${value === null ? reason : `${value} ± ${doubt} ${unit}${cm === null ? '' : `, ${cm} ± ${cmDoubt} cm`}\t${proposed ?? 'too close to call'}`}\n`,
+          `${measure}\t${value === null ? reason : `${value} ± ${doubt} ${unit}${cm === null ? '' : `, ${cm} ± ${cmDoubt} cm`}\t${beside ? 'told beside' : (proposed ?? 'too close to call')}`}\n`,
         );
     });

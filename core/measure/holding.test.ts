@@ -63,6 +63,22 @@ describe('whoever holds', () => {
     }
   });
 
+  it('leans as far as the trunk does, towards whoever strikes', () => {
+    const row = pointMeasures['holder-lean']!;
+    const leaning =
+      (by: number): Moving =>
+      (name) => {
+        const [ahead, up] = still(name);
+        return /Shoulder|nose|Mouth|Ear|Eye/.test(name) ? [ahead + by, up] : [ahead, up];
+      };
+    for (const view of ['lead-side', 'rear-side'] as const) {
+      const lean = (by: number): number => rawMeasure(readOf(strikeIn(scene(leaning(by), view)), row)!, row)!.value;
+      expect(lean(0.4) - lean(0)).to.be.closeTo((Math.atan(0.4) * 180) / Math.PI, 4);
+      expect(lean(-0.4), 'back').to.be.below(lean(0));
+    }
+    expect(readFrom(strikeIn(scene()), 'holder-lean'), 'nobody holds').to.equal(undefined);
+  });
+
   it('is told of nobody where nobody was followed, with what to do', () => {
     const told = measureByPoints(strikeIn(scene()), 'ph.head-clear')!;
     expect(told).to.have.property('reason').that.includes('on pads');

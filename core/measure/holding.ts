@@ -1,7 +1,8 @@
 import { mean } from 'd3-array';
 import { bodySides, pointsOf } from '../body/index.ts';
-import type { Ms, Ratio } from '../units.ts';
+import type { Degrees, Ms, Ratio } from '../units.ts';
 import type { Sight } from './sight.ts';
+import { trunkLean } from './trunk.ts';
 
 /** Round contact whoever holds hardly moves, and what single frames are off by falls out in the mean. */
 const roundContact: readonly Ms[] = [-60, -30, 0, 30];
@@ -12,3 +13,7 @@ export function headClear({ at, contact, size }: Sight): Ratio {
     Math.min(...bodySides.map((side) => at(pointsOf[side].Wrist, time)[0])) - at('nose', time)[0];
   return mean(roundContact, (besides) => clear(contact + besides))! / size.torso;
 }
+
+/** The trunk of whoever holds from upright at contact, towards whoever strikes. */
+export const holderLean = (sight: Sight): Degrees =>
+  mean(roundContact, (besides) => trunkLean({ ...sight, contact: sight.contact + besides }))!;

@@ -14,7 +14,7 @@ import {
   wristBend,
 } from './arm.ts';
 import { landingHeight } from './landing.ts';
-import { headClear } from './holding.ts';
+import { headClear, holderLean } from './holding.ts';
 import { backInBase, exitTime, hasLeft, timeToBase } from './leaving.ts';
 import {
   elbowFlare,
@@ -94,7 +94,7 @@ const ofStep = (from: readonly View[], read: PointMeasure['read']): PointMeasure
 const notAcross: readonly View[] = [...across, 'quarter'];
 
 /** What is told beside a row, and has trials of its own. */
-export type BesideId = 'home-miss' | 'exposure-time';
+export type BesideId = 'home-miss' | 'exposure-time' | 'holder-lean';
 /** Something that is read from points: a row, or what is told beside one. */
 export type PointMeasureId = ShippedCheckpointId | BesideId;
 
@@ -168,6 +168,7 @@ export const pointMeasures: Readonly<Partial<Record<PointMeasureId, PointMeasure
   'df.parry': row(notAcross, ['contact'], handTravel),
   'df.check': row(views, ['launch', 'contact'], kneeLift),
   'ph.head-clear': row(sides, ['contact'], headClear, 'holder'),
+  'holder-lean': row(sides, ['contact'], holderLean, 'holder'),
   'home-miss': row(views, ['launch', 'home'], homeMiss, 'striking'),
   'exposure-time': row(views, ['launch', 'home'], exposureTime, 'idle'),
 };

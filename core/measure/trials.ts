@@ -23,6 +23,7 @@ export const trials: Readonly<Record<CheckpointId, Partial<Record<Seen, KeptTria
     'leg far': [0.0773, 0.0627, 0.0946, 152, 13, 'steady'],
   },
   'gd.return-line': { near: [-0.00903, 0.0246, 0.0613, 462, 18, 'steadiest'] },
+  'holder-lean': { near: [-3.16, 2.03, 0.586, 237, 9, 'found'] },
   'home-miss': { along: [0.0469, 0.0649, 0.173, 240, 12, 'steady'], near: [0.0224, 0.0751, 0.215, 462, 18, 'found'] },
   'kk.level-leg': {
     'leg along': [-42.3, 9.39, 12.5, 72, 8, 'steadiest'],

@@ -300,6 +300,13 @@ const table = {
     from: 'pins',
     band: atLeast(0.1, 0),
   },
+  'holder-lean': {
+    name: 'Holder’s lean',
+    unit: 'degrees',
+    of: 'of whoever holds, from upright, forward',
+    from: 'pins',
+    band: band([-5, 15], [-10, 22]),
+  },
   'beat-variation': {
     name: 'Beat',
     unit: 'ratio',

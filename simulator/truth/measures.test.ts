@@ -146,8 +146,18 @@ describe('the lane of the lead foot', () => {
   });
 });
 
-describe('the head of whoever holds', () => {
-  it('is clear of the pads unless it comes past them, for single strikes and for every part of a series', () => {
+describe('whoever holds', () => {
+  const leans = (fault?: 'head-behind-pads'): number => {
+    const faults = fault ? [{ fault, share: 1, strength: [1, 1] as [number, number] }] : [];
+    const round = perform(scene({ station: 'thai-pads', holder: { ...holder, faults }, work: [{ strikes: ['jab'], times: 1 }] }));
+    return trueOfHolder(round, round.strikes[0]!, round.strikes[0]!.parts[0]!)['holder-lean']!;
+  };
+  it('leans forward the more, the further the head comes over the pads', () => {
+    expect(leans()).to.be.within(5, 15);
+    expect(leans('head-behind-pads')).to.be.above(leans() + 10);
+  });
+
+  it('has the head clear of the pads unless it comes past them, for single strikes and for every part of a series', () => {
     const clear = (fault?: 'head-behind-pads'): number[] => {
       const faults = fault ? [{ fault, share: 1, strength: [0.8, 0.8] as [number, number] }] : [];
       const work = [{ strikes: ['pad-called', 'rear-round'] as Thrown[], times: 1 }];

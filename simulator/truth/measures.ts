@@ -12,7 +12,7 @@ import type { Performance, ThrownPart, ThrownStrike } from '../motion/thrown-rou
 import { partsOf, type Thrown } from '../motion/technique/thrown.ts';
 import type { Single } from '../motion/technique/single.ts';
 import { chamber, kickLean, kickThrough, kneeLift, legReach, legTilt, shinPath } from './kicking.ts';
-import { headClear } from './holding.ts';
+import { headClear, holderLean } from './holding.ts';
 import { exitAngle, exitTime, timeToBase } from './leaving.ts';
 import {
   elbowFlare,
@@ -136,20 +136,22 @@ const trueMeasure: Partial<Record<ShippedCheckpointId, TrueMeasure>> = {
 const trueBesides: Readonly<Record<BesideId, TrueMeasure>> = {
   'home-miss': striking.homeMiss,
   'exposure-time': striking.exposureTime,
+  'holder-lean': holderLean,
 };
+const trueOf: Partial<Record<PointMeasureId, TrueMeasure>> = { ...trueMeasure, ...trueBesides };
 const besideOf = (id: ShippedCheckpointId): BesideId | undefined =>
   shippedCatalogue.checkpoints.get(id)?.besides as BesideId | undefined;
 
 /** What is true of whoever holds. */
-const ofHolder: readonly ShippedCheckpointId[] = ['ph.head-clear'];
+const ofHolder: readonly PointMeasureId[] = ['ph.head-clear', 'holder-lean'];
 /** What is true between both, of a strike by itself. */
-const ofBoth: readonly ShippedCheckpointId[] = ['df.distance'];
+const ofBoth: readonly PointMeasureId[] = ['df.distance'];
 /** What is true where somebody holds for a strike, or a part of a series, whatever that is judged by; nothing where nobody does. */
 export function trueOfHolder(round: Performance, strike: ThrownStrike, part: ThrownPart): TrueValues {
   const seen = seenOf(round, strike, part);
   return Object.fromEntries(
     [...ofHolder, ...(strike.parts.length === 1 ? ofBoth : [])].flatMap((id) => {
-      const value = trueMeasure[id]!(seen);
+      const value = trueOf[id]!(seen);
       return value === undefined ? [] : [[id, value]];
     }),
   );

@@ -53,6 +53,7 @@ export const holdingCheckpoints = [
     severity: 'base',
     views: everywhere,
     measure: 'eye',
+    besides: 'holder-lean',
     leastRate: slow,
     causes: [],
   },

@@ -100,9 +100,11 @@ async function strikesTable(db: Database, traineeId: string): Promise<string> {
     clocksOf(db, traineeId),
     newestCatalogue(db),
   ]);
-  const unitOf = (checkpointId: string): string => {
-    const measure = catalogue.checkpoints.get(checkpointId)?.measure;
-    return measure && isMeasureId(measure) ? measures[measure].unit : '';
+  /** What is told beside a checkpoint goes by the name of what is measured. */
+  const nameOfRow = (id: string): string => (isMeasureId(id) ? measures[id].name : checkpointName(catalogue, id));
+  const unitOf = (id: string): string => {
+    const measure = catalogue.checkpoints.get(id)?.measure ?? id;
+    return isMeasureId(measure) ? measures[measure].unit : '';
   };
   return csvOf(
     [
@@ -118,7 +120,7 @@ async function strikesTable(db: Database, traineeId: string): Promise<string> {
       row.strikeId,
       techniqueName(catalogue, row.technique),
       ...[row.launchFrame, row.contactFrame, row.homeFrame].map((frame) => clock(row.filmId, frame)),
-      row.checkpointId && checkpointName(catalogue, row.checkpointId),
+      row.checkpointId && nameOfRow(row.checkpointId),
       row.verdict,
       row.note,
       row.saidBy,

@@ -1,6 +1,6 @@
 import type { MeasureAgreement } from '@wax-fist/contract/measures';
 import { agreementOf, saidTwice, tooCoarse } from '@wax-fist/core/measure';
-import type { BandVerdict } from '@wax-fist/core/technique';
+import { isMeasureId, type BandVerdict } from '@wax-fist/core/technique';
 import { groups } from 'd3-array';
 import { and, count, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
@@ -42,7 +42,10 @@ export async function measureAgreements(db: Database): Promise<{ measures: Measu
     }),
   );
   const countedBy = new Map(counted.map((row) => [row.checkpointId, row]));
-  const ids = [...new Set([...measured, ...counted].map(({ checkpointId }) => checkpointId))].sort();
+  // On what is told beside a row no verdict hangs, so there is nothing to agree with.
+  const ids = [...new Set([...measured, ...counted].map(({ checkpointId }) => checkpointId))]
+    .filter((id) => !isMeasureId(id))
+    .sort();
   const howMany = new Map(measured.map((row) => [row.checkpointId, row.measured]));
   const measures = ids.map((checkpointId) => {
     const agreement = agreements.get(checkpointId);

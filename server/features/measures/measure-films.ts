@@ -1,6 +1,6 @@
-import { measuresVersion, readOfHolder, type Widenings } from '@wax-fist/core/measure';
+import { isReadOfHolder, measuresVersion, readOfHolder, type Widenings } from '@wax-fist/core/measure';
 import { momentsOf } from '@wax-fist/core/strikes';
-import { isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
+import { isMeasureId, isOneStrike, rowsOf, shippedCatalogue, thrownAs, type Catalogue } from '@wax-fist/core/technique';
 import { group } from 'd3-array';
 import { and, eq, inArray, isNotNull, sql, type SQL } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
@@ -98,9 +98,11 @@ function toMeasure(catalogue: Catalogue, row: Row): StrikeToMeasure | undefined 
   if (!technique) return undefined;
   const judgedBy = isOneStrike(catalogue, row) ? [row.technique, thrownAs(catalogue, row)] : [];
   const asked = new Set(judgedBy.flatMap((id) => rowsOf(catalogue, id)));
-  const checkpoints = [...new Set([...[...asked].map(({ checkpointId }) => checkpointId), ...readOfHolder])].flatMap((id) => {
-    const known = catalogue.checkpoints.get(id);
-    return known ? [{ id, measure: known.measure }] : [];
+  const ofThemselves = [...new Set([...asked].map(({ checkpointId }) => checkpointId))].filter((id) => !isReadOfHolder(id));
+  const besides = ofThemselves.flatMap((id) => catalogue.checkpoints.get(id)?.besides ?? []).filter((id) => !isReadOfHolder(id));
+  const checkpoints = [...ofThemselves, ...besides, ...readOfHolder].flatMap((id) => {
+    const measure = isMeasureId(id) ? id : catalogue.checkpoints.get(id)?.measure;
+    return measure ? [{ id, measure }] : [];
   });
   return {
     id: row.id,

@@ -1,5 +1,6 @@
 import { measureEndpoints, type MeasureAgreement, type SessionMeasures } from '@wax-fist/contract/measures';
 import { reviewEndpoints, type Mark, type SessionTally } from '@wax-fist/contract/review';
+import { isMeasureId } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -62,6 +63,15 @@ describe('measures of a session', () => {
     const lean = rates.find((one) => one.technique === 'jab' && one.checkpointId === 'st.lean')!;
     expect(lean.strikes).to.equal(strikesOf('jab').length);
     expect(lean.rate, 'nobody here leans').to.be.below(0.1);
+  });
+
+  it('tells beside a row what else was measured, gives no rate of it, and asks nobody to agree', async () => {
+    const { values, rates } = await measured();
+    const beside = values.filter(({ checkpointId }) => isMeasureId(checkpointId));
+    expect(beside.map(({ checkpointId }) => checkpointId)).to.include('exposure-time');
+    const told = [...rates, ...(await agreements())].map(({ checkpointId }) => checkpointId);
+    expect(told.filter((id) => isMeasureId(id))).to.deep.equal([]);
+    expect((await count('exposure-time', true)).status, 'it cannot count').to.equal(404);
   });
 
   it('measures a strike once, and again when it is moved, when it is pinned, when the film is seen from elsewhere, and when other points come', async () => {
@@ -148,10 +158,11 @@ describe('measures of a session', () => {
     await coach.ask(reviewEndpoints.writeMarks, { filmId: held.filmId }, { marks });
     const sheet = async () =>
       (await coach.ask<SessionMeasures>(measureEndpoints.sessionMeasures, { sessionId: held.sessionId })).body;
-    const ofHolder = async () => (await sheet()).values.filter(({ checkpointId }) => checkpointId === 'ph.head-clear');
+    const ofHolder = async (id = 'ph.head-clear') => (await sheet()).values.filter(({ checkpointId }) => checkpointId === id);
     expect(await ofHolder(), 'as long as nobody was followed there').to.deep.equal([]);
     await follow(db, held.filmId, film, 'holder');
     expect((await ofHolder()).length).to.be.above(marks.length / 2);
+    expect((await ofHolder('holder-lean')).length, 'beside the pads at the ribs').to.be.above(marks.length / 2);
     const rate = (await sheet()).rates.find(({ checkpointId }) => checkpointId === 'ph.head-clear')!;
     expect(rate.technique).to.equal('holding');
 

@@ -23,6 +23,7 @@ import {
   typicalDoubt,
   type SheetMark,
   type SheetOrder,
+  type SheetRow,
 } from './sheet-rows.ts';
 import { opponentOf, statureOf } from './stature-of.ts';
 import { measuresWords as words } from './words.ts';
@@ -60,6 +61,10 @@ const order = computed<SheetOrder>(() => sheetOrders.find((one) => one === route
 const show = (query: { technique?: string; order?: SheetOrder; strike?: string | undefined }): void =>
   void router.replace({ query: { ...route.query, ...query } });
 
+function saysOf({ rate, measure, beside }: SheetRow, stature: number | null): string {
+  if (beside) return words.besideNoVerdict(beside);
+  return rate ? measuredRateInWords(rate, measure, stature) : words.tooCoarseHereToCount;
+}
 const rows = computed(() => {
   if (!page.value || !technique.value) return [];
   const { measures, checklists, session } = page.value;
@@ -68,7 +73,7 @@ const rows = computed(() => {
     const stature = statureOf(session, row.checkpointId);
     return {
       ...{ ...row, stature },
-      says: row.rate ? measuredRateInWords(row.rate, row.measure, stature) : words.tooCoarseHereToCount,
+      says: saysOf(row, stature),
       furthest: furthestOut(row),
       each: doubtInWords(row.measure, typicalDoubt(row), stature),
     };

@@ -104,6 +104,26 @@ describe('a sheet of strikes', () => {
     ).to.not.include('ph.head-clear');
   });
 
+  it('has what is told beside a row next to it, with no verdict hanging on it', () => {
+    const both = {
+      ...measures,
+      values: [...measures.values, value('a', 'home-miss', 0.9), value('b', 'home-miss', 0.1), value('a', 'holder-lean', 30)],
+    };
+    const jabs = (order: 'amiss' | 'walk') => sheetRows(both, 'jab', shippedCatalogue, { school: usualSchool }, order);
+    const named = jabs('walk').map(({ checkpointId, beside }) => [checkpointId, beside]);
+    expect(named).to.deep.equal([
+      ['st.lean', undefined],
+      ['gd.return-line', undefined],
+      ['home-miss', 'Return line'],
+    ]);
+    const row = jabs('amiss').at(-1)!;
+    expect([row.name, row.rate, furthestOut(row).map(({ strikeId }) => strikeId)]).to.deep.equal(['Home miss', undefined, ['a']]);
+    const ofHolder = sheetRows(both, 'holding', shippedCatalogue, { school: usualSchool }, 'walk');
+    expect(ofHolder.map(({ checkpointId, beside }) => [checkpointId, beside])).to.deep.equal([
+      ['holder-lean', 'Pads at the ribs'],
+    ]);
+  });
+
   it('is told in centimetres of whoever it is measured of', () => {
     const [trainee, holder] = [{ stature: 170 }, { stature: 185 }] as unknown as [
       SessionDetail['trainee'],

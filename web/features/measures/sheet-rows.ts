@@ -5,10 +5,12 @@ import {
   checkpointName,
   families,
   holdingTechnique,
+  measures as measuresByName,
   verdictIn,
   viewNames,
   type Band,
   type Catalogue,
+  type ChecklistRow,
   type Family,
   type Judging,
   type View,
@@ -28,6 +30,8 @@ export interface SheetRow {
   checkpointId: string;
   view: View;
   name: string;
+  /** The row beside which it is told, where no verdict hangs on it. */
+  beside: string | undefined;
   family: Family | undefined;
   measure: string;
   band: Band;
@@ -62,6 +66,19 @@ export function techniquesOnSheet(measures: SessionMeasures): string[] {
 /** How far off a strike of a row may be, as half of them are. */
 export const typicalDoubt = ({ marks }: SheetRow): number => median(marks, ({ doubt }) => doubt)!;
 
+type WhatIsAsked = Pick<SheetRow, 'checkpointId' | 'name' | 'beside' | 'family' | 'measure' | 'band'>;
+/** What a row of a checklist asks of a strike: its own measure, and what is told beside that. */
+function askedBy({ checkpoint, band, shown, reported }: ChecklistRow, checklists: Catalogue): WhatIsAsked[] {
+  if (!shown) return [];
+  const { id: checkpointId, family, measure, besides } = checkpoint;
+  const name = checkpointName(checklists, checkpointId);
+  const own = band && !reported ? [{ checkpointId, name, beside: undefined, family, measure, band }] : [];
+  const beside = besides && measuresByName[besides];
+  return beside?.band
+    ? [...own, { checkpointId: besides!, name: beside.name, beside: name, family, measure: besides!, band: beside.band }]
+    : own;
+}
+
 /** The rows of one technique. @param checklists and judging by which the session is judged */
 export function sheetRows(
   { strikes, values, rates }: SessionMeasures,
@@ -73,19 +90,22 @@ export function sheetRows(
   if (!checklists.techniques.has(technique)) return [];
   const ofTechnique = new Map(measuredStrikes({ strikes, values, rates }, technique).map((one) => [one.strikeId, one]));
   const views = [...new Set([...ofTechnique.values()].map(({ view }) => view))];
+  const rowOf = (asked: WhatIsAsked, view: View): SheetRow[] => {
+    const { checkpointId, band } = asked;
+    const marks = values.flatMap((one) => {
+      const strike = one.checkpointId === checkpointId ? ofTechnique.get(one.strikeId) : undefined;
+      const { value, doubt } = one;
+      return strike?.view === view ? [{ ...strike, value, doubt, amiss: verdictIn(band, value) !== 'clean' }] : [];
+    });
+    if (marks.length === 0) return [];
+    const name = asked.name + (views.length > 1 ? ` (${viewNames[view].toLowerCase()})` : '');
+    const rate = rates.find((one) => one.technique === technique && one.checkpointId === checkpointId && one.view === view);
+    return [{ ...asked, key: `${checkpointId} ${view}`, view, name, marks, rate }];
+  };
   const rows = views.flatMap((view) =>
-    checklistFor(checklists, technique, { ...judging, view }).flatMap(({ checkpoint, band, shown, reported }): SheetRow[] => {
-      if (!band || !shown || reported) return [];
-      const marks = values.flatMap(({ strikeId, checkpointId, value, doubt }) => {
-        const strike = checkpointId === checkpoint.id ? ofTechnique.get(strikeId) : undefined;
-        return strike?.view === view ? [{ ...strike, value, doubt, amiss: verdictIn(band, value) !== 'clean' }] : [];
-      });
-      if (marks.length === 0) return [];
-      const { id: checkpointId, family, measure } = checkpoint;
-      const name = checkpointName(checklists, checkpointId) + (views.length > 1 ? ` (${viewNames[view].toLowerCase()})` : '');
-      const rate = rates.find((one) => one.technique === technique && one.checkpointId === checkpointId && one.view === view);
-      return [{ key: `${checkpointId} ${view}`, checkpointId, view, name, family, measure, band, marks, rate }];
-    }),
+    checklistFor(checklists, technique, { ...judging, view })
+      .flatMap((row) => askedBy(row, checklists))
+      .flatMap((asked) => rowOf(asked, view)),
   );
   const worse = (one: SheetRow, other: SheetRow): number =>
     (other.rate?.low ?? -1) - (one.rate?.low ?? -1) || (other.rate?.rate ?? 0) - (one.rate?.rate ?? 0);

@@ -46,5 +46,6 @@ export const measuresWords = {
   furthestOut: 'furthest out:',
   allOfStrikeReadClean: (marks: number) => `all of ${counted(marks, 'strike')} read clean`,
   eachEach: (each: Told) => `each ± ${each}`,
+  besideNoVerdict: (row: string) => `told beside “${row}”; no verdict hangs on it`,
   tooCoarseHereToCount: 'too coarse here to count by itself',
 };

@@ -107,15 +107,16 @@ export function useWalk(
   /** Depends on the strike and its points only, so that a verdict measures nothing again. */
   const { measureOf, track, readFor, decidedFor } = useMeasured(data, strike, followed);
   function besideOf({ besides }: Checkpoint): WalkLine['beside'] {
-    const value = besides && measureOf.value({ id: besides, measure: besides });
-    return besides && value?.value !== undefined ? { measure: besides, value } : undefined;
+    if (!besides || review.blind) return undefined;
+    const value = measureOf.value({ id: besides, measure: besides });
+    return value?.value !== undefined ? { measure: besides, value } : undefined;
   }
   const rows = computed(() =>
     asked.value.map((line): WalkLine => {
       // A second coach is to say what they see, not what somebody or something else has seen.
       const found = review.blind ? undefined : measureOf.value(line.checkpoint);
       const proposal = found && line.band && !line.reported ? proposalFor(line.band, found) : undefined;
-      return { ...line, measured: found, proposal, beside: found && besideOf(line.checkpoint) };
+      return { ...line, measured: found, proposal, beside: besideOf(line.checkpoint) };
     }),
   );
   const hidden = computed(() => checklist.value.filter(({ shown, checkpoint: { id } }) => !shown && !judgedAnyway.value.has(id)));
