@@ -22,7 +22,7 @@ import {
 import type { Widenings } from './widening.ts';
 
 /** So often a strike is shaken to see how far its numbers spread: the same way each time. */
-export const shakes = 24;
+export const shakes = 12;
 /** How far a point jumps from frame to frame without reason, in lengths of the trunk: hands and elbows twice as far as all else. */
 const [jitter, jitterOfArms]: readonly [Ratio, Ratio] = [0.006, 0.013];
 const jitterOf = pointNames.map((name) => (/Elbow|Wrist|Knuckle|Thumb/.test(name) ? jitterOfArms : jitter));
@@ -148,7 +148,12 @@ function seenAs(
   };
   /** Whoever holds is shaken by numbers of their own: what both are off by is not the same. */
   const beside = film.holder && besideIt(film.holder, strike, ofModel);
-  const shaking = shakeBy(spreadsBy((held, model) => (held === 0 ? model : Math.hypot((1 - held) * model, held * pinSpread))));
+  const shakenAll = (): Sight[] => {
+    const shaking = shakeBy(spreadsBy((held, model) => (held === 0 ? model : Math.hypot((1 - held) * model, held * pinSpread))));
+    return times.map((time) => shifted(shiftOf(time), shaking(time), time));
+  };
+  // Most strikes are measured by steadier tracks than that which was found: what nobody reads is not shaken.
+  let shaken: readonly Sight[] | undefined;
   const steadied = new Map<Steadiness, MeasurableStrike>();
   const one: MeasurableStrike = {
     strike,
@@ -156,7 +161,9 @@ function seenAs(
     doubts,
     widenings: film.widenings,
     sight: shifted(still),
-    shaken: times.map((time) => shifted(shiftOf(time), shaking(time), time)),
+    get shaken() {
+      return (shaken ??= shakenAll());
+    },
     pinned: points.held && {
       every: shakenBy(spreadsBy((_, model) => model)),
       loose: shakenBy(spreadsBy((held, model) => (1 - held) * model)),
