@@ -239,6 +239,7 @@ describe('schools, checklists and calls', function () {
     await page.getByRole('button', { name: 'Add a session' }).click();
     await page.getByRole('combobox', { name: 'What was hit' }).press('T');
     await page.getByText('Thai pads', { exact: true }).waitFor();
+    await page.getByRole('dialog').getByText('5. Pads, called').waitFor();
     await page.getByRole('combobox', { name: 'Who holds' }).press('L');
     await page.getByRole('dialog').getByText('Lev Testing', { exact: true }).waitFor();
     await page.getByRole('button', { name: 'Save' }).click();

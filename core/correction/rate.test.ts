@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { tallyOf, type Tally, type Verdict } from '../review/index.ts';
-import { faultRate, posteriorOf, rungName, rungs, tallyByMeasures } from './index.ts';
+import { roundKinds } from '../rounds/index.ts';
+import { faultRate, posteriorOf, rungName, rungs, rungWith, tallyByMeasures } from './index.ts';
 
 const tally = (fault: number, count: number, watch = 0, cantSee = 0): Tally => ({
   fault,
@@ -115,6 +116,14 @@ describe('ladder', () => {
     expect(rungs.map(({ rung }) => rung)).to.deep.equal([1, 2, 3, 4, 5, 6, 7]);
     expect(rungName(3)).to.equal('Bag, single strikes');
     expect(rungName(9)).to.equal('Rung 9');
+  });
+
+  it('goes along with what is hit: to the easiest rung where the one before does not fit', () => {
+    expect(rungWith('Thai pads', 3)).to.equal(5);
+    expect(rungWith('kick shield', 6), 'it fits').to.equal(6);
+    expect(rungWith('heavy bag', 1)).to.equal(3);
+    expect(rungWith('shadowboxing', 4)).to.equal(1);
+    for (const kind of roundKinds) expect(rungWith(kind, 7), `tired on ${kind}`).to.equal(7);
   });
 });
 

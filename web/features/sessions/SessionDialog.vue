@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { everyRow } from '@wax-fist/contract/page';
 import { sessionDraftShape, sessionEndpoints, type Session } from '@wax-fist/contract/sessions';
-import { padKinds, roundKinds } from '@wax-fist/core/rounds';
+import { padKinds, roundKinds, type RoundKind } from '@wax-fist/core/rounds';
 import { stances } from '@wax-fist/core/technique';
 import { traineeEndpoints } from '@wax-fist/contract/trainees';
-import { rungs } from '@wax-fist/core/correction';
+import { rungs, rungWith } from '@wax-fist/core/correction';
 import { v7 as uuid } from 'uuid';
 import { computed, watch } from 'vue';
 import { request } from '../../app/request.ts';
@@ -50,6 +50,8 @@ const holderStances = [
 ];
 /** Somebody stands on the other side of the pads. */
 const withPads = computed(() => padKinds.includes(draft.roundKind));
+/** Pads held on the rung of a bag would be evidence of something that never was. */
+const hits = (kind: RoundKind): void => void (draft.rung = rungWith(kind, draft.rung));
 const rungItems = rungs.map(({ rung, name }) => ({ value: rung, title: `${rung}. ${name}` }));
 
 const save = (): Promise<void> =>
@@ -70,7 +72,13 @@ const save = (): Promise<void> =>
     @save="save"
   >
     <VTextField v-model="draft.heldOn" :label="words.date" type="date" :max="localDay()" :error-messages="problems.heldOn" />
-    <VSelect v-model="draft.roundKind" :label="words.whatWasHit" :items="[...roundKinds]" :error-messages="problems.roundKind" />
+    <VSelect
+      v-model="draft.roundKind"
+      :label="words.whatWasHit"
+      :items="[...roundKinds]"
+      :error-messages="problems.roundKind"
+      @update:model-value="hits"
+    />
     <VSelect v-model="draft.rung" :label="words.rungOfTheLadder" :items="rungItems" :error-messages="problems.rung" />
     <VTextField v-model="draft.place" :label="words.place" :error-messages="problems.place" />
     <VTextField v-model="draft.kit" :label="words.kit" :placeholder="words.ozGlovesWraps" :error-messages="problems.kit" />
