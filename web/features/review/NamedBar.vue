@@ -20,7 +20,7 @@ const { open, unsure, asked } = named;
         <span v-for="({ name, chance }, place) in asked.names" :key="name">
           {{ place > 0 ? ' · ' : ' ' }}<b v-if="place === 0">{{ name }}</b
           ><template v-else>{{ name }}</template>
-          <span class="quiet number">{{ percent(chance) }}</span>
+          <span class="quiet number">{{ ` ${percent(chance)}` }}</span>
         </span>
       </p>
       <button type="button" @click="named.takeOver">

@@ -72,9 +72,11 @@ const {
 });
 const consent = useConsent(() => page.value?.session.traineeId);
 /** Asked apart: measuring what was not measured yet takes a moment, and nothing waits for it. */
-const { value: measures, again: measureAgain } = useAnswer(() =>
-  request(measureEndpoints.sessionMeasures, { params: { sessionId } }),
-);
+const {
+  value: measures,
+  loading: measuring,
+  again: measureAgain,
+} = useAnswer(() => request(measureEndpoints.sessionMeasures, { params: { sessionId } }));
 /** So do levels over all sessions. */
 const { value: answers, again: answerAgain } = useAnswer(() =>
   request(answerEndpoints.sessionAnswers, { params: { sessionId } }),
@@ -171,6 +173,7 @@ whileTrue(working, lookAtWork, 1000);
           :tallies="page.tallies"
           :corrections="page.corrections"
           :measures="measures"
+          :measuring="measuring && !measures && page.session.films.length > 0"
           :answers="answers"
           @changed="allAgain"
         />

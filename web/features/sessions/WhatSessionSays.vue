@@ -39,6 +39,7 @@ const {
   tallies,
   corrections,
   measures = undefined,
+  measuring = false,
   answers = undefined,
 } = defineProps<{
   session: SessionDetail;
@@ -48,6 +49,8 @@ const {
   corrections: Correction[];
   /** What was measured; comes later than all else. */
   measures?: SessionMeasures;
+  /** Whether that is still on its way. */
+  measuring?: boolean;
   /** What all sessions say of each; comes later as well. */
   answers?: LevelAnswer[];
 }>();
@@ -114,8 +117,8 @@ const byTechnique = computed(() =>
     :corrections="corrections.filter(({ traineeId }) => traineeId === session.traineeId)"
     @open="opening = $event"
   />
-  <div v-if="byTechnique.length === 0" class="empty">
-    {{ words.nothingIsJudgedYetReview }}
+  <div v-if="byTechnique.length === 0" class="empty" role="status">
+    {{ measuring ? words.nothingIsJudgedYetMeasuring : words.nothingIsJudgedYetReview }}
   </div>
   <section v-for="{ technique, rows, unjudged } in byTechnique" :key="technique">
     <h3>

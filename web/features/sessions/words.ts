@@ -79,6 +79,7 @@ export const sessionsWords = {
   whatThisSessionSays: 'What this session says',
   sheetOfStrikes: 'Sheet of strikes',
   itGoesWithItsFilms: 'It goes with its films, marks, notes, and the corrections that were opened in it.',
+  nothingIsJudgedYetMeasuring: 'Nothing is judged yet. What can be measured by itself is being measured …',
   nothingIsJudgedYetReview:
     'Nothing is judged yet. Review a film above; the rates appear here as soon as the first strike is marked.',
   checkpoint: 'Checkpoint',
