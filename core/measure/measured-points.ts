@@ -1,6 +1,6 @@
 import { deviation, mean, variance } from 'd3-array';
 import { partOf } from '../body/index.ts';
-import { viewNames, type CheckpointId, type View } from '../technique/index.ts';
+import { viewNames, viewsInWords, type CheckpointId, type View } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import { correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
 import { shakes, type MeasurableStrike } from './measurable-strike.ts';
@@ -12,9 +12,7 @@ import { rearOf, type Sight } from './sight.ts';
 import { wideningOf } from './widening.ts';
 
 const none = (reason: string): Measured => ({ value: undefined, reason });
-const listed = (names: readonly string[]): string => names.join(names.length > 2 ? ', ' : ' or ');
 const otherSideView = (view: View): View => (view === 'lead-side' ? 'rear-side' : 'lead-side');
-const namesOf = (views: readonly View[]): string => listed(views.map((view) => viewNames[view].toLowerCase()));
 
 /** Whether the limb that something is about is the nearer one; from the front, from behind and askew it need not be. */
 export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>, { of }: Pick<PointMeasure, 'of'>): boolean {
@@ -27,7 +25,7 @@ function hindrance(one: MeasurableStrike, measure: PointMeasure, byHand: boolean
   const { view } = one.sight;
   const { views, moments, onlySteps } = measure;
   if (onlySteps && !one.sight.steps) return 'It is measured of steps by themselves, not with a strike.';
-  if (!views.includes(view)) return `Not from here: film from the ${namesOf(views)}.`;
+  if (!views.includes(view)) return `Not from here: film from the ${viewsInWords(views)}.`;
   if (!isNear(one.sight, measure) && !byHand) {
     return `The body is in front of it: film from the ${viewNames[otherSideView(view)].toLowerCase()}, or pin it by hand.`;
   }

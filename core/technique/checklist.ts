@@ -11,7 +11,7 @@ import { effectsOf, usualSchool, type School } from './schools/school.ts';
 import type { ChoiceEffects } from './schools/switch.ts';
 import { footLaneRule, type MatchUp } from './stance.ts';
 import { checkpointLists, type TechniqueId } from './technique.ts';
-import { viewNames, type View } from './view.ts';
+import { viewsInWords, type View } from './view.ts';
 
 /** By what, and from what, a strike is judged. */
 export interface Judging {
@@ -149,8 +149,7 @@ function seenFrom(
   { view, other, frameRate = Infinity }: Judging,
 ): Pick<ChecklistRow, 'shown' | 'from' | 'reason'> {
   const from = [view, other].find((one) => one && views.includes(one));
-  const better = views.map((name) => viewNames[name].toLowerCase()).join(' or ');
-  if (!from) return { shown: false, from: view, reason: `Cannot be judged from here: film from the ${better}.` };
+  if (!from) return { shown: false, from: view, reason: `Cannot be judged from here: film from the ${viewsInWords(views)}.` };
   // A rate is told by the film in hand; the other one is taken as it is.
   if (from === view && frameRate < leastRate) {
     const reason = `Over between two frames at ${Math.round(frameRate)} a second: film at 60 or more.`;

@@ -275,7 +275,8 @@ describe('checklist', () => {
 
   it('never lets the side judge the width of a stance', () => {
     expect(rowOf('jab', 'st.width', seenFrom('lead-side'))).to.include({ shown: false });
-    expect(rowOf('jab', 'st.width', seenFrom('lead-side')).reason).to.include('front');
+    expect(rowOf('jab', 'st.width', seenFrom('lead-side')).reason).to.include('film from the front or rear.');
+    expect(rowOf('jab', 'gd.return-line', seenFrom('front')).reason).to.include('film from the lead side, rear side or quarter.');
     expect(rowOf('jab', 'st.width', seenFrom('lead-side', { other: 'front' }))).to.include({ shown: true, from: 'front' });
   });
 

@@ -11,6 +11,10 @@ export const viewNames: Record<View, string> = {
   quarter: 'Quarter',
 };
 
+const oneOf = new Intl.ListFormat('en-GB', { type: 'disjunction' });
+/** Where one may film from, in words within a sentence: “lead side, rear side or quarter”. */
+export const viewsInWords = (list: readonly View[]): string => oneOf.format(list.map((view) => viewNames[view].toLowerCase()));
+
 /** The two views across the line of attack. */
 export const sides: readonly View[] = ['lead-side', 'rear-side'];
 /** Along the line between trainee and target. */

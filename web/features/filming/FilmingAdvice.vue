@@ -2,12 +2,12 @@
 import { correctionEndpoints } from '@wax-fist/contract/corrections';
 import type { Film } from '@wax-fist/contract/footage';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
-import { checkpointName, techniqueName, viewNames, type View } from '@wax-fist/core/technique';
+import { checkpointName, techniqueName, viewNames, viewsInWords, type View } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { request } from '../../app/request.ts';
 import { useAnswer } from '../../app/use-answer.ts';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
-import { adviceFor, settledSigns, viewsInWords, type OpenQuestion } from '../sessions/session-advice.ts';
+import { adviceFor, settledSigns, type OpenQuestion } from '../sessions/session-advice.ts';
 import { filmingWords as words } from './words.ts';
 
 /** What a camera that stands there will settle of the open corrections: before the round, when it can still be moved. */

@@ -95,7 +95,7 @@ const action = computed(() => (blind ? words.markIt : film.done ? words.lookAgai
 <style scoped>
 .film {
   display: grid;
-  grid-template-columns: 96px minmax(180px, 1fr) minmax(200px, 1.2fr) minmax(120px, auto);
+  grid-template-columns: 96px minmax(180px, 1.4fr) minmax(180px, 1fr) minmax(120px, auto);
   align-items: center;
   gap: var(--space-4);
   padding: var(--space-2) var(--space-3);

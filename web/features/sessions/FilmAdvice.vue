@@ -3,11 +3,11 @@ import { mdiVideoOutline } from '@mdi/js';
 import type { Correction } from '@wax-fist/contract/corrections';
 import type { SessionDetail } from '@wax-fist/contract/sessions';
 import type { FilmAdvice } from '@wax-fist/core/measure';
-import { checkpointName, techniqueName, viewNames, type Catalogue } from '@wax-fist/core/technique';
+import { checkpointName, techniqueName, viewNames, viewsInWords, type Catalogue } from '@wax-fist/core/technique';
 import { computed } from 'vue';
 import { doubtInWords } from '../checklists/measured-words.ts';
 import { useWidenings } from '../point-checks/widenings-store.ts';
-import { adviceFor, placesInWords, settledSigns, viewsInWords } from './session-advice.ts';
+import { adviceFor, placesInWords, settledSigns } from './session-advice.ts';
 import { sessionsWords as words } from './words.ts';
 
 /** What the films of this session can settle of the open corrections, before anybody looks for it in vain. */

@@ -11,7 +11,7 @@ import {
   type FilmAdvice,
   type Widenings,
 } from '@wax-fist/core/measure';
-import { checklistFor, viewNames, views, type Catalogue, type View } from '@wax-fist/core/technique';
+import { checklistFor, views, viewsInWords, type Catalogue, type View } from '@wax-fist/core/technique';
 import { sessionsWords as words } from './words.ts';
 
 /** How it is drawn what settles something. */
@@ -81,9 +81,6 @@ export function adviceFor(
     places: cameraPlaces(asked.map(({ of }) => of)),
   };
 }
-
-/** Views in words: lead side or front. */
-export const viewsInWords = (list: readonly View[]): string => list.map((view) => viewNames[view].toLowerCase()).join(' or ');
 
 /** Where to put one camera, and a second, in words; empty where there is hardly a choice. @param questions how many there are */
 export function placesInWords(places: readonly CameraPlace[], questions: number): string {
