@@ -22,6 +22,10 @@ describe('what a camera can settle', () => {
     ['cross', 'gd.return-line', 'lead-side', 'orthodox', 60, 'eye'],
     ['jab', 'sm.snap', 'lead-side', 'orthodox', 60, 'measure'],
     ['jab', 'sm.snap', 'lead-side', 'orthodox', 15, 'nothing'],
+    // Over between two frames for the eye, and read between them.
+    ['jab', 'gd.return-line', 'lead-side', 'orthodox', 30, 'measure'],
+    ['jab', 'gd.return-line', 'rear-side', 'orthodox', 30, 'nothing'],
+    ['jab', 'gd.return-line', 'lead-side', 'orthodox', 15, 'nothing'],
     ['step-and-recover', 'pv.first-foot', 'lead-side', 'orthodox', 60, 'measure'],
     // Towards the camera, round, and with a fist.
     ['step-and-recover', 'pv.first-foot', 'front', 'orthodox', 60, 'eye'],

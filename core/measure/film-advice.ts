@@ -21,13 +21,20 @@ export interface FilmAdvice {
 
 /** What a camera can settle of one row, before anybody has looked. @param row as this film's view and rate show it @param view from where is filmed */
 export function adviceOn(
-  { checkpoint, band, shown, reason }: Pick<ChecklistRow, 'checkpoint' | 'band' | 'shown' | 'reason'>,
+  {
+    checkpoint,
+    band,
+    shown,
+    betweenFrames,
+    reason,
+  }: Pick<ChecklistRow, 'checkpoint' | 'band' | 'shown' | 'betweenFrames' | 'reason'>,
   technique: Pick<Technique, 'id' | 'side' | 'kind' | 'checkpoints'>,
   { view, stance }: { view: View; stance: Stance },
   widenings: Widenings = unlearned,
 ): FilmAdvice {
-  if (!shown) return { settles: 'nothing', doubt: undefined, reason };
-  const eye = (why: string, doubt?: number): FilmAdvice => ({ settles: 'eye', doubt, reason: why });
+  const nothing: FilmAdvice = { settles: 'nothing', doubt: undefined, reason };
+  if (!shown && !betweenFrames) return nothing;
+  const eye = (why: string, doubt?: number): FilmAdvice => (shown ? { settles: 'eye', doubt, reason: why } : nothing);
   if (isMeasureId(checkpoint.measure) && (measuresOfMoments[checkpoint.measure] ?? measuresOfRounds[checkpoint.measure])) {
     return band ? { settles: 'measure', doubt: undefined, reason: '' } : eye('Measured, but there is no band to hold it to.');
   }

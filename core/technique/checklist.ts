@@ -42,6 +42,8 @@ export interface ChecklistRow {
   fixed: string;
   /** Whether a view that is on show can show it. */
   shown: boolean;
+  /** Not shown, since it is over between two frames; the view would show it. What measures read between frames can still be told. */
+  betweenFrames: boolean;
   /** The view that answers it: the own one if it can, else the other. */
   from: View;
   /** Why not, and from where it could be seen. Empty when shown. */
@@ -67,7 +69,12 @@ export function checklistFor(catalogue: Catalogue, technique: TechniqueId, judgi
 
 /** The checklist as it would be with nothing but the usual school, seen from everywhere: for browsing. */
 export const wholeChecklist = (catalogue: Catalogue, technique: TechniqueId, school: School = usualSchool): ChecklistRow[] =>
-  checklistFor(catalogue, technique, { school, view: 'quarter' }).map((row) => ({ ...row, shown: true, reason: '' }));
+  checklistFor(catalogue, technique, { school, view: 'quarter' }).map((row) => ({
+    ...row,
+    shown: true,
+    betweenFrames: false,
+    reason: '',
+  }));
 
 const holdsFor = (techniques: readonly string[] | undefined, technique: string): boolean =>
   techniques?.includes(technique) ?? true;
@@ -143,17 +150,22 @@ function bandFor(
   return { band: usual, bandBy: usual && 'measure' };
 }
 
+/** Measures were tried at 30 frames a second, as most telephones film. */
+const leastMeasuredRate = 24;
 /** Whether picture and frame rate can show a checkpoint, from where, and if not what to film instead. */
 function seenFrom(
   { views, leastRate }: Checkpoint,
   { view, other, frameRate = Infinity }: Judging,
-): Pick<ChecklistRow, 'shown' | 'from' | 'reason'> {
+): Pick<ChecklistRow, 'shown' | 'betweenFrames' | 'from' | 'reason'> {
   const from = [view, other].find((one) => one && views.includes(one));
-  if (!from) return { shown: false, from: view, reason: `Cannot be judged from here: film from the ${viewsInWords(views)}.` };
+  if (!from) {
+    const reason = `Cannot be judged from here: film from the ${viewsInWords(views)}.`;
+    return { shown: false, betweenFrames: false, from: view, reason };
+  }
   // A rate is told by the film in hand; the other one is taken as it is.
   if (from === view && frameRate < leastRate) {
     const reason = `Over between two frames at ${Math.round(frameRate)} a second: film at 60 or more.`;
-    return { shown: false, from: view, reason };
+    return { shown: false, betweenFrames: frameRate >= leastMeasuredRate, from: view, reason };
   }
-  return { shown: true, from, reason: '' };
+  return { shown: true, betweenFrames: false, from, reason: '' };
 }

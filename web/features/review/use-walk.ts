@@ -1,5 +1,6 @@
 import type { StrikeMark } from '@wax-fist/contract/review';
 import {
+  adviceOn,
   proposalFor,
   type DecidedAt,
   type Measured,
@@ -89,8 +90,17 @@ export function useWalk(
       withHolder: matchUp !== undefined,
       opponent: opponentOf(session),
     });
-    return rowsOfPart(whole, catalogue, { technique: technique.value, part: part.value });
+    return rowsOfPart(whole, catalogue, { technique: technique.value, part: part.value }).map(asMeasured);
   });
+  /** What is over between two frames the eye cannot see; where the body was followed, and trials say that it is told, the numbers can. */
+  function asMeasured(line: ChecklistRow): ChecklistRow {
+    const { view, stance, widenings } = followed.value ?? {};
+    const thrown = technique.value ? catalogue.techniques.get(technique.value) : undefined;
+    if (!line.betweenFrames || !view || !stance || !thrown) return line;
+    return adviceOn(line, thrown, { view, stance }, widenings).settles === 'measure'
+      ? { ...line, shown: true, reason: '' }
+      : line;
+  }
   const wordOf = (id: CheckpointId) => (strike.value ? review.wordOf(strike.value.strikeId, id) : undefined);
   const verdictOf = (id: CheckpointId): Verdict | null | undefined => wordOf(id)?.verdict;
   /** As one text, so that a verdict that changes nothing about it has no row drawn again. */
