@@ -90,6 +90,13 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     if (bench.track.value) return does();
     notice.say(wasFollowed ? words.whereTheBodyIsHas : words.nobodyHasBeenFollowedIn);
   };
+  /** Where it was followed and its points are still on their way, the body is drawn once they are here. */
+  function toggleWhy(): void {
+    const isHere = bench.track.value !== undefined;
+    if (!isHere && !wasFollowed) return notice.say(words.nobodyHasBeenFollowedIn);
+    why.value = !why.value;
+    if (why.value && !isHere) notice.say(words.theBodyIsDrawnOnce);
+  }
 
   const tagging = Object.fromEntries(
     tagNumbers.map((number) => [`tag-${number}`, () => bench.tag(data.book.calls[number])]),
@@ -122,7 +129,7 @@ export function useBenchDesk({ data, bench, other, pins, whose, named, player, p
     find: () => (finding.value = true),
     'to-body': bench.toBody,
     reference: () => (reference.value = !(reference.value ?? !bench.full.value)),
-    why: () => onBody(() => (why.value = !why.value)),
+    why: toggleWhy,
     'see-row': bench.seeRow,
     pins: () => onBody(pins.toggle),
     whose: whose.toggle,

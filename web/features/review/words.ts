@@ -158,6 +158,7 @@ export const reviewWords = {
   thisFilmCouldNotBe: 'This film could not be imported.',
   thisFilmIsStillBeing: 'This film is still being worked in. The session page shows how far it is.',
   whereTheBodyIsHas: 'Where the body is has not come yet. Press it again in a moment.',
+  theBodyIsDrawnOnce: 'Where the body is has not come yet. It is drawn as soon as it is here.',
   nobodyHasBeenFollowedIn: 'Nobody has been followed in this film yet. The session page shows how far it is.',
   nothingThatWasFoundHere: 'Nothing that was found here is left to be taken over. Tag by number, or name what lands.',
   otherToBeLookedAt: (left: number) => `; ${counted(left, 'other')} to be looked at first`,
