@@ -101,17 +101,11 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
   return held?.some((share) => share > 0) ? { ...points, held } : points;
 }
 
-/** The frames round an instant, as places in a row of frames, how far it is from the second of them to the third, and how much each of them counts. */
+/** The frames round an instant, how far it is from the second of them to the third, and how much each of them counts. */
 interface Between {
-  before: number;
-  from: number;
-  to: number;
-  after: number;
+  frames: readonly [before: number, from: number, to: number, after: number];
   share: Ratio;
-  ofBefore: number;
-  ofFrom: number;
-  ofTo: number;
-  ofAfter: number;
+  weights: readonly [before: number, from: number, to: number, after: number];
 }
 /**
  * Between frames a number goes by a cubic through both neighbours with the slopes of theirs (Catmull and Rom 1974, for times that are
@@ -122,46 +116,33 @@ function betweenFrames(times: Float64Array, time: Ms): Between {
   const last = times.length - 1;
   const from = Math.min(lastNotAfter(times, time), Math.max(0, last - 1));
   const to = Math.min(last, from + 1);
-  const before = Math.max(0, from - 1);
-  const after = Math.min(last, from + 2);
+  const [before, after] = [Math.max(0, from - 1), Math.min(last, from + 2)];
   const width = times[to]! - times[from]!;
   const share = width > 0 ? Math.max(0, Math.min(1, (time - times[from]!) / width)) : 0;
-  const s2 = share * share;
-  const s3 = s2 * share;
+  const [s2, s3] = [share * share, share * share * share];
   // A film of one frame has no slopes.
   const leaving = width > 0 ? (width * (s3 - 2 * s2 + share)) / (times[to]! - times[before]!) : 0;
   const arriving = width > 0 ? (width * (s3 - s2)) / (times[after]! - times[from]!) : 0;
   return {
-    before,
-    from,
-    to,
-    after,
+    frames: [before, from, to, after],
     share,
-    ofBefore: -leaving,
-    ofFrom: 2 * s3 - 3 * s2 + 1 - arriving,
-    ofTo: 3 * s2 - 2 * s3 + leaving,
-    ofAfter: arriving,
+    weights: [-leaving, 2 * s3 - 3 * s2 + 1 - arriving, 3 * s2 - 2 * s3 + leaving, arriving],
   };
 }
-/** The number at a place among those of all frames. */
-const shakenAt = (places: Float64Array, { spreads, row }: Shake, index: number): Px =>
-  places[index]! + spreads[index >> 1]! * normalAt(row, index);
+const numberAt = ({ places }: StrikePoints, shake: Shake | undefined, frame: number, number: number): Px => {
+  const index = frame * pointCount * 2 + number;
+  return shake ? places[index]! + shake.spreads[index >> 1]! * normalAt(shake.row, index) : places[index]!;
+};
 
-/** A number of a point at an instant. A strike asks for some twenty thousand of them, so none of this makes an object. */
-function numberBetween(places: Float64Array, shake: Shake | undefined, between: Between, number: number): Px {
-  const row = pointCount * 2;
-  const { share } = between;
-  const [from, to] = [between.from * row + number, between.to * row + number];
-  const a = shake ? shakenAt(places, shake, from) : places[from]!;
+/** A number of a point at an instant. */
+function numberBetween(points: StrikePoints, shake: Shake | undefined, between: Between, number: number): Px {
+  const { frames, share, weights } = between;
+  const a = numberAt(points, shake, frames[1], number);
   if (share === 0) return a;
-  const b = shake ? shakenAt(places, shake, to) : places[to]!;
+  const b = numberAt(points, shake, frames[2], number);
   if (share === 1) return b;
-  const [before, after] = [between.before * row + number, between.after * row + number];
-  const value =
-    between.ofBefore * (shake ? shakenAt(places, shake, before) : places[before]!) +
-    between.ofFrom * a +
-    between.ofTo * b +
-    between.ofAfter * (shake ? shakenAt(places, shake, after) : places[after]!);
+  const [before, after] = [numberAt(points, shake, frames[0], number), numberAt(points, shake, frames[3], number)];
+  const value = weights[0] * before + weights[1] * a + weights[2] * b + weights[3] * after;
   // Beside somebody who is not seen it is a straight line.
   return Number.isNaN(value) ? a + share * (b - a) : value;
 }
@@ -214,14 +195,14 @@ export interface SeenPoints {
   points: StrikePoints;
   shake?: Shake | undefined;
 }
-function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
+function placesOf({ points, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
   let asked = NaN;
   let between: Between;
   return (point, time) => {
     // Most points of an instant are asked for one after the other.
-    if (time !== asked) [asked, between] = [time, betweenFrames(times, time)];
+    if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];
     const number = pointAt[point] * 2;
-    return [ahead * numberBetween(places, shake, between, number), -numberBetween(places, shake, between, number + 1)];
+    return [ahead * numberBetween(points, shake, between, number), -numberBetween(points, shake, between, number + 1)];
   };
 }
 

@@ -31,7 +31,20 @@ export const useFloorLogs = defineStore('floor-logs', () => {
     waiting.value = waitingLogs().length;
     return last;
   }
-  const send = (): Promise<Plan | undefined> => (sending ??= sendAll().finally(() => (sending = undefined)));
+  let askedMeanwhile = false;
+  async function sendWhatIsAsked(): Promise<Plan | undefined> {
+    let last: Plan | undefined;
+    do {
+      askedMeanwhile = false;
+      last = (await sendAll()) ?? last;
+    } while (askedMeanwhile && waiting.value > 0);
+    return last;
+  }
+  /** One at a time. Asked for while one is on its way, which may have begun without a line, it is tried once more after that. */
+  function send(): Promise<Plan | undefined> {
+    if (sending) askedMeanwhile = true;
+    return (sending ??= sendWhatIsAsked().finally(() => (sending = undefined)));
+  }
   useEventListener(window, 'online', () => void send());
 
   /** @returns the plan as the server has it now; undefined while there is no line */

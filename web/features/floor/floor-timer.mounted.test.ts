@@ -168,7 +168,7 @@ describe('the timer of the floor', () => {
 
 describe('what was done on the floor', () => {
   const { fetch } = globalThis;
-  let answer: () => Response;
+  let answer: () => Response | Promise<Response>;
   let sent: string[] = [];
   onFreshPage();
   beforeEach(() => {
@@ -195,6 +195,19 @@ describe('what was done on the floor', () => {
     await logs.send();
     expect([logs.waiting, waitingLogs()]).to.deep.equal([0, []]);
     expect(sent.slice(-2)).to.deep.equal(['/api/plans/one/log', '/api/plans/two/log']);
+  });
+
+  it('is tried once more where the line comes back while a try without one has not failed yet', async () => {
+    const logs = useFloorLogs();
+    let fails = (): void => undefined;
+    const failing = new Promise<void>((resolve) => (fails = resolve));
+    answer = () => failing.then(away);
+    const tried = logs.write('one', log);
+    answer = () => Response.json({ id: 'one' });
+    window.dispatchEvent(new Event('online'));
+    fails();
+    await tried;
+    expect([logs.waiting, waitingLogs()]).to.deep.equal([0, []]);
   });
 
   it('of a plan that is gone is said and not kept for ever; without sign-in it waits', async () => {

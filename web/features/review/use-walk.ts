@@ -96,7 +96,8 @@ export function useWalk(
   function asMeasured(line: ChecklistRow): ChecklistRow {
     const { view, stance, widenings } = followed.value ?? {};
     const thrown = technique.value ? catalogue.techniques.get(technique.value) : undefined;
-    if (!line.betweenFrames || !view || !stance || !thrown) return line;
+    // Whoever marks blind has nothing but the eye.
+    if (!line.betweenFrames || review.blind || !view || !stance || !thrown) return line;
     return adviceOn(line, thrown, { view, stance }, widenings).settles === 'measure'
       ? { ...line, shown: true, reason: '' }
       : line;
