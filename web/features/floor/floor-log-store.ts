@@ -31,18 +31,19 @@ export const useFloorLogs = defineStore('floor-logs', () => {
     waiting.value = waitingLogs().length;
     return last;
   }
-  let askedMeanwhile = false;
+  /** How often somebody has asked. */
+  let asked = 0;
   async function sendWhatIsAsked(): Promise<Plan | undefined> {
-    let last: Plan | undefined;
+    let [last, answered]: [Plan | undefined, number] = [undefined, 0];
     do {
-      askedMeanwhile = false;
+      answered = asked;
       last = (await sendAll()) ?? last;
-    } while (askedMeanwhile && waiting.value > 0);
+    } while (asked > answered && waiting.value > 0);
     return last;
   }
   /** One at a time. Asked for while one is on its way, which may have begun without a line, it is tried once more after that. */
   function send(): Promise<Plan | undefined> {
-    if (sending) askedMeanwhile = true;
+    asked++;
     return (sending ??= sendWhatIsAsked().finally(() => (sending = undefined)));
   }
   useEventListener(window, 'online', () => void send());
