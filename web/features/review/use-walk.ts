@@ -69,7 +69,7 @@ export function useWalk(
 ): Walk {
   const review = useReview();
   const { stars, toggle } = useStarredCheckpoints();
-  const { catalogue, session, film, frameRate, matchUp } = data;
+  const { catalogue, session, film, frameRate, matchUp, stance } = data;
   const row = ref<CheckpointId>();
   const full = ref(false);
   const anyway = shallowRef<ReadonlySet<CheckpointId>>(new Set());
@@ -92,13 +92,14 @@ export function useWalk(
     });
     return rowsOfPart(whole, catalogue, { technique: technique.value, part: part.value }).map(asMeasured);
   });
+  /** The same object while pins move: those make no new checklist. */
+  const widenings = computed(() => followed.value?.widenings);
   /** What is over between two frames the eye cannot see; where the body was followed, and trials say that it is told, the numbers can. */
   function asMeasured(line: ChecklistRow): ChecklistRow {
-    const { view, stance, widenings } = followed.value ?? {};
     const thrown = technique.value ? catalogue.techniques.get(technique.value) : undefined;
     // Whoever marks blind has nothing but the eye.
-    if (!line.betweenFrames || review.blind || !view || !stance || !thrown) return line;
-    return adviceOn(line, thrown, { view, stance }, widenings).settles === 'measure'
+    if (!line.betweenFrames || review.blind || !widenings.value || !thrown) return line;
+    return adviceOn(line, thrown, { view: film.view, stance }, widenings.value).settles === 'measure'
       ? { ...line, shown: true, reason: '' }
       : line;
   }
