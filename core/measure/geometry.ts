@@ -8,7 +8,7 @@ export const degrees = 180 / Math.PI;
 const step: Ms = 8;
 
 export const between = ([x, y]: Spot, [u, v]: Spot): Px => Math.hypot(u - x, v - y);
-export const middleOf = ([x, y]: Spot, [u, v]: Spot): Spot => [(x + u) / 2, (y + v) / 2];
+export const middleOf = (one: Spot, other: Spot): Spot => [(one[0] + other[0]) / 2, (one[1] + other[1]) / 2];
 
 /** The middle of both sides of a part of the body. */
 export const middle = (sight: Sight, part: 'Shoulder' | 'Hip' | 'Ankle' | 'Ear' | 'Mouth', time: Ms): Spot =>
@@ -31,26 +31,36 @@ const countBetween = (from: Ms, to: Ms): number => Math.max(1, Math.ceil((to - f
 /** Instants from one time to another, both included. */
 export function instants(from: Ms, to: Ms): Ms[] {
   const count = countBetween(from, to);
-  return Array.from({ length: count + 1 }, (_, place) => from + ((to - from) * place) / count);
+  const times: Ms[] = [];
+  for (let place = 0; place <= count; place++) times.push(from + ((to - from) * place) / count);
+  return times;
 }
-/** The most that something comes to between two times. */
-export function mostOf(from: Ms, to: Ms, value: (time: Ms) => number): number {
+/** The least and the most that something comes to between two times. */
+export function rangeOf(from: Ms, to: Ms, value: (time: Ms) => number): readonly [least: number, most: number] {
   const count = countBetween(from, to);
-  let most = -Infinity;
-  for (let place = 0; place <= count; place++) most = Math.max(most, value(from + ((to - from) * place) / count));
-  return most;
+  let [least, most] = [Infinity, -Infinity];
+  for (let place = 0; place <= count; place++) {
+    const now = value(from + ((to - from) * place) / count);
+    [least, most] = [Math.min(least, now), Math.max(most, now)];
+  }
+  return [least, most];
 }
+/** The most alone. */
+export const mostOf = (from: Ms, to: Ms, value: (time: Ms) => number): number => rangeOf(from, to, value)[1];
 
 /** When that is. */
 export const whenMost = (from: Ms, to: Ms, value: (time: Ms) => number): Ms => greatest(instants(from, to), value)!;
 
-/** When something has gone a share of the furthest that it goes between two times. */
-export function whenGone(share: Ratio, from: Ms, to: Ms, gone: (time: Ms) => number): Ms {
+/** When something has gone a share of the furthest that it goes between two times; undefined where it does not go so far as this. */
+export function whenGoneFurther(least: number, share: Ratio, from: Ms, to: Ms, gone: (time: Ms) => number): Ms | undefined {
   const times = instants(from, to);
   const all = times.map(gone);
-  const far = share * Math.max(...all);
-  return times[all.findIndex((value) => value >= far)] ?? to;
+  const furthest = Math.max(...all);
+  return furthest > least ? times[all.findIndex((value) => value >= share * furthest)] : undefined;
 }
+/** The same of what goes as far as it may; the end where it is not seen. */
+export const whenGone = (share: Ratio, from: Ms, to: Ms, gone: (time: Ms) => number): Ms =>
+  whenGoneFurther(-Infinity, share, from, to, gone) ?? to;
 
 /** The chin, drawn in a little from the mouth. */
 export function chin(sight: Sight, time: Ms): Spot {

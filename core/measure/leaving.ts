@@ -4,8 +4,9 @@ import { between, chin, middle } from './geometry.ts';
 import { headOffset } from './trunk.ts';
 import type { Sight, Spot } from './sight.ts';
 
-/** How closely a base is looked for, and how long it has to hold to be one. */
-const [tick, held]: readonly [Ms, Ms] = [20, 100];
+/** How closely a base is looked for, and how many of these in a row it has to hold to be one. */
+const tick: Ms = 20;
+const held = 5;
 /** Before it is home there is a limb out; where it is home is known to so much. */
 const beforeHome: Ms = 30;
 /** A hand is home when it is no lower than usual by more than this, in heads. */
@@ -42,10 +43,12 @@ export function backInBase(sight: Sight): Ms | undefined {
     const [, up] = chin(sight, time);
     return bodySides.every((side) => up - sight.at(pointsOf[side].Wrist, time)[1] <= guard[side] + handMayHang * size.head);
   };
-  let since: Ms | undefined;
-  for (let time = sight.home - beforeHome; time <= sight.until; time += tick) {
-    if (!feetStand(time) || !handsAreHome(time)) since = undefined;
-    else if (time - (since ??= time) >= held) return since;
+  // Looked for from its end: where it does not hold then, none has begun before, and most instants need not be looked at.
+  for (let since = sight.home - beforeHome; since + held * tick <= sight.until;) {
+    let ticks = held;
+    while (ticks >= 0 && feetStand(since + ticks * tick) && handsAreHome(since + ticks * tick)) ticks--;
+    if (ticks < 0) return since;
+    since += (ticks + 1) * tick;
   }
   return undefined;
 }

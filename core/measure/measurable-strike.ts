@@ -86,14 +86,10 @@ function besideIt(
   ofModel: readonly Ratio[],
 ): (time: number | undefined) => () => SeenPoints {
   let points: StrikePoints | undefined;
-  let spreads: Float64Array | undefined;
+  const spreads = Float64Array.from(ofModel, (spread) => spread * holder.size.torso);
   return (time) => () => {
     points ??= strikePoints(holder, strike);
     if (time === undefined) return { points };
-    spreads ??= Float64Array.from(
-      { length: points.places.length / 2 },
-      (_, place) => ofModel[place % pointCount]! * holder.size.torso,
-    );
     return { points, shake: { spreads, row: normalRow(strike.contactFrame + 1 + shakes + time) } };
   };
 }
@@ -111,15 +107,10 @@ function seenAs(
   const doubts = doubtOfFound(film, technique);
   const random = steadyRandom(strike.contactFrame + 1);
   const normals = normalRow(strike.contactFrame);
-  const heldAt = (place: number): Ratio => points.held?.[place] ?? 0;
-  /** By how much each point of each frame is spread, in pixels: worked out once, asked a hundred thousand times. @param by how far it is held, and of what the model leaves */
-  const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array => {
-    const spreads = new Float64Array(points.places.length / 2);
-    for (let first = 0; first < spreads.length; first += pointCount)
-      for (let point = 0; point < pointCount; point++)
-        spreads[first + point] = by(heldAt(first + point), ofModel[point]!) * film.size.torso;
-    return spreads;
-  };
+  const { held } = points;
+  /** By how much each point is spread, in pixels: in each frame where some are held by pins. @param by how far one is held, and of what the model leaves */
+  const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array =>
+    Float64Array.from(held ?? ofModel, (_, place) => by(held?.[place] ?? 0, ofModel[place % pointCount]!) * film.size.torso);
   const shakeBy =
     (spreads: Float64Array) =>
     (time: number): Shake => ({ spreads, row: normalRow(strike.contactFrame + 1 + time) });
@@ -164,7 +155,7 @@ function seenAs(
     get shaken() {
       return (shaken ??= shakenAll());
     },
-    pinned: points.held && {
+    pinned: held && {
       every: shakenBy(spreadsBy((_, model) => model)),
       loose: shakenBy(spreadsBy((held, model) => (1 - held) * model)),
     },

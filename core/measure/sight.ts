@@ -56,14 +56,14 @@ const [before, lookedAtAfter]: readonly [Ms, Ms] = [500, 1400];
 /** The piece of a track round a strike, point by point. */
 export interface StrikePoints {
   times: Float64Array;
-  /** x and y of each point in each frame, in pixels of the picture; NaN where nobody was found, where it is somebody else than at contact, and outside of the picture. */
-  places: Float64Array;
+  /** x and y of each point in each frame, in pixels of the picture, as a track has them; NaN where nobody was found, where it is somebody else than at contact, and outside of the picture. */
+  places: Float32Array;
   /** How far each point of each frame is held by a pin, as a share; undefined where nobody has pinned anything near. */
   held?: Float64Array;
 }
 /** By how much the numbers of `places` are off. Worked out only for what is looked at: most of a strike never is. */
 export interface Shake {
-  /** By how much each point of each frame is spread, in pixels. */
+  /** By how much each point is spread, in pixels: in all frames alike, or in each frame. */
   spreads: Float64Array;
   row: NormalRow;
 }
@@ -73,8 +73,8 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
   const to = frameAt(timeline, timeOf(timeline, strike.homeFrame) + lookedAtAfter);
   const frames = to - from + 1;
   const points: StrikePoints = {
-    times: Float64Array.from({ length: frames }, (_, place) => timeOf(timeline, from + place)),
-    places: new Float64Array(frames * pointCount * 2).fill(NaN),
+    times: timeline.slice(from, to + 1),
+    places: new Float32Array(frames * pointCount * 2).fill(NaN),
   };
   const { values } = track;
   const [first, last] = framesOfSameBody(
@@ -99,52 +99,6 @@ export function strikePoints({ timeline, track, picture: { width, height } }: Fo
     track.held &&
     Float64Array.from({ length: frames * pointCount }, (_, place) => track.held![(from - track.from) * pointCount + place] ?? 0);
   return held?.some((share) => share > 0) ? { ...points, held } : points;
-}
-
-/** The frames round an instant, how far it is from the second of them to the third, and how much each of them counts. */
-interface Between {
-  frames: readonly [before: number, from: number, to: number, after: number];
-  share: Ratio;
-  weights: readonly [before: number, from: number, to: number, after: number];
-}
-/**
- * Between frames a number goes by a cubic through both neighbours with the slopes of theirs (Catmull and Rom 1974, for times that are
- * not evenly apart), so that what turns round between two frames does so between them. What each of the four numbers counts hangs on the
- * times alone, and is the same for all points.
- */
-function betweenFrames(times: Float64Array, time: Ms): Between {
-  const last = times.length - 1;
-  const from = Math.min(lastNotAfter(times, time), Math.max(0, last - 1));
-  const to = Math.min(last, from + 1);
-  const [before, after] = [Math.max(0, from - 1), Math.min(last, from + 2)];
-  const width = times[to]! - times[from]!;
-  const share = width > 0 ? Math.max(0, Math.min(1, (time - times[from]!) / width)) : 0;
-  const [s2, s3] = [share * share, share * share * share];
-  // A film of one frame has no slopes.
-  const leaving = width > 0 ? (width * (s3 - 2 * s2 + share)) / (times[to]! - times[before]!) : 0;
-  const arriving = width > 0 ? (width * (s3 - s2)) / (times[after]! - times[from]!) : 0;
-  return {
-    frames: [before, from, to, after],
-    share,
-    weights: [-leaving, 2 * s3 - 3 * s2 + 1 - arriving, 3 * s2 - 2 * s3 + leaving, arriving],
-  };
-}
-const numberAt = ({ places }: StrikePoints, shake: Shake | undefined, frame: number, number: number): Px => {
-  const index = frame * pointCount * 2 + number;
-  return shake ? places[index]! + shake.spreads[index >> 1]! * normalAt(shake.row, index) : places[index]!;
-};
-
-/** A number of a point at an instant. */
-function numberBetween(points: StrikePoints, shake: Shake | undefined, between: Between, number: number): Px {
-  const { frames, share, weights } = between;
-  const a = numberAt(points, shake, frames[1], number);
-  if (share === 0) return a;
-  const b = numberAt(points, shake, frames[2], number);
-  if (share === 1) return b;
-  const [before, after] = [numberAt(points, shake, frames[0], number), numberAt(points, shake, frames[3], number)];
-  const value = weights[0] * before + weights[1] * a + weights[2] * b + weights[3] * after;
-  // Beside somebody who is not seen it is a straight line.
-  return Number.isNaN(value) ? a + share * (b - a) : value;
 }
 
 /** The side of the body that is nearer to a camera which stands across; undefined from the front and from behind. */
@@ -195,14 +149,66 @@ export interface SeenPoints {
   points: StrikePoints;
   shake?: Shake | undefined;
 }
-function placesOf({ points, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
+/** The way of a point from one frame to the next: that frame, and x and y from there on, each as a cubic of the share of the gap. */
+type Way = [from: number, x0: Px, x1: Px, x2: Px, x3: Px, y0: Px, y1: Px, y2: Px, y3: Px];
+/**
+ * Where points are at any instant. Between frames a number goes by a cubic through both neighbours with the slopes of theirs (Catmull and
+ * Rom 1974, for times that are not evenly apart), so that what turns round between two frames does so between them; beside somebody who
+ * is not seen it is a straight line. Rows go through a strike in steps that are shorter than a frame: the way of a point is kept until
+ * another gap between frames is asked for.
+ */
+function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -1): Sight['at'] {
+  const last = times.length - 1;
+  const ways = new Map<PointName, Way>();
   let asked = NaN;
-  let between: Between;
+  // The frame before the instant that is asked for, the ends of the gap after it, and how much of a slope over two gaps lies in this one.
+  let [from, begins, ends, leaving, arriving] = [0, Infinity, -Infinity, 0, 0];
+  let share: Ratio = 0;
+  const goTo = (time: Ms): void => {
+    asked = time;
+    if (!(time >= begins && time < ends)) {
+      from = lastNotAfter(times, time);
+      begins = times[from]!;
+      ends = from === last ? Infinity : times[from + 1]!;
+      // At the ends of a film slopes are those of one gap.
+      leaving = from === 0 ? 1 : (ends - begins) / (ends - times[from - 1]!);
+      arriving = from + 1 >= last ? 1 : (ends - begins) / (times[from + 2]! - begins);
+    }
+    share = from === last ? 0 : Math.max(0, (time - begins) / (ends - begins));
+  };
+  const numberAt = (frame: number, number: number): Px => {
+    const index = frame * pointCount * 2 + number;
+    if (!shake) return places[index]!;
+    const { spreads, row } = shake;
+    return places[index]! + spreads[(spreads.length === pointCount ? number : index) >> 1]! * normalAt(row, index);
+  };
+  const follow = (way: Way, first: 1 | 5, number: number): void => {
+    const a = numberAt(from, number);
+    const b = numberAt(Math.min(last, from + 1), number);
+    const leaves = leaving * (b - numberAt(Math.max(0, from - 1), number));
+    const arrives = arriving * (numberAt(Math.min(last, from + 2), number) - a);
+    const straight = Number.isNaN(leaves + arrives);
+    way[first] = a;
+    way[first + 1] = straight ? b - a : leaves;
+    way[first + 2] = straight ? 0 : 3 * (b - a) - 2 * leaves - arrives;
+    way[first + 3] = straight ? 0 : 2 * (a - b) + leaves + arrives;
+  };
   return (point, time) => {
     // Most points of an instant are asked for one after the other.
-    if (time !== asked) [asked, between] = [time, betweenFrames(points.times, time)];
-    const number = pointAt[point] * 2;
-    return [ahead * numberBetween(points, shake, between, number), -numberBetween(points, shake, between, number + 1)];
+    if (time !== asked) goTo(time);
+    let way = ways.get(point);
+    if (!way) ways.set(point, (way = [-1, 0.5, 0, 0, 0, 0, 0, 0, 0]));
+    if (way[0] !== from) {
+      way[0] = from;
+      follow(way, 1, pointAt[point] * 2);
+      follow(way, 5, pointAt[point] * 2 + 1);
+    }
+    // On a frame it does not matter whether anybody is seen in the next.
+    if (share === 0) return [ahead * way[1], -way[5]];
+    return [
+      ahead * (way[1] + share * (way[2] + share * (way[3] + share * way[4]))),
+      -(way[5] + share * (way[6] + share * (way[7] + share * way[8]))),
+    ];
   };
 }
 

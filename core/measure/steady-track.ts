@@ -66,14 +66,14 @@ interface Room {
   found: Float64Array;
   places: Float64Array;
   weights: Float64Array;
-  /** The diagonal D, and what L has one and two places below it. */
-  pivot: Float64Array;
+  /** What one is over the diagonal D, and what L has one and two places below it. */
+  inverse: Float64Array;
   one: Float64Array;
   two: Float64Array;
 }
 const roomFor = (frames: number): Room => {
   const array = (): Float64Array => new Float64Array(frames);
-  return { found: array(), places: array(), weights: array(), pivot: array(), one: array(), two: array() };
+  return { found: array(), places: array(), weights: array(), inverse: array(), one: array(), two: array() };
 };
 
 /**
@@ -82,19 +82,21 @@ const roomFor = (frames: number): Room => {
  * symmetric system of which each row has five numbers, solved by its decomposition into L D Lᵀ; forwards and backwards count alike,
  * so that nothing comes late. They are left in the room, as what was found is there before.
  */
-function steady({ found, places, weights, pivot, one, two }: Room, run: Run, spread: Px, hardest: number): void {
+function steady({ found, places, weights, inverse, one, two }: Room, run: Run, spread: Px, hardest: number): void {
   const { frames, itself, next, second } = run;
   const bend = (spread / hardest) ** 2;
+  const liesOff = outlying * spread;
   weights.fill(1, 0, frames);
   for (let round = 0; round < rounds; round++) {
     let [pivot1, pivot2, one1, two1, two2, place1, place2] = [0, 0, 0, 0, 0, 0, 0];
     for (let frame = 0; frame < frames; frame++) {
       const weight = weights[frame]!;
       const d = weight + bend * itself[frame]! - one1 * one1 * pivot1 - two2 * two2 * pivot2;
-      const below = (bend * next[frame]! - pivot1 * one1 * two1) / d;
+      const share = 1 / d;
+      const below = (bend * next[frame]! - pivot1 * one1 * two1) * share;
       const place = weight * found[frame]! - one1 * place1 - two2 * place2;
-      const far = (bend * second[frame]!) / d;
-      pivot[frame] = d;
+      const far = bend * second[frame]! * share;
+      inverse[frame] = share;
       one[frame] = below;
       two[frame] = far;
       places[frame] = place;
@@ -109,10 +111,10 @@ function steady({ found, places, weights, pivot, one, two }: Room, run: Run, spr
     let [after1, after2] = [0, 0];
     let outliers = false;
     for (let frame = frames - 1; frame >= 0; frame--) {
-      const place = places[frame]! / pivot[frame]! - one[frame]! * after1 - two[frame]! * after2;
+      const place = places[frame]! * inverse[frame]! - one[frame]! * after1 - two[frame]! * after2;
       places[frame] = place;
-      const off = Math.abs(place - found[frame]!) / spread;
-      const weight = off > outlying ? outlying / off : 1;
+      const off = Math.abs(place - found[frame]!);
+      const weight = off > liesOff ? liesOff / off : 1;
       if (weight !== weights[frame]) outliers = true;
       weights[frame] = weight;
       after2 = after1;

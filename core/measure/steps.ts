@@ -1,7 +1,7 @@
 import { type BodySide, bodySides, otherSideOf, pointsOf } from '../body/index.ts';
 import { across, type Technique, type TechniqueId, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
-import { instants, middle, middleOf, mostOf, whenGone, whenMost } from './geometry.ts';
+import { instants, middle, middleOf, whenGoneFurther, whenMost } from './geometry.ts';
 import { isStep, rearOf, type Sight } from './sight.ts';
 
 // A step as the picture shows it: across, one to the front or back; along, one to a side. One towards the camera or away from it is not
@@ -119,7 +119,7 @@ function whenDown(sight: Sight, side: BodySide, from: Ms, to: Ms): Ms | undefine
   const place = (time: Ms): Px => sight.at(pointsOf[side].Toe, time)[0];
   const stood = place(from);
   const gone = (time: Ms): Px => place(time) - stood;
-  return mostOf(from, to, gone) > stepWithFist * sight.size.torso ? whenGone(isDown, from, to, gone) : undefined;
+  return whenGoneFurther(stepWithFist * sight.size.torso, isDown, from, to, gone);
 }
 /** When the lead foot is down that steps with a fist; undefined where none steps. */
 export const footDown = (sight: Sight): Ms | undefined =>

@@ -1,6 +1,6 @@
 import { pointsOf, type BodySide } from '../body/index.ts';
 import type { Degrees, Ms, Px, Ratio } from '../units.ts';
-import { between, degrees, instants, middle, whenGone } from './geometry.ts';
+import { between, degrees, middle, rangeOf, whenGone } from './geometry.ts';
 import { rearOf, type Sight, type Spot } from './sight.ts';
 
 // Turns about the upright, seen from across: of a line whose true length is known, the picture shows the part that points ahead. Which
@@ -28,11 +28,9 @@ const windsUp: Ms = 160;
 /** From where the shoulders are turned away furthest to where they are turned in furthest, until contact. */
 export function shoulderTurn(sight: Sight): Degrees {
   const { striking, idle, size, launch, contact } = sight;
-  const turns = instants(launch - windsUp, contact).map((time) => {
-    const ahead = sight.at(pointsOf[striking].Shoulder, time)[0] - sight.at(pointsOf[idle].Shoulder, time)[0];
-    return Math.asin(share(ahead, size.shoulderWidth)) * degrees;
-  });
-  return Math.max(...turns) - Math.min(...turns);
+  const ahead = (time: Ms): Px => sight.at(pointsOf[striking].Shoulder, time)[0] - sight.at(pointsOf[idle].Shoulder, time)[0];
+  const [least, most] = rangeOf(launch - windsUp, contact, ahead);
+  return (Math.asin(share(most, size.shoulderWidth)) - Math.asin(share(least, size.shoulderWidth))) * degrees;
 }
 
 /** A lag is looked for from a little before the launch, until what comes late has come. */
