@@ -63,7 +63,7 @@ function usualBand(checkpoint: string): Band | undefined {
 
 interface Telling {
   /** See `measurable`. */
-  spreadOf?: (point: number) => number;
+  ofModel?: readonly number[];
   /** By the points of which pass. */
   pass?: Pass;
   /** How steadily a row is read, in each of these ways. */
@@ -97,13 +97,13 @@ function thrownIn({ parts, ...whole }: TrueStrike): TrueTimes[] {
 export function* toldOf(
   film: string,
   { scene, truth }: { scene: FollowedFilm; truth: Pick<Truth, 'strikes'> },
-  { spreadOf, pass = 'first', read = () => ['found'] }: Telling = {},
+  { ofModel, pass = 'first', read = () => ['found'] }: Telling = {},
 ): Generator<Told> {
   const { timeline, view } = scene;
   for (const { technique: id, measures, ...times } of truth.strikes.flatMap(thrownIn)) {
     if (!measures) continue;
     const technique = techniqueIn(shippedCatalogue, id);
-    const first = measurable(scene, trueMoments(timeline, times), technique, spreadOf);
+    const first = measurable(scene, trueMoments(timeline, times), technique, ofModel);
     const strike = pass === 'first' ? first : first?.again;
     if (!strike) continue;
     const bands = new Map(

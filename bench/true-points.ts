@@ -1,4 +1,4 @@
-import { emptyTrack } from '@wax-fist/core/body';
+import { emptyTrack, pointNames } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
 import { followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
 import type { View } from '@wax-fist/core/technique';
@@ -128,7 +128,7 @@ export function trueFigures(
     for (const round of roundsOf(seed, times)) {
       const { person, rate, scene } = round;
       const spread = noise / scene.size.torso;
-      told.get(rate)!.push(...toldOf(`${person}-${rate}`, round, { spreadOf: () => spread }));
+      told.get(rate)!.push(...toldOf(`${person}-${rate}`, round, { ofModel: pointNames.map(() => spread) }));
       onRound?.(round);
     }
   return rates.flatMap((rate) =>

@@ -35,7 +35,7 @@ export interface MeasurableStrike {
   steadiness: Steadiness;
   doubts: MomentDoubts;
   sight: Sight;
-  shaken: readonly Sight[];
+  shaken: () => readonly Sight[];
   /** How much more is doubted of what it looks at than trials say. */
   widenings: Widenings;
   /** Where points were put right by hand: the strike with every point shaken as the model is, and with those that no pin holds. */
@@ -56,25 +56,25 @@ const momentShift = (found: Ms | undefined, gap: Ms, random: number, normal: num
  * Makes a strike measurable; undefined when nobody was found in it. What is guessed of its moments is found on the path of its limb,
  * where that tells.
  * @param technique by which it is judged
- * @param spreadOf by how much a point is spread from frame to frame, in lengths of the trunk; by its place among the points
+ * @param ofModel by how much each point is spread from frame to frame, in lengths of the trunk
  */
 export function measurable(
   film: FollowedFilm,
   told: StrikeMoments,
   technique: Thrown,
-  spreadOf: (point: number) => Ratio = (point) => jitterOf[point]!,
+  ofModel: readonly Ratio[] = jitterOf,
 ): MeasurableStrike | undefined {
   const points = strikePoints(film, told);
   if (points.places.every((place) => Number.isNaN(place))) return undefined;
   const strike = withFoundMoments(film, told, technique, points);
   const { holder, again } = film;
   return {
-    ...seenAs(film, strike, technique, spreadOf, { pass: 'first', steadiness: 'found' }, points),
-    held: holder && measurable(holder, strike, holdingPads, spreadOf),
+    ...seenAs(film, strike, technique, ofModel, { pass: 'first', steadiness: 'found' }, points),
+    held: holder && measurable(holder, strike, holdingPads, ofModel),
     // Whoever holds was followed by the first pass only.
     again:
       again && isLookedAtAgain(film, strike)
-        ? seenAs(again, strike, technique, spreadOf, { pass: 'second', steadiness: 'found' })
+        ? seenAs(again, strike, technique, ofModel, { pass: 'second', steadiness: 'found' })
         : undefined,
   };
 }
@@ -99,7 +99,7 @@ function seenAs(
   film: FollowedFilm,
   strike: StrikeMoments,
   technique: Thrown,
-  spreadOf: (point: number) => Ratio,
+  ofModel: readonly Ratio[],
   by: Pick<MeasurableStrike, 'pass' | 'steadiness'>,
   points = strikePoints(film, strike),
 ): MeasurableStrike {
@@ -109,15 +109,20 @@ function seenAs(
   const normals = normalRow(strike.contactFrame);
   const { held } = points;
   /** By how much each point is spread, in pixels: in each frame where some are held by pins. @param by how far one is held, and of what the model leaves */
-  const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array =>
-    Float64Array.from(held ?? ofModel, (_, place) => by(held?.[place] ?? 0, ofModel[place % pointCount]!) * film.size.torso);
+  const spreadsBy = (by: (held: Ratio, ofModel: Ratio) => Ratio): Float64Array => {
+    const spreads = new Float64Array(held?.length ?? pointCount);
+    for (let place = 0; place < spreads.length; place++)
+      spreads[place] = by(held?.[place] ?? 0, ofModel[place % pointCount]!) * film.size.torso;
+    return spreads;
+  };
   const shakeBy =
     (spreads: Float64Array) =>
     (time: number): Shake => ({ spreads, row: normalRow(strike.contactFrame + 1 + time) });
-  const ofModel = Array.from({ length: pointCount }, (_, point) => spreadOf(point));
   const { size, guard } = film;
-  const sides = sidesOf(film.view, film.stance, technique);
-  const who = { ...sides, size, guard, steps: isStep(technique), sinks: sinksFirst(technique) };
+  const who = {
+    sides: sidesOf(film.view, film.stance, technique),
+    body: { size, guard, steps: isStep(technique), sinks: sinksFirst(technique) },
+  };
   const shifted = (shift: (moment: Moment) => Ms, shake?: Shake, time?: number): Sight => {
     const at = (moment: Moment): Ms => timeOf(timeline, strike[`${moment}Frame`]) + shift(moment);
     return sightOf(who, { points, shake }, at('launch'), at('contact'), at('home'), beside?.(time));
@@ -152,9 +157,7 @@ function seenAs(
     doubts,
     widenings: film.widenings,
     sight: shifted(still),
-    get shaken() {
-      return (shaken ??= shakenAll());
-    },
+    shaken: () => (shaken ??= shakenAll()),
     pinned: held && {
       every: shakenBy(spreadsBy((_, model) => model)),
       loose: shakenBy(spreadsBy((held, model) => (1 - held) * model)),
@@ -163,7 +166,7 @@ function seenAs(
       if (steadiness === by.steadiness) return one;
       const known =
         steadied.get(steadiness) ??
-        seenAs(steadyFilm(film, steadiness, strike), strike, technique, spreadOf, { ...by, steadiness });
+        seenAs(steadyFilm(film, steadiness, strike), strike, technique, ofModel, { ...by, steadiness });
       steadied.set(steadiness, known);
       return known;
     },

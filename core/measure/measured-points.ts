@@ -59,7 +59,7 @@ export function rawMeasure(
 ): { value: number; doubt: number } | undefined {
   const value = measure.read(sight);
   if (value === undefined || !Number.isFinite(value)) return undefined;
-  const others = readShaken(shaken, measure);
+  const others = readShaken(shaken(), measure);
   if (others.length < shakes / 2) return undefined;
   // A largest value grows when it is shaken: by as much as it grew, it was too large before.
   return { value: 2 * value - mean(others)!, doubt: deviation(others) ?? 0 };

@@ -176,11 +176,11 @@ function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -
     }
     share = from === last ? 0 : Math.max(0, (time - begins) / (ends - begins));
   };
+  const alike = shake?.spreads.length === pointCount;
   const numberAt = (frame: number, number: number): Px => {
     const index = frame * pointCount * 2 + number;
-    if (!shake) return places[index]!;
-    const { spreads, row } = shake;
-    return places[index]! + spreads[(spreads.length === pointCount ? number : index) >> 1]! * normalAt(row, index);
+    const place = places[index]!;
+    return shake ? place + shake.spreads[(alike ? number : index) >> 1]! * normalAt(shake.row, index) : place;
   };
   const follow = (way: Way, first: 1 | 5, number: number): void => {
     const a = numberAt(from, number);
@@ -199,9 +199,10 @@ function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -
     let way = ways.get(point);
     if (!way) ways.set(point, (way = [-1, 0.5, 0, 0, 0, 0, 0, 0, 0]));
     if (way[0] !== from) {
+      const number = pointAt[point] * 2;
       way[0] = from;
-      follow(way, 1, pointAt[point] * 2);
-      follow(way, 5, pointAt[point] * 2 + 1);
+      follow(way, 1, number);
+      follow(way, 5, number + 1);
     }
     // On a frame it does not matter whether anybody is seen in the next.
     if (share === 0) return [ahead * way[1], -way[5]];
@@ -213,20 +214,35 @@ function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -
 }
 
 /** What of a sight is the same however often it is shaken. */
-export type WhoIsSeen = ReturnType<typeof sidesOf> & Pick<Sight, 'size' | 'guard' | 'steps' | 'sinks'>;
+export interface WhoIsSeen {
+  sides: ReturnType<typeof sidesOf>;
+  body: Pick<Sight, 'size' | 'guard' | 'steps' | 'sinks'>;
+}
 /** One strike as it was seen. @param partner whoever holds: few rows look at them, so they are asked for only then */
 export function sightOf(
-  who: WhoIsSeen,
+  { sides, body }: WhoIsSeen,
   striker: SeenPoints,
   launch: Ms,
   contact: Ms,
   home: Ms,
   partner?: () => SeenPoints,
 ): Sight {
-  const ahead = aheadIs(who.near);
+  const ahead = aheadIs(sides.near);
   let theirs: Sight['at'] | undefined;
+  const { view, lead, near, striking, idle, byLeg } = sides;
+  const { size, guard, steps, sinks } = body;
+  // Written out: spread into it, each of the thousands of a round takes a hundred times as long to be made.
   return {
-    ...who,
+    view,
+    lead,
+    near,
+    striking,
+    idle,
+    byLeg,
+    size,
+    guard,
+    steps,
+    sinks,
     launch,
     contact,
     home,
