@@ -19,15 +19,21 @@ describe('bin/wax pose and measure', function () {
     const { frames, names } = JSON.parse(pose.out) as { frames: { t: number; points: number[][] | null }[]; names: string[] };
     expect(frames[0]!.t).to.equal(0);
     for (const { points } of frames) expect(points).to.have.length(names.length);
-    const words = ['measure', 'hook.mp4', '--technique', 'lead-hook', '--view', 'front', '--model', 'lite', '--json'];
+    const asLines = ['measure', 'hook.mp4', '--technique', 'lead-hook', '--view', 'front', '--model', 'lite'];
+    const words = [...asLines, '--json'];
     const { out } = await wax(...words, '--at', '0.2,0.5,0.9');
-    const told = JSON.parse(out) as { checkpoint: string; value: number | null; doubt: number | null; reason: string | null }[];
-    for (const { checkpoint, value, doubt, reason } of told) {
+    const measured = JSON.parse(out) as {
+      checkpoint: string;
+      value: number | null;
+      doubt: number | null;
+      reason: string | null;
+    }[];
+    for (const { checkpoint, value, doubt, reason } of measured) {
       expect(value === null, checkpoint).to.equal(reason !== null);
       if (doubt !== null) expect(doubt, checkpoint).to.be.above(0);
     }
-    expect(told.find(({ checkpoint }) => checkpoint === 'st.knees')!.reason).to.include('film from');
-    const guessed = JSON.parse((await wax(...words, '--at', '0.5')).out) as typeof told;
+    expect(measured.find(({ checkpoint }) => checkpoint === 'st.knees')!.reason).to.include('film from');
+    const guessed = JSON.parse((await wax(...words, '--at', '0.5')).out) as typeof measured;
     expect(guessed.find(({ checkpoint }) => checkpoint === 'gd.other-hand')!.reason).to.include('home');
     const inCm = JSON.parse((await wax(...words, '--at', '0.2,0.5,0.9', '--stature', '178')).out) as {
       cm: number | null;
@@ -36,6 +42,12 @@ describe('bin/wax pose and measure', function () {
     expect(inCm.some(({ cm }) => cm !== null)).to.equal(true);
     for (const { cm, unit } of inCm) if (unit !== 'ratio') expect(cm).to.equal(null);
     expect((await wax(...words, '--at', '0.5', '--stature', '17.8')).code).to.equal(2);
+    const told = [...(await wax(...asLines, '--at', '0.2,0.5,0.9')).out.matchAll(/\t(\S+) ± (\S+) \w+\t/g)];
+    expect(told).to.not.deep.equal([]);
+    for (const [, value, doubt] of told) {
+      expect(value!.split('.')[1]?.length, value).to.equal(doubt!.split('.')[1]?.length);
+      expect(doubt, 'two figures of a doubt').to.match(/^(0\.0{0,2}\d{1,2}|\d\.\d|\d{2,})$/);
+    }
   });
 
   it('look at a strike once more where that is asked for, and at nothing else', async () => {

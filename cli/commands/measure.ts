@@ -115,6 +115,16 @@ function toldOf({ checkpoint, measure, band, beside }: Asked, measured: Measured
     ...{ reason: null, proposed },
   };
 }
+/** A number to as many places as its doubt has two figures: what comes after those tells nothing. */
+function withDoubt(value: number, doubt: number): string {
+  const places = doubt > 0 ? Math.max(0, Math.min(3, 1 - Math.floor(Math.log10(doubt)))) : 3;
+  return `${value.toFixed(places)} ± ${doubt.toFixed(places)}`;
+}
+function inWords({ value, doubt, unit, cm, cmDoubt, reason, proposed, beside }: Told): string {
+  if (value === null || doubt === null) return reason ?? '';
+  const length = cm === null || cmDoubt === null ? '' : `, ${withDoubt(cm, cmDoubt)} cm`;
+  return `${withDoubt(value, doubt)} ${unit}${length}\t${beside ? 'told beside' : (proposed ?? 'too close to call')}`;
+}
 function statureOf(text: string): Centimetres {
   const stature = Number(text);
   if (!(stature >= 90 && stature <= 230)) throw new InvalidArgumentError('Centimetres, 90 to 230.');
@@ -160,8 +170,5 @@ export const measureCommand = (): Command =>
         return measured ? [toldOf(asked, measured, isReadOfHolder(asked.id) ? undefined : stature)] : [];
       });
       if (json) return printJson(told);
-      for (const { measure, value, doubt, unit, cm, cmDoubt, reason, proposed, beside } of told)
-        process.stdout.write(
-          `${measure}\t${value === null ? reason : `${value} ± ${doubt} ${unit}${cm === null ? '' : `, ${cm} ± ${cmDoubt} cm`}\t${beside ? 'told beside' : (proposed ?? 'too close to call')}`}\n`,
-        );
+      for (const one of told) process.stdout.write(`${one.measure}\t${inWords(one)}\n`);
     });
