@@ -5,8 +5,8 @@ import { v7 as uuid } from 'uuid';
 import { eventually } from './eventually.ts';
 import type { Visitor } from './server-under-test.ts';
 
-/** Sends a film and waits until every step of its import has ended. */
-export async function importFilm(coach: Visitor, sessionId: string, path: string): Promise<Film> {
+/** Sends a film and waits until every step of its import has ended. @param within milliseconds; where bodies are followed it takes longer */
+export async function importFilm(coach: Visitor, sessionId: string, path: string, within?: number): Promise<Film> {
   const bytes = await readFile(path);
   const headers = {
     'tus-resumable': '1.0.0',
@@ -22,5 +22,6 @@ export async function importFilm(coach: Visitor, sessionId: string, path: string
     'every step of the import',
     async () => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId: id })).body,
     ({ steps }) => steps.every(({ state }) => state !== 'waiting' && state !== 'working'),
+    within,
   );
 }
