@@ -44,7 +44,8 @@ export function backInBase(sight: Sight): Ms | undefined {
     return bodySides.every((side) => up - sight.at(pointsOf[side].Wrist, time)[1] <= guard[side] + handMayHang * size.head);
   };
   // Looked for from its end: where it does not hold then, none has begun before, and most instants need not be looked at.
-  for (let since = sight.home - beforeHome; since + held * tick <= sight.until;) {
+  let since = sight.home - beforeHome;
+  while (since + held * tick <= sight.until) {
     let ticks = held;
     while (ticks >= 0 && feetStand(since + ticks * tick) && handsAreHome(since + ticks * tick)) ticks--;
     if (ticks < 0) return since;

@@ -197,6 +197,7 @@ function placesOf({ points: { times, places }, shake }: SeenPoints, ahead: 1 | -
     // Most points of an instant are asked for one after the other.
     if (time !== asked) goTo(time);
     let way = ways.get(point);
+    // One that is no whole number from the start is kept as such, and never made over.
     if (!way) ways.set(point, (way = [-1, 0.5, 0, 0, 0, 0, 0, 0, 0]));
     if (way[0] !== from) {
       const number = pointAt[point] * 2;
