@@ -75,7 +75,7 @@ const roomFor = (frames: number): Room => {
 
 /**
  * The decomposition into L D Lᵀ of a symmetric system of which each row has five numbers, and its first half: the places that
- * solve L. Two loops in one function are compiled to something half as quick.
+ * solve L.
  */
 function solveForwards({ found, places, weights, inverse, one, two }: Room, run: Run, bend: number): void {
   const { frames, itself, next, second } = run;

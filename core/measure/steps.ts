@@ -1,7 +1,7 @@
 import { type BodySide, bodySides, otherSideOf, pointsOf } from '../body/index.ts';
 import { across, type Technique, type TechniqueId, type View } from '../technique/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
-import { instants, middle, middleOf, whenGoneFurther, whenMost } from './geometry.ts';
+import { instants, middle, middleOf, rangeOf, whenGoneFurther, whenMost } from './geometry.ts';
 import { isStep, rearOf, type Sight } from './sight.ts';
 
 // A step as the picture shows it: across, one to the front or back; along, one to a side. One towards the camera or away from it is not
@@ -91,7 +91,7 @@ export function feetGap(sight: Sight): Ratio | undefined {
   if (!step) return undefined;
   const gap = (time: Ms): Px => sight.at(pointsOf[sight.lead].Ankle, time)[0] - sight.at(pointsOf[rearOf(sight)].Ankle, time)[0];
   const base = gap(sight.ready);
-  return Math.min(...instants(sight.launch, step.done).map((time) => gap(time) / base));
+  return rangeOf(sight.launch, step.done, (time) => gap(time) / base)[0];
 }
 
 /** Toes or a heel are down when they are left with so much of how high they were lifted. */
