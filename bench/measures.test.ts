@@ -1,11 +1,13 @@
 import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist/core/measure';
 import { verdictIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
-import { asShipped, figuresOf, isHeld, isTrusted, ratesOf, toldOf, trialsOf, type Figure, type Told } from './measures.ts';
+import { isTrusted } from './held-back.ts';
+import { figuresOf, isHeld, ratesOf, trialsOf, type Figure } from './measures.ts';
 import { films, followed } from './followed-films.ts';
 import { bothPasses, secondTrialsOf } from './second-pass.ts';
 import { figuresOfDecided } from './decided.ts';
 import { figuresOfMoments, figuresOfSeenContacts } from './moments.ts';
+import { asShipped, toldOf, type Told } from './told.ts';
 import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {
@@ -23,9 +25,9 @@ describe('measures by points, on people that no trial has seen', function () {
     const ofPass = { first: trialsOf(strikes), second: secondTrialsOf(strikes, again) };
     for (const pass of ['first', 'second'] as const)
       for (const [checkpoint, bySeen] of Object.entries(ofPass[pass]))
-        for (const [seen, [bias, shared, own, count, people, steadiness]] of Object.entries(bySeen))
+        for (const [seen, [bias, shared, own, narrower, count, people, steadiness]] of Object.entries(bySeen))
           expect(trialOf(checkpoint, seen as Figure['seen'], pass), `${checkpoint} ${seen}`).to.deep.equal({
-            ...{ bias, shared, own, strikes: count, people, steadiness },
+            ...{ bias, shared, own, narrower, strikes: count, people, steadiness },
           });
   });
 

@@ -4,12 +4,14 @@ import { join } from 'node:path';
 import { benchDecided } from './decided.ts';
 import { films } from './followed-films.ts';
 import { benchMeasuring } from './measuring-speed.ts';
-import { everyReading, everyStrike, figuresOf, isHeld, ratesOf, steadilyRead, trialsOf, type Figure } from './measures.ts';
+import { steadilyRead } from './held-back.ts';
+import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure } from './measures.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
 import { benchSecondPass, secondTrialsOf } from './second-pass.ts';
 import { benchSteadiness } from './steadiness.ts';
 import { number, percent, printTable } from './table.ts';
+import { everyReading } from './told.ts';
 
 const titles = [
   ...['checkpoint', 'from', 'read', 'strikes', 'naive bias', 'bias', 'spread', 'doubt', 'in 68%', 'in 95%', 'AUC'],

@@ -1,8 +1,9 @@
-import { correctedBy, steadinesses } from '@wax-fist/core/measure';
+import { correctedBy, farOff, steadinesses } from '@wax-fist/core/measure';
 import { mean, rollup } from 'd3-array';
 import { personOf } from './followed-films.ts';
-import { bestReading, grouped, type heldBack, isTrusted, proposalsOf, trialFor, within, type Told } from './measures.ts';
+import { bestReading, type heldBack, isTrusted, proposalsOf, trialFor, within } from './held-back.ts';
 import { percent } from './table.ts';
+import { grouped, type Told } from './told.ts';
 
 /** Each person's strikes, each row read as steadily as the trials of all others say, and measured by these. */
 function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof heldBack>> {
@@ -27,7 +28,7 @@ export function benchSteadiness(all: readonly Told[], chosen: readonly Told[]): 
   const proposals = people.flatMap(proposalsOf);
   const share = (times: number): string => percent(mean(people, (told) => within(told, times) ?? NaN));
   console.log(
-    `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(1)}, in 95% ${share(1.96)}`,
+    `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(1)}, in 95% ${share(farOff)}`,
   );
   const rows = [...grouped(chosen).values()].filter(isTrusted);
   const counts = rollup(

@@ -1,6 +1,6 @@
 import { emptyTrack, pointNames } from '@wax-fist/core/body';
 import { timelineOf } from '@wax-fist/core/film';
-import { followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
+import { farOff, followedFilm, type FollowedFilm, type Seen } from '@wax-fist/core/measure';
 import type { View } from '@wax-fist/core/technique';
 import { deviation, group, mean } from 'd3-array';
 import { cameraAt } from '../simulator/camera.ts';
@@ -13,8 +13,9 @@ import { seededRandom, type Random } from '../simulator/random.ts';
 import type { Scene, SceneCamera } from '../simulator/scene.ts';
 import { truthOf, type Truth } from '../simulator/truth/truth.ts';
 import { number, percent, printTable } from './table.ts';
+import { grouped, rowOf, toldOf, type Told } from './told.ts';
 import { putTruePoints } from './true-track.ts';
-import { grouped, heldBack, rowOf, toldOf, within, type Told } from './measures.ts';
+import { heldBack, within } from './held-back.ts';
 
 /** By how much every true point is put off, in each direction and frame by itself. */
 export const noise = 2;
@@ -139,7 +140,7 @@ export function trueFigures(
       return {
         ...{ checkpoint, seen, rate, strikes: list.length },
         naive: mean(list, ({ raw, truth }) => raw.value - truth)!,
-        ...{ bias: mean(errors), spread: deviation(errors), within68: within(held, 1), within95: within(held, 1.96) },
+        ...{ bias: mean(errors), spread: deviation(errors), within68: within(held, 1), within95: within(held, farOff) },
       };
     }),
   );

@@ -126,7 +126,7 @@ export const versionShape = object({
 });
 export type ChecklistVersion = InferType<typeof versionShape>;
 
-/** A measured value of one strike with its standard error, both in the unit of the measure. */
+/** A measured value of one strike with its doubt, both in the unit of the measure. */
 export const measuredStrikeShape = object({ value: number().required(), doubt: number().min(0).required() });
 
 /** The club’s checklists: versions, saving, taking in a file, and what a band would do. */

@@ -1,5 +1,5 @@
 import { isMeasureId, views, type ChecklistRow, type Stance, type Technique, type View } from '../technique/index.ts';
-import { bestTrialOf, seenFrom } from './calibration.ts';
+import { bestTrialOf, doubtOfTrial, seenFrom } from './calibration.ts';
 import { isNear } from './measured-points.ts';
 import { pointMeasureOf, whyNeverRead } from './of-points.ts';
 import { tooCoarse } from './proposal.ts';
@@ -45,7 +45,7 @@ export function adviceOn(
   const sight = measure.of === 'holder' ? sidesOf(viewOfHolder[view], stance, holdingPads) : sidesOf(view, stance, technique);
   const known = measure.views.includes(view) && isNear(sight, measure) ? bestTrialOf(checkpoint.id, seenFrom(sight)) : undefined;
   if (!known) return eye('From here it is not measured well enough to be told.');
-  const doubt = widenings.all * Math.hypot(known.shared, known.own);
+  const doubt = doubtOfTrial(known, widenings.all);
   return tooCoarse(band, doubt) ? eye('Measured too coarsely for its band.', doubt) : { settles: 'measure', doubt, reason: '' };
 }
 

@@ -4,6 +4,8 @@ export * from './seen.ts';
 export * from './steady-track.ts';
 export * from './timing.ts';
 export * from './calibration.ts';
+export * from './trial-from.ts';
+export { farOff } from './spread.ts';
 export * from './measurable-strike.ts';
 export * from './measured-points.ts';
 export * from './of-points.ts';

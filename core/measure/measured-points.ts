@@ -106,9 +106,10 @@ function wideningFor(one: MeasurableStrike, measure: PointMeasure): Ratio {
   return kinds.length === 0 ? widenings.all : Math.sqrt(mean(kinds, (kind) => wideningOf(widenings, kind) ** 2)!);
 }
 /** What no model has found is off by nothing that trials of a model know. */
-const byHand: Errors = { bias: 0, shared: 0, own: 0 };
-const trialFor = ({ bias, shared, own }: Errors, share: Ratio): Errors => ({
+const byHand: Errors = { bias: 0, shared: 0, own: 0, narrower: 1 };
+const trialFor = ({ bias, shared, own, narrower }: Errors, share: Ratio): Errors => ({
   bias: bias * share,
   shared: shared * Math.sqrt(share),
   own: own * Math.sqrt(share),
+  narrower: 1 - share * (1 - narrower),
 });

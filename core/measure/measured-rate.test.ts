@@ -15,7 +15,7 @@ describe('a rate by measures alone', () => {
       const strikes = Array.from({ length: 30 }, (_, place) => ({ value: place < faults ? 0.8 : 0.05, doubt: 1e-6, shared: 0 }));
       const told = measuredRate(hand, strikes)!;
       const said = faultRate({ clean: 30 - faults, watch: 0, fault: faults, cantSee: 0 });
-      expect(told.rate, `${faults} of 30`).to.be.closeTo(said.rate, 1e-9);
+      expect(told.rate, `${faults} of 30`).to.be.closeTo(said.rate, 1e-6);
       expect(told.low).to.be.closeTo(said.low, 0.03);
       expect(told.high).to.be.closeTo(said.high, 0.03);
     }

@@ -6,6 +6,7 @@ import { intervalTail, type Ratio } from '../units.ts';
 import type { MeasuredValue } from './measured.ts';
 import { tooCoarse } from './proposal.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
+import { likelihoodOf } from './spread.ts';
 
 /** How often something goes wrong, as the measures alone tell. */
 export interface MeasuredRate {
@@ -61,7 +62,7 @@ function readingsOf(strikes: readonly MeasuredValue[]): Readings {
     trueValues,
     likelihood: strikes.map((strike) => {
       const doubt = Math.max(narrowest, ownDoubt(strike));
-      return Float64Array.from(trueValues, (one) => Math.exp(-0.5 * ((strike.value - one) / doubt) ** 2) / doubt);
+      return Float64Array.from(trueValues, (one) => likelihoodOf((strike.value - one) / doubt) / doubt);
     }),
   };
 }

@@ -3,7 +3,7 @@ import { guessedOf, moments, type Moment, type StrikeMoments } from '../strikes/
 /** A number with its doubt. */
 export interface MeasuredValue {
   value: number;
-  /** Standard error, in the unit of the measure. */
+  /** Two of three truths are to lie within it, in the unit of the measure: see `shareBelow`. */
   doubt: number;
   /** What of the doubt all strikes of a film have in common: more of them do not make it less. */
   shared: number;

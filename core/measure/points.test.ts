@@ -3,6 +3,7 @@ import { emptyTrack, numbersOfFrame, pointAt, pointIn, type Pin, type PointName 
 import type { StrikeMoments } from '../strikes/index.ts';
 import { shippedCatalogue, techniqueIn, type ShippedCheckpointId, type View } from '../technique/index.ts';
 import {
+  doubtOfTrial,
   decidedAt,
   decidedIn,
   foundIn,
@@ -423,8 +424,8 @@ describe('what is measured by points', () => {
     const told = measured('st.lean')!;
     if (told.value === undefined) throw new Error(told.reason);
     expect(told.value).to.be.closeTo(read('st.lean', jab) - trial.bias, 1e-9);
-    expect(told.doubt).to.be.at.least(widerThanTrials * Math.hypot(trial.shared, trial.own));
-    expect(told.shared).to.equal(widerThanTrials * trial.shared);
+    expect(told.doubt).to.be.at.least(doubtOfTrial(trial, widerThanTrials));
+    expect(told.shared).to.equal(widerThanTrials * trial.narrower * trial.shared);
     expect(trialOf('st.lean', 'quarter')).to.equal(undefined);
   });
 });

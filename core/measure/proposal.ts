@@ -1,7 +1,7 @@
-import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { verdictIn, type Band, type BandVerdict, type Span } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
 import type { Measured, MeasuredValue } from './measured.ts';
+import { shareBelow } from './spread.ts';
 
 /** A verdict is proposed only when so much of the spread lies in its band. */
 export const leastSure: Ratio = 0.8;
@@ -15,9 +15,9 @@ export interface Proposal {
 }
 
 const shareIn = ([from, to]: Span, value: number, doubt: number): Ratio =>
-  (to === null ? 1 : normalCdf(to, value, doubt)) - (from === null ? 0 : normalCdf(from, value, doubt));
+  (to === null ? 1 : shareBelow(to, value, doubt)) - (from === null ? 0 : shareBelow(from, value, doubt));
 
-/** How much of a normal spread round `value` lies where it is clean, to watch, and a fault. Together they are 1. */
+/** How much of the spread round `value` lies where it is clean, to watch, and a fault. Together they are 1. */
 export function sharesIn({ clean, watch }: Band, value: number, doubt: number): Record<BandVerdict, Ratio> {
   if (doubt <= 0) {
     const verdict = verdictIn({ clean, watch }, value);

@@ -15,6 +15,6 @@ export type Steadiness = (typeof steadinesses)[number];
 
 /** A trial as it is kept, see `Trial`. */
 export type KeptTrial = readonly [
-  ...figures: [bias: number, shared: number, own: number, strikes: number, people: number],
+  ...figures: [bias: number, shared: number, own: number, narrower: number, strikes: number, people: number],
   steadiness: Steadiness,
 ];

@@ -1,0 +1,111 @@
+import {
+  correctedBy,
+  farOff,
+  proposalFor,
+  steadinesses,
+  trialFrom,
+  widerThanTrials,
+  type MeasuredValue,
+  type Trial,
+} from '@wax-fist/core/measure';
+import { pastClean, verdictIn, type Band } from '@wax-fist/core/technique';
+import { group as groupBy, mean } from 'd3-array';
+import { personOf } from './followed-films.ts';
+import { grouped, type Told } from './told.ts';
+
+export function trialFor(group: readonly Told[]): Trial | undefined {
+  const trial = trialFrom(
+    group.map(({ film, raw, truth }) => ({ person: personOf(film), error: raw.value - truth, doubt: raw.doubt })),
+  );
+  return trial && { ...trial, narrower: group[0]!.narrowed ? trial.narrower : 1 };
+}
+
+/**
+ * So many strikes at the least have to be faulty, and so many clean: a model that has seen mostly ordinary bodies makes up what is
+ * ordinary, and of what nobody does wrong that looks like measuring.
+ */
+const leastOfEach = 2;
+/**
+ * How well faulty and clean strikes part by what was measured: 1 wholly, 0.5 not at all. Where too few are faulty, those that are one to
+ * watch count with them; undefined where these are too few as well.
+ */
+export function partedBy(group: readonly Told[], values: readonly number[]): number | undefined {
+  const of = (...verdicts: readonly string[]): number[] =>
+    group.flatMap(({ band, truth }, place) =>
+      band && verdicts.includes(verdictIn(band, truth)) ? [pastClean(band, values[place]!)] : [],
+    );
+  const [fault, clean] = [of('fault'), of('clean')];
+  const amiss = fault.length >= leastOfEach ? fault : of('watch', 'fault');
+  if (Math.min(amiss.length, clean.length) < leastOfEach) return undefined;
+  return mean(amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0))))!;
+}
+/** Each person's strikes, measured by what the trials of all others say. */
+export function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
+  return [...new Set(group.map(({ film }) => personOf(film)))].flatMap((person) => {
+    const trial = trialFor(group.filter(({ film }) => personOf(film) !== person));
+    if (!trial) return [];
+    const theirs = group.filter(({ film }) => personOf(film) === person);
+    return theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, wider) }));
+  });
+}
+/** Verdicts that the bench would propose, and whether they would be right. */
+export const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
+  told.flatMap(({ band, measured, truth }) => {
+    const verdict = band && proposalFor(band, { ...measured, doubt: measured.doubt * widerThanTrials })?.verdict;
+    return verdict ? [verdict === verdictIn(band, truth)] : [];
+  });
+/** Each person counts once, however many of their strikes there are: it is people that a trial speaks of. */
+export const within = (told: ReturnType<typeof heldBack>, times: number): number | undefined =>
+  mean([...groupBy(told, ({ film }) => personOf(film)).values()], (list) =>
+    mean(list, ({ measured, truth }) => Number(Math.abs(measured.value - truth) <= times * measured.doubt)),
+  );
+const rightOf = (proposals: readonly boolean[]): number | undefined => mean(proposals, (right) => Number(right));
+
+/** On fewer people nothing could be held back and checked. */
+const leastPeople = 4;
+/** What a measure has to keep on people that no trial has seen; else it says that it cannot tell. */
+const [leastWithin, leastWithinDoubt, leastRight, leastParted, mostOfBand] = [0.9, 0.6, 0.95, 0.85, 0.9];
+
+/** Why the trials of a measure are not shipped; undefined when they are. */
+export function notToBeTrusted(group: readonly Told[]): string | undefined {
+  if (new Set(group.map(({ film }) => personOf(film))).size < leastPeople || !trialFor(group)) return 'too few were tried';
+  const told = heldBack(group);
+  if ((within(told, farOff) ?? 0) < leastWithin || (within(told, 1) ?? 0) < leastWithinDoubt)
+    return 'its doubt does not hold for others';
+  if ((rightOf(proposalsOf(told)) ?? 1) < leastRight) return 'too many proposals are wrong';
+  const parted = partedBy(told, valuesOf(told));
+  if (parted === undefined) return 'too few were amiss, or clean';
+  if (parted < leastParted) return 'it hardly parts faulty from clean';
+  const widths = told.flatMap(({ band }) => (band ? [widthOf(band)] : []));
+  const doubt = mean(told, ({ measured }) => measured.doubt)!;
+  return widths.length > 0 && doubt > mostOfBand * mean(widths)! ? 'its doubt is as wide as its band' : undefined;
+}
+/** Whether the trials of a measure are shipped. */
+export const isTrusted = (group: readonly Told[]): boolean => !notToBeTrusted(group);
+export const valuesOf = (told: ReturnType<typeof heldBack>): number[] => told.map(({ measured }) => measured.value);
+/** From where it is a fault to where it is one again; of a band with one end, twice the way from clean to there. */
+const widthOf = ({ clean, watch: [from, to] }: Band): number =>
+  from !== null && to !== null ? to - from : 2 * Math.abs(from === null ? to! - clean[1]! : from - clean[0]!);
+
+/** A steadier track, or a second pass, has to tell so much more: its doubt is that share of what is left without. */
+const worthwhile = 0.9;
+const doubtOf = (group: readonly Told[]): number => mean(heldBack(group), ({ measured }) => measured.doubt) ?? Infinity;
+/** Whether a row told so is worth it: it keeps what it claims, and the other one does not, or tells less. */
+export const tellsMore = (group: readonly Told[], than: readonly Told[]): boolean =>
+  isTrusted(group) && (!isTrusted(than) || doubtOf(group) <= worthwhile * doubtOf(than));
+/** Of each row the reading that tells most and keeps what it claims. */
+export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
+/** Where too many proposals about the few that are far off are wrong, all that deviations say is doubted of a row. */
+export function bestReading(group: readonly Told[]): Told[] {
+  const narrowed = steadiestOf(group);
+  if (isTrusted(narrowed)) return narrowed;
+  const wide = steadiestOf(group.map((one) => ({ ...one, narrowed: false })));
+  return isTrusted(wide) ? wide : narrowed;
+}
+function steadiestOf(group: readonly Told[]): Told[] {
+  const [found, ...others] = steadinesses.map((one) => group.filter(({ steadiness }) => steadiness === one)) as [
+    Told[],
+    ...Told[][],
+  ];
+  return others.reduce((best, other) => (tellsMore(other, best) ? other : best), found);
+}
