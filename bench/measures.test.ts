@@ -31,10 +31,10 @@ describe('measures by points, on people that no trial has seen', function () {
           });
   });
 
-  it('a second pass decides many more of the same strikes, whether the hand fell among them, and hardly one is wrong', () => {
+  it('a second pass decides many more of the same strikes, how far a foot turned among them, and hardly one is wrong', () => {
     const told = bothPasses(strikes, again).filter(({ why }) => why === undefined);
-    const fell = told.find(({ second }) => second.checkpoint === 'gd.return-line')!;
-    expect(fell.second.proposals).to.be.above(2 * fell.first.proposals);
+    const turned = told.find(({ second }) => second.checkpoint === 'pv.support-turn')!;
+    expect(turned.second.proposals).to.be.above(2 * turned.first.proposals);
     const sum = (of: (one: Figure) => number): number => told.reduce((all, { second }) => all + of(second), 0);
     expect(sum(({ right }) => right) / sum(({ proposals }) => proposals)).to.be.at.least(0.95);
     for (const { second } of told) expect(second.within95, second.checkpoint).to.be.at.least(0.9);
@@ -65,8 +65,11 @@ describe('measures by points, on people that no trial has seen', function () {
     expect(told.length).to.be.at.least(12);
     for (const { checkpoint, seen, within68, within95 } of told) {
       expect(within95, `${checkpoint} ${seen}`).to.be.at.least(0.9);
-      expect(within68, `${checkpoint} ${seen}`).to.be.at.least(0.55);
+      expect(within68, `${checkpoint} ${seen}`).to.be.at.least(0.6);
     }
+    // Of a few rows most strikes are told better than is claimed: a longer tail still is all that is doubted.
+    const asClaimed = told.filter(({ within68 }) => within68! < 0.765);
+    expect(asClaimed.length / told.length).to.be.at.least(0.85);
     const [made, right] = [0, 0].map((_, place) =>
       told.reduce((sum, one) => sum + (place === 0 ? one.proposals : one.right), 0),
     ) as [number, number];
@@ -117,7 +120,7 @@ describe('measures by points, on people that no trial has seen', function () {
     const rates = ratesOf(strikes);
     expect(rates.length).to.be.at.least(60);
     const held = rates.filter(isHeld);
-    expect(held.length / rates.length).to.be.at.least(0.85);
+    expect(held.length / rates.length).to.be.at.least(0.9);
   });
 
   it('moments on the path of a limb keep their doubt, and are found in most strikes from the side', () => {
