@@ -2,7 +2,7 @@ import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist
 import { verdictIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { isTrusted } from './held-back.ts';
-import { figuresOf, isHeld, ratesOf, trialsOf, type Figure } from './measures.ts';
+import { figuresOf, isAlong, isHeld, ofUseFrom, ratesOf, trialsOf, type Figure } from './measures.ts';
 import { films, followed } from './followed-films.ts';
 import { bothPasses, secondTrialsOf } from './second-pass.ts';
 import { figuresOfDecided } from './decided.ts';
@@ -75,6 +75,11 @@ describe('measures by points, on people that no trial has seen', function () {
     ) as [number, number];
     expect(made).to.be.above(300);
     expect(right / made).to.be.at.least(0.95);
+  });
+
+  it('enough of it parts faulty from clean, or is off by little, from the side and from the front', () => {
+    expect(ofUseFrom(figures, (seen) => !isAlong(seen))).to.have.length.at.least(15);
+    expect(ofUseFrom(figures, isAlong)).to.have.length.at.least(12);
   });
 
   it('an idle hand that falls is told from one that stays, from the front and from its own side', () => {

@@ -8,7 +8,7 @@ import {
   type Seen,
   type Steadiness,
 } from '@wax-fist/core/measure';
-import { verdictIn } from '@wax-fist/core/technique';
+import { verdictIn, type Band } from '@wax-fist/core/technique';
 import { deviation, group as groupBy, mean } from 'd3-array';
 import { basename } from 'node:path';
 import { heldBack, notToBeTrusted, partedBy, proposalsOf, steadilyRead, trialFor, valuesOf, within } from './held-back.ts';
@@ -49,6 +49,8 @@ export interface Figure {
   right: number;
   /** Why it is not told; undefined when it is. */
   why: string | undefined;
+  /** Whether it is told, and parts nearly all faulty from clean strikes or is off by little of what is one to watch. */
+  ofUse: boolean;
 }
 
 /** The rate of one film by measures alone, each person by the trials of the others, and what is true of it. */
@@ -87,18 +89,34 @@ export const isHeld = ({ truth, told: { low, high } }: RateOfFilm): boolean => t
 /** The same, each row read as steadily as tells most. */
 export const everyStrike = (pass: Pass = 'first'): Told[] => steadilyRead(everyReading(pass));
 
+const [nearlyAll, little] = [0.95, 1 / 3];
+/** From where it is clean no longer to where it is a fault, at the nearer end. */
+const widthToWatch = ({ clean, watch }: Band): number => Math.min(apart(clean[0], watch[0]), apart(clean[1], watch[1]));
+const apart = (one: number | null, other: number | null): number =>
+  one === null || other === null ? Infinity : Math.abs(one - other);
+const isOfUse = (group: readonly Told[], parted: number | undefined, spread: number | undefined): boolean =>
+  (parted ?? 0) >= nearlyAll ||
+  (spread ?? Infinity) <= little * (mean(group, ({ band }) => (band ? widthToWatch(band) : undefined)) ?? 0);
+/** Checkpoints that are of use from some of these places. */
+export const ofUseFrom = (figures: readonly Figure[], isThere: (seen: Seen) => boolean): string[] => [
+  ...new Set(figures.flatMap(({ ofUse, seen, checkpoint }) => (ofUse && isThere(seen) ? [checkpoint] : []))),
+];
+/** From the front, from behind and askew, and not across. */
+export const isAlong = (seen: Seen): boolean => /along|quarter/.test(seen);
+
 export const figuresOf = (all: readonly Told[]): Figure[] =>
   [...grouped(all).values()].map((group) => {
     const told = heldBack(group);
     const errors = told.map(({ measured, truth }) => measured.value - truth);
     const proposals = proposalsOf(told);
     const { checkpoint, seen, steadiness } = group[0]!;
+    const [spread, parted, why] = [deviation(errors), partedBy(told, valuesOf(told)), notToBeTrusted(group)];
     return {
       ...{ checkpoint, seen, steadiness, strikes: group.length },
       naive: mean(group, ({ raw, truth }) => raw.value - truth)!,
-      ...{ bias: mean(errors), spread: deviation(errors), doubt: mean(told, ({ measured }) => measured.doubt) },
+      ...{ bias: mean(errors), spread, doubt: mean(told, ({ measured }) => measured.doubt) },
       ...{ within68: within(told, 1), within95: within(told, farOff) },
-      parted: partedBy(told, valuesOf(told)),
-      ...{ proposals: proposals.length, right: proposals.filter(Boolean).length, why: notToBeTrusted(group) },
+      ...{ parted, proposals: proposals.length, right: proposals.filter(Boolean).length },
+      ...{ why, ofUse: why === undefined && isOfUse(group, parted, spread) },
     };
   });

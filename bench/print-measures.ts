@@ -1,3 +1,4 @@
+import type { Seen } from '@wax-fist/core/measure';
 import { mean, sum } from 'd3-array';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -5,7 +6,7 @@ import { benchDecided } from './decided.ts';
 import { films } from './followed-films.ts';
 import { benchMeasuring } from './measuring-speed.ts';
 import { steadilyRead } from './held-back.ts';
-import { everyStrike, figuresOf, isHeld, ratesOf, trialsOf, type Figure } from './measures.ts';
+import { everyStrike, figuresOf, isAlong, isHeld, ofUseFrom, ratesOf, trialsOf, type Figure } from './measures.ts';
 import { benchMoments } from './moments.ts';
 import { benchPoints, writePointErrors } from './points.ts';
 import { benchSecondPass, secondTrialsOf } from './second-pass.ts';
@@ -60,6 +61,13 @@ export function benchMeasures(): void {
   const told = figures.filter(({ why }) => !why);
   const [made, right] = [sum(told, ({ proposals }) => proposals), sum(told, (one) => one.right)];
   console.log(`\nProposals of measures that are told: ${made}, right ${right}`);
+  for (const [place, isThere] of [
+    ['side', (seen: Seen) => !isAlong(seen)],
+    ['front or askew', isAlong],
+  ] as const) {
+    const checkpoints = ofUseFrom(figures, isThere);
+    console.log(`Of use from the ${place}: ${checkpoints.length}, ${checkpoints.join(', ')}`);
+  }
   const rates = ratesOf(all);
   const holds = mean(rates, (rate) => Number(isHeld(rate)));
   const off = mean(rates, ({ truth, told: { rate } }) => Math.abs(rate - truth));

@@ -5,6 +5,7 @@ import type { ObservationMark } from '@wax-fist/contract/review';
 import { verdictNames, verdicts, type Verdict } from '@wax-fist/core/review';
 import { computed, ref, watch } from 'vue';
 import BandMark from '../checklists/BandMark.vue';
+import { whatDoubtSays } from '../checklists/measured-words.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { besideOf, measuredOf, opponentIn } from './row-told.ts';
 import type { WalkLine } from './use-walk.ts';
@@ -69,7 +70,7 @@ watch(
           :measure="checkpoint.measure"
           :values="line.measured.value === undefined ? [] : [line.measured]"
         />
-        <span>{{ told }}</span>
+        <span :title="line.measured.value === undefined ? undefined : whatDoubtSays">{{ told }}</span>
         <button v-if="decided" type="button" class="see" @click="$emit('see')">
           {{ words.seeItAt(decided) }} <kbd>{{ keys.drawn('see-row') }}</kbd>
         </button>

@@ -71,28 +71,30 @@ const measureOf = (checkpointId: string): string => checklists.checkpoints.get(c
             <SinceOpening v-if="answer" :answer="answer" />
           </td>
           <td class="no-print act">
-            <VBtn
-              v-if="tally.fault + tally.clean > 0 && of.technique !== holdingTechnique"
-              :icon="mdiMovieOpenOutline"
-              size="small"
-              variant="text"
-              :aria-label="words.montageOf(name.toLowerCase())"
-              :title="words.montage"
-              :to="{
-                name: 'montage',
-                params: { sessionId: session.id },
-                query: { technique: of.technique, checkpoint: checkpointId, which: tally.fault > 0 ? 'faults' : 'clean' },
-              }"
-            />
-            <span v-if="correction" class="quiet">{{ words.openAim(correction.cue, percent(correction.target)) }}</span>
-            <VBtn
-              v-else-if="account.judges"
-              size="small"
-              :variant="isSpotted(now) ? 'flat' : 'outlined'"
-              :color="isSpotted(now) ? 'primary' : undefined"
-              @click="emit('open', checkpointId)"
-              >{{ words.openACorrection }}</VBtn
-            >
+            <div class="acts">
+              <VBtn
+                v-if="tally.fault + tally.clean > 0 && of.technique !== holdingTechnique"
+                :icon="mdiMovieOpenOutline"
+                size="small"
+                variant="text"
+                :aria-label="words.montageOf(name.toLowerCase())"
+                :title="words.montage"
+                :to="{
+                  name: 'montage',
+                  params: { sessionId: session.id },
+                  query: { technique: of.technique, checkpoint: checkpointId, which: tally.fault > 0 ? 'faults' : 'clean' },
+                }"
+              />
+              <span v-if="correction" class="quiet">{{ words.openAim(correction.cue, percent(correction.target)) }}</span>
+              <VBtn
+                v-else-if="account.judges"
+                size="small"
+                :variant="isSpotted(now) ? 'flat' : 'outlined'"
+                :color="isSpotted(now) ? 'primary' : undefined"
+                @click="emit('open', checkpointId)"
+                >{{ words.openACorrection }}</VBtn
+              >
+            </div>
           </td>
         </tr>
         <tr v-for="rate in of.unjudged" :key="rate.checkpointId">
@@ -150,6 +152,11 @@ td {
 .act {
   text-align: right;
 }
+.acts {
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+}
 @media screen and (max-width: 899px) {
   thead {
     position: absolute;
@@ -174,6 +181,9 @@ td {
   td:nth-child(n + 3) {
     grid-column: 1 / -1;
     text-align: left;
+  }
+  .acts {
+    justify-content: flex-start;
   }
 }
 </style>
