@@ -1,8 +1,8 @@
 import { bodySides, pointsOf } from '../body/index.ts';
 import type { Ms, Px, Ratio } from '../units.ts';
 import { between, chin, middle } from './geometry.ts';
-import { headOffset } from './trunk.ts';
 import type { Sight, Spot } from './sight.ts';
+import { headAside } from './trunk.ts';
 
 /** How closely a base is looked for, and how many of these in a row it has to hold to be one. */
 const tick: Ms = 20;
@@ -54,14 +54,14 @@ export function backInBase(sight: Sight): Ms | undefined {
   return undefined;
 }
 
-/** The head has left the line when it is so far beside the middle of the feet that stood there, in widths of the head. */
+/** The head has left the line when it is so far aside of where it was before anything began, in widths of the head. */
 const offLine: Ratio = 0.5;
 /** Until a strike is over it takes this after it is home: heads move with it. */
 const over: Ms = 160;
 /** When the head has left the line on which it struck; undefined where it stays there as long as a strike is looked at. */
 export function hasLeft(sight: Sight): Ms | undefined {
-  const { contact, home, until } = sight;
-  for (let time = home + over; time <= until; time += tick) if (headOffset(sight, time, contact) >= offLine) return time;
+  const { home, until } = sight;
+  for (let time = home + over; time <= until; time += tick) if (headAside(sight, time) >= offLine) return time;
   return undefined;
 }
 /** Whoever has not left by then stays, unless the feet have gone so far, in trunks: towards the camera or away, the head stays on its line. */

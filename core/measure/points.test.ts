@@ -243,6 +243,9 @@ describe('measures from points', () => {
     ).size;
     const slipped = facing((name, frame) => (name === 'nose' ? [0.3 * out(frame), 0] : undefined));
     expect(read('df.slip', slipped, 'slip', 'front')).to.be.closeTo(30 / (size.head * 0.68), 0.1);
+    // To a camera that stands aside what is ahead of the feet is beside them.
+    const aside = facing((name, frame) => (name === 'nose' ? [0.2 - 0.3 * out(frame), 0] : undefined));
+    expect(read('df.slip', aside, 'slip', 'front')).to.be.closeTo(30 / (size.head * 0.68), 0.1);
     expect(
       read(
         'sm.head-off',

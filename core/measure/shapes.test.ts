@@ -15,6 +15,7 @@ const places: Partial<Record<PointName, [number, number]>> = {
   leftToe: [125, 390],
   leftAnkle: [160, 380],
   rightAnkle: [260, 370],
+  nose: [208, 66],
   leftMouth: [205, 70],
   rightMouth: [215, 74],
 };
@@ -80,14 +81,14 @@ describe('what is drawn of a measure', () => {
     ]);
   });
 
-  it('a foot and where it points, the shoulders, the line of the hips, the middle of the feet as they stood, an arm’s reach', () => {
+  it('a foot and where it points, the shoulders, the line of the hips, the head as it was, an arm’s reach', () => {
     const [beyond, foot] = shapes('pv.lead-turn', ['leftHeel', 'leftToe']);
     expect(foot).to.deep.include({ dashed: false, from: { x: 165, y: 390 }, to: { x: 125, y: 390 } });
     expect(beyond).to.have.nested.property('to.x', 101);
     expect(shapes('pv.lead-turn', ['rightHeel'])).to.deep.equal([]);
     expect(shapes('sm.rotation')[1]).to.deep.include({ from: { x: 200, y: 100 }, to: { x: 220, y: 100 } });
     expect(shapes('df.check')[0]).to.have.nested.property('from.y', 200);
-    expect(shapes('df.slip')[0]).to.deep.include({ from: { x: 190, y: 375 }, to: { x: 190, y: 35 } });
+    expect(shapes('df.slip')[0]).to.deep.include({ from: { x: 188, y: 6 }, to: { x: 188, y: 346 } });
     expect(shapes('sm.range', arm)).to.deep.equal([
       { kind: 'line', from: { x: 200, y: 100 }, to: { x: 150, y: 150 }, dashed: false },
     ]);

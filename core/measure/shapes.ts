@@ -114,10 +114,10 @@ const through =
     const [left, right] = bodySides.map((side) => placeOf(pointsOf[side][part]));
     return left && right ? [line(...prolonged(left, right, 1.2)), line(left, right, false)] : [];
   };
-/** Straight up from between the feet, as they stood when it was looked first. */
+/** Straight through the head, as it was when it was looked first, down to the floor. */
 const midline: Drawing = ({ first, trunk }) => {
-  const middle = middleOf('Ankle', first);
-  return middle ? [line(middle, { x: middle.x, y: middle.y - 3.4 * trunk })] : [];
+  const nose = first('nose');
+  return nose ? [line({ x: nose.x, y: nose.y - 0.6 * trunk }, { x: nose.x, y: nose.y + 2.8 * trunk })] : [];
 };
 /** The straight way of a hand or foot from where it was looked at first to where it was looked at last. */
 const straight: Drawing = ({ points, first, last }) =>

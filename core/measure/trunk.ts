@@ -38,8 +38,11 @@ export const hipTravel = (sight: Sight): Ratio =>
 
 /** A face is about so wide as a share of the head's height from chin to crown. */
 const widthOfHead: Ratio = 0.68;
-/** How far the nose is off the middle of the feet, in widths of the head. @param stood when these stood there: before anything began */
-export const headOffset = (sight: Sight, time: Ms, stood: Ms = sight.ready): Ratio =>
-  Math.abs(sight.at('nose', time)[0] - middle(sight, 'Ankle', stood)[0]) / (sight.size.head * widthOfHead);
-export const headOffAtContact = (sight: Sight): Ratio => headOffset(sight, sight.contact);
-export const headOffAtLaunch = (sight: Sight): Ratio => headOffset(sight, sight.launch);
+/**
+ * How far the head has gone aside of where it was before anything began, in its widths. Not against the feet: to a camera that does
+ * not stand straight ahead a head that is over the front foot is aside of their middle, whichever way it slips.
+ */
+export const headAside = (sight: Sight, time: Ms): Ratio =>
+  Math.abs(sight.at('nose', time)[0] - sight.at('nose', sight.ready)[0]) / (sight.size.head * widthOfHead);
+export const headOffAtContact = (sight: Sight): Ratio => headAside(sight, sight.contact);
+export const headOffAtLaunch = (sight: Sight): Ratio => headAside(sight, sight.launch);

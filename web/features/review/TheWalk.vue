@@ -3,10 +3,10 @@ import { useBenchContext } from './bench-context.ts';
 import { numberOf } from '@wax-fist/core/calls';
 import { termOf, thrownAs, viewNames } from '@wax-fist/core/technique';
 import { computed, nextTick, ref, watch } from 'vue';
-import { useHitsAndRounds } from '../rounds/hits-and-rounds-store.ts';
 import { fromContact } from './from-contact.ts';
 import { useReview } from './review-store.ts';
 import ReferencePair from '../stills/ReferencePair.vue';
+import HowToBegin from './HowToBegin.vue';
 import TagFinder from './TagFinder.vue';
 import WalkRow from './WalkRow.vue';
 import { reviewWords as words } from './words.ts';
@@ -19,9 +19,6 @@ defineProps<{ /** Frame on show. */ at: number }>();
 const { bench, data, keys } = useBenchContext();
 const { strike, rows, row, full, hidden, stars } = bench;
 const review = useReview();
-const hitsAndRounds = useHitsAndRounds();
-/** Strikes that ear and eye have named. */
-const named = computed(() => hitsAndRounds.foundStrikes.filter(({ names }) => names.length > 0).length);
 const field = ref<HTMLTextAreaElement>();
 const note = ref('');
 
@@ -144,57 +141,7 @@ function keep(): void {
         <kbd class="ml-3">{{ keys.drawn('rest-clean') }}</kbd>
       </VBtn>
     </template>
-    <div v-else class="none">
-      <template v-if="named > 0">
-        <h2>{{ words.strikesAreFound }}</h2>
-        <p>
-          <TextWith :text="words.foundAndNamedByEar(named)">
-            <template #key>
-              <kbd>{{ keys.drawn('take-over') }}</kbd>
-            </template>
-          </TextWith>
-        </p>
-      </template>
-      <template v-else-if="hitsAndRounds.hits.length > 0">
-        <h2>{{ words.nameTheHits }}</h2>
-        <p>
-          <TextWith :text="words.foundGoesToTheNext(hitsAndRounds.hits.length)">
-            <template #key>
-              <kbd>{{ keys.drawn('hit-after') }}</kbd>
-            </template>
-            <template #key2>
-              <kbd>{{ keys.drawn('hit-here') }}</kbd>
-            </template>
-          </TextWith>
-        </p>
-      </template>
-      <template v-else>
-        <h2>{{ words.findTheFirstStrike }}</h2>
-        <p>
-          <TextWith :text="words.playWithStopWhereThe">
-            <template #key>
-              <kbd>{{ keys.drawn('play') }}</kbd>
-            </template>
-            <template #key2>
-              <kbd>{{ keys.drawn('frame-back') }}</kbd>
-            </template>
-            <template #key3>
-              <kbd>{{ keys.drawn('frame-on') }}</kbd>
-            </template>
-          </TextWith>
-        </p>
-      </template>
-      <p>
-        <TextWith :text="words.theNumberYouWouldCall(named > 0 ? words.toNameOneByHand : words.thenPress)">
-          <template #name>
-            <i>{{ data.book.name }}</i>
-          </template>
-          <template #key>
-            <kbd>{{ keys.drawn('find') }}</kbd>
-          </template>
-        </TextWith>
-      </p>
-    </div>
+    <HowToBegin v-else />
   </section>
 </template>
 
@@ -237,9 +184,6 @@ ul {
 }
 .none {
   padding: var(--space-3) var(--space-1);
-}
-.none p {
-  margin: var(--space-2) 0;
 }
 .note {
   display: flex;
