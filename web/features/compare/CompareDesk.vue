@@ -13,12 +13,11 @@ import { useKeys } from '../../app/keys/use-keys.ts';
 import CompareBar from './CompareBar.vue';
 import CompareTransport from './CompareTransport.vue';
 import ComparedMeasures from './ComparedMeasures.vue';
-import ComparedPicture from './ComparedPicture.vue';
+import ComparedStages from './ComparedStages.vue';
 import { compareKeys, type CompareKey } from './compare-keys.ts';
 import { comparedRows } from './compared-measures.ts';
 import type { ComparedSide, FilmedSide } from './compared-side.ts';
 import { drawnId, isDrawn } from './drawn-side.ts';
-import { sideInWords } from './compare-words.ts';
 import { useComparison } from './use-comparison.ts';
 import { compareWords as words } from './words.ts';
 
@@ -173,47 +172,17 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
       @against="against"
       @do="doing[$event]()"
     />
-    <section class="stages" :class="{ over }" :aria-label="words.bothStrikes">
-      <figure class="stage-of">
-        <div class="frame">
-          <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" @ready="firstShown = true" />
-          <ComparedPicture
-            v-if="over"
-            :key="secondKey"
-            :side="second"
-            :frame="frames[1]"
-            :into="into"
-            :placement="placement"
-            :path="paths[1]"
-            class="second through"
-            @ready="secondShown = secondKey"
-          />
-        </div>
-        <figcaption>
-          <b>{{ words.first }}</b> {{ sideInWords(first) }}
-          <template v-if="over"
-            ><b class="ml-4">{{ words.secondSeenThroughIt }}</b> {{ sideInWords(second) }}</template
-          >
-        </figcaption>
-      </figure>
-      <figure v-if="!over" class="stage-of">
-        <div class="frame">
-          <ComparedPicture
-            :key="secondKey"
-            :side="second"
-            :frame="frames[1]"
-            :into="into"
-            :placement="placement"
-            :path="paths[1]"
-            class="second"
-            @ready="secondShown = secondKey"
-          />
-        </div>
-        <figcaption>
-          <b>{{ words.second }}</b> {{ sideInWords(second) }}<template v-if="placement.mirrored">{{ words.mirrored }}</template>
-        </figcaption>
-      </figure>
-    </section>
+    <ComparedStages
+      :first="first"
+      :second="second"
+      :second-key="secondKey"
+      :frames="frames"
+      :placement="placement"
+      :paths="paths"
+      :over="over"
+      @first-shown="firstShown = true"
+      @second-shown="secondShown = secondKey"
+    />
     <CompareTransport
       :comparison="comparison"
       :keys="keys"
@@ -236,40 +205,6 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
   min-height: 100vh;
   padding: 0 var(--space-3);
   background: rgb(var(--v-theme-background));
-}
-.stages {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--space-2);
-}
-.stages.over {
-  grid-template-columns: 1fr;
-  justify-items: center;
-}
-.stage-of {
-  margin: 0;
-  min-width: 0;
-  width: 100%;
-}
-.over .stage-of {
-  /* As high as leaves room for what differs. */
-  width: min(100%, 56vh * var(--ratio));
-}
-.frame {
-  position: relative;
-  overflow: hidden;
-  aspect-ratio: var(--shape);
-  background: var(--picture);
-}
-.second {
-  --way: var(--second);
-}
-.through {
-  opacity: 0.5;
-}
-figcaption {
-  font-size: var(--type-small);
-  padding: var(--space-1) var(--space-0-5);
 }
 .measures {
   overflow-x: auto;

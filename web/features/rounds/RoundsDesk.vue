@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import { messageOf } from '@wax-fist/core/message-of';
-import { mdiKeyboardOutline, mdiPause, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js';
+import { mdiPause, mdiPlay } from '@mdi/js';
 import type { Region } from '@wax-fist/core/strikes';
 import { frameAt, timeOf } from '@wax-fist/core/film';
-import { viewNames } from '@wax-fist/core/technique';
 import type { Ms } from '@wax-fist/core/units';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import KeyPanel from '../../app/keys/KeyPanel.vue';
 import { useKeys } from '../../app/keys/use-keys.ts';
-import { shortDay } from '@wax-fist/core/words';
 import { clock } from '../../app/format.ts';
 import FilmPicture from '../../player/FilmPicture.vue';
 import type { Player } from '../../player/use-player.ts';
@@ -24,6 +22,7 @@ import RegionFrame from './RegionFrame.vue';
 import RoundList from './RoundList.vue';
 import RoundPlan from './RoundPlan.vue';
 import RoundSays from './RoundSays.vue';
+import RoundsHead from './RoundsHead.vue';
 import type { HitsAndRoundsData } from './hits-and-rounds-data.ts';
 import { useRounds } from './use-rounds.ts';
 import { roundsWords as words } from './words.ts';
@@ -119,49 +118,7 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
 </script>
 
 <template>
-  <div class="head">
-    <div>
-      <p class="quiet">
-        <RouterLink :to="{ name: 'session', params: { sessionId: session.id } }"
-          >{{ session.trainee.name }}, {{ shortDay(session.heldOn) }}</RouterLink
-        >
-        · {{ viewNames[film.view] }} · {{ film.fileName }}
-      </p>
-      <h1>{{ words.hitsAndRounds }}</h1>
-    </div>
-    <div class="acts">
-      <span class="quiet" role="status" :data-kept="!hitsAndRounds.unsent">{{
-        hitsAndRounds.unsent ? words.saving : words.saved
-      }}</span>
-      <VBtn
-        :icon="mdiUndo"
-        size="small"
-        variant="text"
-        :aria-label="words.undo"
-        :title="words.undoDrawn(keys.drawn('undo'))"
-        :disabled="!hitsAndRounds.canUndo"
-        @click="hitsAndRounds.undo()"
-      />
-      <VBtn
-        :icon="mdiRedo"
-        size="small"
-        variant="text"
-        :aria-label="words.redo"
-        :title="words.redoDrawn(keys.drawn('redo'))"
-        :disabled="!hitsAndRounds.canRedo"
-        @click="hitsAndRounds.redo()"
-      />
-      <VBtn
-        :icon="mdiKeyboardOutline"
-        size="small"
-        variant="text"
-        :aria-label="words.keys"
-        :title="words.keysByKey"
-        @click="keysShown = true"
-      />
-      <VBtn color="primary" :to="{ name: 'bench', params: { filmId: film.id } }">{{ words.review }}</VBtn>
-    </div>
-  </div>
+  <RoundsHead :film="film" :session="session" :keys="keys" @keys="keysShown = true" />
   <VAlert v-if="problem" type="warning" variant="tonal" density="compact" class="mb-2" role="alert">{{ problem }}</VAlert>
 
   <div class="look">
@@ -239,13 +196,6 @@ const shape = { aspectRatio: `${film.width} / ${film.height}`, width: `min(100%,
 </template>
 
 <style scoped>
-.head,
-.acts {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: var(--space-1-5);
-}
 .look {
   display: grid;
   grid-template-columns: auto minmax(300px, 1fr);
