@@ -9,6 +9,7 @@ import {
   type Trial,
 } from '@wax-fist/core/measure';
 import { pastClean, verdictIn, type Band } from '@wax-fist/core/technique';
+import type { Ratio } from '@wax-fist/core/units';
 import { group as groupBy, mean } from 'd3-array';
 import { personOf } from './followed-films.ts';
 import { grouped, type Told } from './told.ts';
@@ -17,7 +18,7 @@ export function trialFor(group: readonly Told[]): Trial | undefined {
   const trial = trialFrom(
     group.map(({ film, raw, truth }) => ({ person: personOf(film), error: raw.value - truth, doubt: raw.doubt })),
   );
-  return trial && { ...trial, narrower: group[0]!.narrowed ? trial.narrower : 1 };
+  return trial && { ...trial, narrower: trial.narrower ** group[0]!.narrowed };
 }
 
 /**
@@ -95,12 +96,14 @@ export const tellsMore = (group: readonly Told[], than: readonly Told[]): boolea
   isTrusted(group) && (!isTrusted(than) || doubtOf(group) <= worthwhile * doubtOf(than));
 /** Of each row the reading that tells most and keeps what it claims. */
 export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
-/** Where too many proposals about the few that are far off are wrong, all that deviations say is doubted of a row. */
+/** The less of it, the wider: where too many proposals about the few that are far off are wrong, less is taken. */
+const narrowings: readonly Ratio[] = [1, 2 / 3, 1 / 3, 0];
 export function bestReading(group: readonly Told[]): Told[] {
-  const narrowed = steadiestOf(group);
-  if (isTrusted(narrowed)) return narrowed;
-  const wide = steadiestOf(group.map((one) => ({ ...one, narrowed: false })));
-  return isTrusted(wide) ? wide : narrowed;
+  for (const narrowed of narrowings) {
+    const reading = steadiestOf(group.map((one) => ({ ...one, narrowed })));
+    if (isTrusted(reading)) return reading;
+  }
+  return steadiestOf(group);
 }
 function steadiestOf(group: readonly Told[]): Told[] {
   const [found, ...others] = steadinesses.map((one) => group.filter(({ steadiness }) => steadiness === one)) as [

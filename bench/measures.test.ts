@@ -2,12 +2,12 @@ import { decidedIn, foundIn, logOfTrials, pointErrors, trialOf } from '@wax-fist
 import { verdictIn } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { isTrusted } from './held-back.ts';
-import { figuresOf, isAlong, isHeld, ofUseFrom, ratesOf, trialsOf, type Figure } from './measures.ts';
+import { asShipped, figuresOf, isAlong, isHeld, ofUseFrom, ratesOf, trialsOf, type Figure } from './measures.ts';
 import { films, followed } from './followed-films.ts';
 import { bothPasses, secondTrialsOf } from './second-pass.ts';
 import { figuresOfDecided } from './decided.ts';
 import { figuresOfMoments, figuresOfSeenContacts } from './moments.ts';
-import { asShipped, toldOf, type Told } from './told.ts';
+import { toldOf, type Told } from './told.ts';
 import { figuresOfPoints, logsOfPoints, pointErrorsOf } from './points.ts';
 
 describe('measures by points, on people that no trial has seen', function () {

@@ -12,7 +12,7 @@ import { verdictIn, type Band } from '@wax-fist/core/technique';
 import { deviation, group as groupBy, mean } from 'd3-array';
 import { basename } from 'node:path';
 import { heldBack, notToBeTrusted, partedBy, proposalsOf, steadilyRead, trialFor, valuesOf, within } from './held-back.ts';
-import { everyReading, grouped, type Told } from './told.ts';
+import { everyReading, grouped, shippedReading, type Told } from './told.ts';
 
 const rounded = (value: number): number => Number(value.toPrecision(3));
 
@@ -86,8 +86,10 @@ export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
 /** Whether the interval has the true rate, to two points: no interval of a few strikes begins at nothing. */
 export const isHeld = ({ truth, told: { low, high } }: RateOfFilm): boolean => truth >= low - 0.02 && truth <= high + 0.02;
 
-/** The same, each row read as steadily as tells most. */
-export const everyStrike = (pass: Pass = 'first'): Told[] => steadilyRead(everyReading(pass));
+/** What is told of all strikes, each row read as steadily as tells most. */
+export const everyStrike = (pass: Pass): Told[] => steadilyRead(everyReading(pass));
+/** The same, each row as it ships. */
+export const asShipped = (pass: Pass): Told[] => steadilyRead(shippedReading(pass));
 
 const [nearlyAll, little] = [0.95, 1 / 3];
 /** From where it is clean no longer to where it is a fault, at the nearer end. */

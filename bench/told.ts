@@ -25,6 +25,7 @@ import {
   wholeChecklist,
   type Band,
 } from '@wax-fist/core/technique';
+import type { Ratio } from '@wax-fist/core/units';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, trueMoments } from './followed-films.ts';
 
@@ -37,8 +38,8 @@ export interface Told {
   strike: number;
   /** How steady the track was that it is read from. */
   steadiness: Steadiness;
-  /** Whether no more is doubted than what most are off by, or all that deviations say. */
-  narrowed: boolean;
+  /** How much is taken of what trials say that doubt is narrower than deviations: see `bestReading`. */
+  narrowed: Ratio;
   truth: number;
   band: Band | undefined;
   raw: { value: number; doubt: number };
@@ -57,8 +58,6 @@ interface Telling {
   pass?: Pass;
   /** How steadily a row is read, in each of these ways. */
   read?: (checkpoint: string, seen: Seen) => readonly Steadiness[];
-  /** See `Told`. */
-  narrowed?: (checkpoint: string, seen: Seen) => boolean;
 }
 type TrueStrike = Truth['strikes'][number];
 type TrueTimes = Pick<TrueStrike, 'technique' | 'launch' | 'contact' | 'home' | 'measures'>;
@@ -88,7 +87,7 @@ function thrownIn({ parts, ...whole }: TrueStrike): TrueTimes[] {
 export function* toldOf(
   film: string,
   { scene, truth }: { scene: FollowedFilm; truth: Pick<Truth, 'strikes'> },
-  { ofModel, pass = 'first', read = () => ['found'], narrowed = () => true }: Telling = {},
+  { ofModel, pass = 'first', read = () => ['found'] }: Telling = {},
 ): Generator<Told> {
   const { timeline, view } = scene;
   for (const { technique: id, measures, ...times } of truth.strikes.flatMap(thrownIn)) {
@@ -108,7 +107,7 @@ export function* toldOf(
       const about = { checkpoint, seen: seenFrom(one.sight), film, strike: times.launch, truth: value, band };
       for (const steadiness of read(checkpoint, about.seen)) {
         const raw = rawMeasure(one.steady(steadiness), measure!);
-        if (raw) yield { ...about, steadiness, narrowed: narrowed(checkpoint, about.seen), raw };
+        if (raw) yield { ...about, steadiness, narrowed: 1, raw };
       }
     }
   }
@@ -131,10 +130,9 @@ const inEveryFilm = (telling: Telling): Told[] =>
   });
 /** What is told of all strikes, each row in every way in which it can be read. */
 export const everyReading = (pass: Pass): Told[] => inEveryFilm({ pass, read: () => steadinesses });
-/** The same, each row read as it ships. */
-export const asShipped = (pass: Pass): Told[] =>
+/** The same, each row read as steadily as it ships. */
+export const shippedReading = (pass: Pass): Told[] =>
   inEveryFilm({
     pass,
     read: (checkpoint, seen) => [trialOf(checkpoint, seen, pass)?.steadiness ?? 'found'],
-    narrowed: (checkpoint, seen) => trialOf(checkpoint, seen, pass)?.narrower !== 1,
   });

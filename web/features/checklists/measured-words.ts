@@ -38,7 +38,7 @@ export function doubtInWords(measure: string, doubt: number, stature: number | n
 }
 
 /** What the doubt beside a value says. */
-export const whatDoubtSays = 'Two of three lie within the ±, one in twenty farther off than 2.4 times as much.';
+export const whatDoubtSays = 'Two of three lie within the ±, one in twenty farther off than 2.7 times as much.';
 
 /**
  * A value with its doubt: as a length where it is one and the stature is known, else in what the measure is told in.
