@@ -11,13 +11,10 @@ import {
 import { pastClean, verdictIn, type Band } from '@wax-fist/core/technique';
 import type { Ratio } from '@wax-fist/core/units';
 import { group as groupBy, mean } from 'd3-array';
-import { personOf } from './followed-films.ts';
 import { grouped, type Told } from './told.ts';
 
 export function trialFor(group: readonly Told[]): Trial | undefined {
-  const trial = trialFrom(
-    group.map(({ film, raw, truth }) => ({ person: personOf(film), error: raw.value - truth, doubt: raw.doubt })),
-  );
+  const trial = trialFrom(group.map(({ person, raw, truth }) => ({ person, error: raw.value - truth, doubt: raw.doubt })));
   return trial && { ...trial, narrower: trial.narrower ** group[0]!.narrowed };
 }
 
@@ -40,15 +37,22 @@ export function partedBy(group: readonly Told[], values: readonly number[]): num
   if (Math.min(amiss.length, clean.length) < leastOfEach) return undefined;
   return mean(amiss.flatMap((one) => clean.map((other): number => (one > other ? 1 : one === other ? 0.5 : 0))))!;
 }
-/** Each person's strikes, measured by what the trials of all others say. */
-export function heldBack(group: readonly Told[], wider = 1): (Told & { measured: MeasuredValue })[] {
-  return [...new Set(group.map(({ film }) => personOf(film)))].flatMap((person) => {
-    const trial = trialFor(group.filter(({ film }) => personOf(film) !== person));
-    if (!trial) return [];
-    const theirs = group.filter(({ film }) => personOf(film) === person);
-    return theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, wider) }));
-  });
+/** Remembers what was worked out of a group, which is asked for over and over where readings are held against each other. */
+function remembered<Of>(workOut: (group: readonly Told[]) => Of): (group: readonly Told[]) => Of {
+  const known = new WeakMap<readonly Told[], { of: Of }>();
+  return (group) => {
+    const before = known.get(group) ?? { of: workOut(group) };
+    known.set(group, before);
+    return before.of;
+  };
 }
+/** Each person's strikes, measured by what the trials of all others say. */
+export const heldBack = remembered((group): (Told & { measured: MeasuredValue })[] =>
+  [...groupBy(group, ({ person }) => person)].flatMap(([person, theirs]) => {
+    const trial = trialFor(group.filter((one) => one.person !== person));
+    return trial ? theirs.map((one) => ({ ...one, measured: correctedBy(trial, one.raw, 1) })) : [];
+  }),
+);
 /** Verdicts that the bench would propose, and whether they would be right. */
 export const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
   told.flatMap(({ band, measured, truth }) => {
@@ -57,7 +61,7 @@ export const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
   });
 /** Each person counts once, however many of their strikes there are: it is people that a trial speaks of. */
 export const within = (told: ReturnType<typeof heldBack>, times: number): number | undefined =>
-  mean([...groupBy(told, ({ film }) => personOf(film)).values()], (list) =>
+  mean([...groupBy(told, ({ person }) => person).values()], (list) =>
     mean(list, ({ measured, truth }) => Number(Math.abs(measured.value - truth) <= times * measured.doubt)),
   );
 const rightOf = (proposals: readonly boolean[]): number | undefined => mean(proposals, (right) => Number(right));
@@ -68,8 +72,8 @@ const leastPeople = 4;
 const [leastWithin, leastWithinDoubt, leastRight, leastParted, mostOfBand] = [0.9, 0.6, 0.95, 0.85, 0.9];
 
 /** Why the trials of a measure are not shipped; undefined when they are. */
-export function notToBeTrusted(group: readonly Told[]): string | undefined {
-  if (new Set(group.map(({ film }) => personOf(film))).size < leastPeople || !trialFor(group)) return 'too few were tried';
+export const notToBeTrusted = remembered((group): string | undefined => {
+  if (new Set(group.map(({ person }) => person)).size < leastPeople || !trialFor(group)) return 'too few were tried';
   const told = heldBack(group);
   if ((within(told, farOff) ?? 0) < leastWithin || (within(told, 1) ?? 0) < leastWithinDoubt)
     return 'its doubt does not hold for others';
@@ -80,7 +84,7 @@ export function notToBeTrusted(group: readonly Told[]): string | undefined {
   const widths = told.flatMap(({ band }) => (band ? [widthOf(band)] : []));
   const doubt = mean(told, ({ measured }) => measured.doubt)!;
   return widths.length > 0 && doubt > mostOfBand * mean(widths)! ? 'its doubt is as wide as its band' : undefined;
-}
+});
 /** Whether the trials of a measure are shipped. */
 export const isTrusted = (group: readonly Told[]): boolean => !notToBeTrusted(group);
 export const valuesOf = (told: ReturnType<typeof heldBack>): number[] => told.map(({ measured }) => measured.value);

@@ -69,16 +69,16 @@ const weightOf = { clean: 0, watch: 0.5, fault: 1 };
 export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
   [...grouped(all).values()]
     .filter((group) => !notToBeTrusted(group))
-    .flatMap((group) => [
-      ...groupBy(heldBack(group, widerThanTrials), ({ film, band }) => `${film} ${JSON.stringify(band)}`).values(),
-    ])
+    .flatMap((group) => [...groupBy(heldBack(group), ({ film, band }) => `${film} ${JSON.stringify(band)}`).values()])
     .flatMap((list) => {
       const { band, checkpoint, seen, film } = list[0]!;
       if (!band || list.length < leastOfFilm) return [];
       const truth = mean(list, (one) => weightOf[verdictIn(band, one.truth)])!;
       const told = measuredRate(
         band,
-        list.map(({ measured }) => measured),
+        list.map(({ measured: { value, doubt, shared } }) => ({
+          ...{ value, doubt: doubt * widerThanTrials, shared: shared * widerThanTrials },
+        })),
       );
       return told ? [{ checkpoint, seen, film: basename(film), strikes: list.length, truth, told }] : [];
     });

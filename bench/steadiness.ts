@@ -1,6 +1,5 @@
 import { correctedBy, farOff, steadinesses } from '@wax-fist/core/measure';
 import { mean, rollup } from 'd3-array';
-import { personOf } from './followed-films.ts';
 import { bestReading, type heldBack, isTrusted, proposalsOf, trialFor, within } from './held-back.ts';
 import { percent } from './table.ts';
 import { grouped, type Told } from './told.ts';
@@ -8,8 +7,8 @@ import { grouped, type Told } from './told.ts';
 /** Each person's strikes, each row read as steadily as the trials of all others say, and measured by these. */
 function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof heldBack>> {
   for (const group of grouped(all).values())
-    for (const person of new Set(group.map(({ film }) => personOf(film)))) {
-      const isTheirs = ({ film }: Told): boolean => personOf(film) === person;
+    for (const person of new Set(group.map((one) => one.person))) {
+      const isTheirs = (one: Told): boolean => one.person === person;
       const others = bestReading(group.filter((one) => !isTheirs(one)));
       const trial = isTrusted(others) ? trialFor(others) : undefined;
       if (!trial) continue;

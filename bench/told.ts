@@ -26,13 +26,15 @@ import {
   type Band,
 } from '@wax-fist/core/technique';
 import type { Ratio } from '@wax-fist/core/units';
+import { group } from 'd3-array';
 import type { Truth } from '../simulator/truth/truth.ts';
-import { films, followed, trueMoments } from './followed-films.ts';
+import { films, followed, personOf, trueMoments } from './followed-films.ts';
 
 /** What one measure said of one strike, and what is true. */
 export interface Told {
   checkpoint: string;
   seen: Seen;
+  person: string;
   film: string;
   /** Its launch, which tells it from others of the film. */
   strike: number;
@@ -104,7 +106,15 @@ export function* toldOf(
       const one = measure?.views.includes(view) && isNear(strike.sight, measure) ? readOf(strike, measure) : undefined;
       if (!one) continue;
       const band = bands.get(checkpoint) ?? usualBand(checkpoint);
-      const about = { checkpoint, seen: seenFrom(one.sight), film, strike: times.launch, truth: value, band };
+      const about = {
+        checkpoint,
+        seen: seenFrom(one.sight),
+        person: personOf(film),
+        film,
+        strike: times.launch,
+        truth: value,
+        band,
+      };
       for (const steadiness of read(checkpoint, about.seen)) {
         const raw = rawMeasure(one.steady(steadiness), measure!);
         if (raw) yield { ...about, steadiness, narrowed: 1, raw };
@@ -115,14 +125,9 @@ export function* toldOf(
 
 /** A checkpoint, and from where it was seen. */
 export const rowOf = ({ checkpoint, seen }: Pick<Told, 'checkpoint' | 'seen'>): string => `${checkpoint} ${seen}`;
-export function grouped(list: readonly Told[]): Map<string, Told[]> {
-  const groups = new Map<string, Told[]>();
-  for (const one of list) {
-    const key = rowOf(one);
-    groups.set(key, [...(groups.get(key) ?? []), one]);
-  }
-  return new Map([...groups].sort(([one], [other]) => (one < other ? -1 : 1)));
-}
+export const grouped = (list: readonly Told[]): Map<string, Told[]> =>
+  new Map([...group(list, rowOf)].sort(([one], [other]) => (one < other ? -1 : 1)));
+
 const inEveryFilm = (telling: Telling): Told[] =>
   films.flatMap((film) => {
     const seen = followed(film);
