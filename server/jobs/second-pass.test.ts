@@ -3,7 +3,7 @@ import { reviewEndpoints } from '@wax-fist/contract/review';
 import { pointAt, pointIn, unpackTrack } from '@wax-fist/core/body';
 import { frameNearest, timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
-import { sum } from 'd3-array';
+import { median, sum } from 'd3-array';
 import { and, eq } from 'drizzle-orm';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -124,11 +124,16 @@ describe('a second pass', function () {
     expect(track.frames).to.equal(imported.frames);
     const wrist = scene.stance === 'orthodox' ? 'leftWrist' : 'rightWrist';
     const joint = jointNames.indexOf(wrist) * 2;
-    for (let frame = launchFrame; frame <= homeFrame; frame++) {
+    const off = Array.from({ length: homeFrame - launchFrame + 1 }, (_, place) => {
+      const frame = launchFrame + place;
       const { x, y } = pointIn(track, frame, pointAt[wrist])!;
       const [trueX, trueY] = pixels[frame + first]!.slice(joint, joint + 2) as [number, number];
-      expect(Math.hypot(x - trueX, y - trueY), `frame ${frame}`).to.be.below(40);
-    }
+      return Math.hypot(x - trueX, y - trueY);
+    });
+    expect(median(off)).to.be.below(10);
+    // A fist at its quickest may be lost for a frame, wherever a window begins: no more than that, and not altogether.
+    expect(off.filter((one) => one > 40)).to.have.length.at.most(1);
+    expect(Math.max(...off)).to.be.below(80);
     const known = await pieces();
     expect(sum(known, ({ frames }) => frames)).to.be.at.most(imported.frames!);
     expect(new Set(known.map(({ model }) => model))).to.deep.equal(new Set(['heavy']));
