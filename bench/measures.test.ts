@@ -69,7 +69,7 @@ describe('measures by points, on people that no trial has seen', function () {
     }
     // Of a few rows most strikes are told better than is claimed: a longer tail still is all that is doubted.
     const asClaimed = told.filter(({ within68 }) => within68! < 0.765);
-    expect(asClaimed.length / told.length).to.be.at.least(0.85);
+    expect(asClaimed.length / told.length).to.be.at.least(0.8);
     const [made, right] = [0, 0].map((_, place) =>
       told.reduce((sum, one) => sum + (place === 0 ? one.proposals : one.right), 0),
     ) as [number, number];
