@@ -1,5 +1,5 @@
 import { emptyTrack, type Track } from '@wax-fist/core/body';
-import { decidedIn, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
+import { farOff, decidedIn, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
 import {
   checklistFor,
   shippedCatalogue,
@@ -78,7 +78,7 @@ export function figuresOfDecided(): DecidedFigure[] {
     const claimed = decidedIn[checkpoint]!.doubt;
     return {
       ...{ checkpoint, strikes: list.length, people, late, spread: deviation(errors)!, claimed },
-      ...{ within68: shareWithin(errors, claimed), within95: shareWithin(errors, 1.96 * claimed) },
+      ...{ within68: shareWithin(errors, claimed), within95: shareWithin(errors, farOff * claimed) },
     };
   });
 }

@@ -1,4 +1,4 @@
-import { foundIn, momentsOnPath, seenContactDoubt, type FoundName, type Thrower } from '@wax-fist/core/measure';
+import { farOff, foundIn, momentsOnPath, seenContactDoubt, type FoundName, type Thrower } from '@wax-fist/core/measure';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, findStrikes } from '@wax-fist/core/strikes';
 import { across, handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
@@ -64,7 +64,7 @@ export function figuresOfMoments(): FoundFigure[] {
       {
         ...{ thrower, name, strikes: list.length, people, found: found.length / list.length },
         claimed,
-        ...{ late, spread: deviation(errors)!, within68: within(1), within95: within(1.96) },
+        ...{ late, spread: deviation(errors)!, within68: within(1), within95: within(farOff) },
       },
     ];
   });
@@ -109,7 +109,7 @@ export function figuresOfSeenContacts(): SeenContacts[] {
     const errors = list.map((one) => one.late);
     const within = (times: number): number => shareWithin(errors, times * seenContactDoubt);
     return [
-      { what, strikes: list.length, people, late, spread: deviation(errors)!, within68: within(1), within95: within(1.96) },
+      { what, strikes: list.length, people, late, spread: deviation(errors)!, within68: within(1), within95: within(farOff) },
     ];
   });
 }

@@ -23,7 +23,7 @@ interface Decided {
  * `bin/bench measures`.
  */
 export const decidedIn: Readonly<Partial<Record<ShippedCheckpointId, Decided>>> = {
-  'gd.other-hand': { late: -13, doubt: 90, onlyAmiss: true },
+  'gd.other-hand': { late: -6, doubt: 90, onlyAmiss: true },
   'gd.return-line': { late: 4, doubt: 18, onlyAmiss: true },
   'kk.chamber': { late: -3, doubt: 18, onlyAmiss: false },
   'kk.return': { late: 25, doubt: 105, onlyAmiss: false },

@@ -25,13 +25,13 @@ interface Found {
  */
 export const foundIn: Readonly<Record<Thrower, Readonly<Partial<Record<FoundName, Found>>>>> = {
   'near hand': { launch: { late: 27, doubt: 24 }, home: { late: -11, doubt: 52 } },
-  'far hand': { launch: { late: 57, doubt: 60 }, home: { late: -17, doubt: 42 } },
+  'far hand': { launch: { late: 57, doubt: 60 }, home: { late: -17, doubt: 48 } },
   'hand along': { launch: { late: 35, doubt: 70 } },
   step: { launch: { late: 16, doubt: 50 } },
   foot: { launch: { late: 31, doubt: 45 }, home: { late: -2, doubt: 25 } },
 };
 /** What is doubted of a contact that is seen and not heard: see `bin/bench measures`. */
-export const seenContactDoubt: Ms = 24;
+export const seenContactDoubt: Ms = 27;
 /** What is doubted of each moment where it was found on a path, and of contact where it was only seen. */
 export type MomentDoubts = Readonly<Record<Moment, Ms>>;
 const widest = (name: FoundName): Ms => Math.max(...Object.values(foundIn).map((found) => found[name]?.doubt ?? 0));
