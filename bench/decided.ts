@@ -1,5 +1,5 @@
 import { emptyTrack, type Track } from '@wax-fist/core/body';
-import { farOff, decidedIn, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
+import { decidedIn, farOff, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
 import {
   checklistFor,
   shippedCatalogue,

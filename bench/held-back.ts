@@ -101,13 +101,15 @@ export const tellsMore = (group: readonly Told[], than: readonly Told[]): boolea
 /** Of each row the reading that tells most and keeps what it claims. */
 export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
 /** The less of it, the wider: where too many proposals about the few that are far off are wrong, less is taken. */
-const narrowings: readonly Ratio[] = [1, 2 / 3, 1 / 3, 0];
+const narrowings: readonly Ratio[] = [2 / 3, 1 / 3, 0];
 export function bestReading(group: readonly Told[]): Told[] {
+  const whole = steadiestOf(group);
+  if (isTrusted(whole)) return whole;
   for (const narrowed of narrowings) {
     const reading = steadiestOf(group.map((one) => ({ ...one, narrowed })));
     if (isTrusted(reading)) return reading;
   }
-  return steadiestOf(group);
+  return whole;
 }
 function steadiestOf(group: readonly Told[]): Told[] {
   const [found, ...others] = steadinesses.map((one) => group.filter(({ steadiness }) => steadiness === one)) as [
