@@ -68,7 +68,6 @@ watch(
   { immediate: true },
 );
 
-const into = computed(() => first.picture);
 const placement = computed(() => {
   const [one, other] = films.value;
   const found =
@@ -80,7 +79,7 @@ const placement = computed(() => {
       { track: other.track, frame: second.moments.launchFrame },
       mirrored.value,
     );
-  return found || fitted(second.picture, into.value, mirrored.value ?? first.stance !== second.stance);
+  return found || fitted(second.picture, first.picture, mirrored.value ?? first.stance !== second.stance);
 });
 const paths = computed(() =>
   [first, second].map((side, place) => {
@@ -162,7 +161,7 @@ const lockTo = (moment: Moment): void => comparison.again(moment);
 </script>
 
 <template>
-  <div class="desk" :style="{ '--shape': `${into.width} / ${into.height}`, '--ratio': into.width / into.height }">
+  <div class="desk">
     <CompareBar
       :first="first"
       :second="second"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** Both strikes, beside each other or one seen through the other. */
 import type { OnTheWay, Placement } from '@wax-fist/core/compare';
+import { computed } from 'vue';
 import { sideInWords } from './compare-words.ts';
 import type { ComparedSide, FilmedSide } from './compared-side.ts';
 import ComparedPicture from './ComparedPicture.vue';
 import { compareWords as words } from './words.ts';
 
-defineProps<{
+const { first } = defineProps<{
   first: FilmedSide;
   second: ComparedSide;
   /** Changes when the first one is held against another. */
@@ -17,20 +18,27 @@ defineProps<{
   paths: readonly (readonly OnTheWay[])[];
   over: boolean;
 }>();
+/** In whose picture both are laid. */
+const into = computed(() => first.picture);
 defineEmits<{ 'first-shown': []; 'second-shown': [] }>();
 </script>
 
 <template>
-  <section class="stages" :class="{ over }" :aria-label="words.bothStrikes">
+  <section
+    class="stages"
+    :class="{ over }"
+    :style="{ '--shape': `${into.width} / ${into.height}`, '--ratio': into.width / into.height }"
+    :aria-label="words.bothStrikes"
+  >
     <figure class="stage-of">
       <div class="frame">
-        <ComparedPicture :side="first" :frame="frames[0]" :into="first.picture" :path="paths[0]" @ready="$emit('first-shown')" />
+        <ComparedPicture :side="first" :frame="frames[0]" :into="into" :path="paths[0]" @ready="$emit('first-shown')" />
         <ComparedPicture
           v-if="over"
           :key="secondKey"
           :side="second"
           :frame="frames[1]"
-          :into="first.picture"
+          :into="into"
           :placement="placement"
           :path="paths[1]"
           class="second through"
@@ -50,7 +58,7 @@ defineEmits<{ 'first-shown': []; 'second-shown': [] }>();
           :key="secondKey"
           :side="second"
           :frame="frames[1]"
-          :into="first.picture"
+          :into="into"
           :placement="placement"
           :path="paths[1]"
           class="second"
