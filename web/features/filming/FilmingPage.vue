@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { askBeforeLeaving } from '../../app/ask-before-leaving.ts';
 import { mdiArrowLeft, mdiRecord, mdiStop } from '@mdi/js';
 import { sessionEndpoints } from '@wax-fist/contract/sessions';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
 import { request } from '../../app/request.ts';
 import PageState from '../../app/PageState.vue';
@@ -15,11 +15,11 @@ import { rememberedPlan, type FilmingPlan } from './filming-settings.ts';
 import ConsentAsk from '../consents/ConsentAsk.vue';
 import { useConsent } from '../consents/use-consent.ts';
 import CameraCheck from './CameraCheck.vue';
+import CameraPicture from './CameraPicture.vue';
 import FilmingAdvice from './FilmingAdvice.vue';
 import FilmingSettingsFields from './FilmingSettingsFields.vue';
 import { useCamera } from './use-camera.ts';
 import { useFilming } from './use-filming.ts';
-import { useLevel } from './use-level.ts';
 import { filmingWords as words } from './words.ts';
 import TextWith from '../../app/TextWith.vue';
 
@@ -34,13 +34,9 @@ const uploads = useUploads();
 const plan = ref<FilmingPlan>(rememberedPlan());
 const preview = ref<HTMLVideoElement>();
 const { stream, cameras, chosen, choose, open, failure: blind } = useCamera();
-const level = useLevel(stream);
 const filming = useFilming(sessionId, stream);
 const { reading, running, arrived } = filming;
 
-watch([stream, preview], ([now]) => {
-  if (preview.value) preview.value.srcObject = now ?? null;
-});
 const mine = computed(() => uploads.sendings.filter((one) => one.sessionId === sessionId));
 const left = computed(() => {
   const seconds = Math.ceil((reading.value?.left ?? plan.value.work * 1000) / 1000);
@@ -72,24 +68,7 @@ onBeforeRouteLeave(() => filming.stop());
         />
         <h1>{{ words.filmingName(session.trainee.name, shortDay(session.heldOn)) }}</h1>
       </header>
-      <section class="camera" :aria-label="words.whatTheCameraSees">
-        <video ref="preview" autoplay muted playsinline />
-        <VAlert v-if="problem" type="error" class="problem" role="alert">
-          {{ problem }}
-          <template #append
-            ><VBtn variant="outlined" size="small" @click="open">{{ words.tryAgain }}</VBtn></template
-          >
-        </VAlert>
-        <span
-          class="level"
-          role="meter"
-          :aria-label="words.howLoudTheMicrophoneHears"
-          aria-valuemin="0"
-          aria-valuemax="1"
-          :aria-valuenow="level.toFixed(2)"
-          ><i :style="{ width: `${level * 100}%` }"
-        /></span>
-      </section>
+      <CameraPicture v-model:picture="preview" :stream="stream" :problem="problem" @again="open" />
       <aside>
         <p class="clock number" role="timer">{{ left }}</p>
         <p class="phase" aria-live="polite">
@@ -164,37 +143,8 @@ h1 {
   font-size: var(--type-title);
   font-weight: 700;
 }
-.camera {
-  position: relative;
-  background: var(--picture);
-  min-width: 0;
-}
-video {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  object-fit: contain;
-}
 .floor[data-phase='work'] .camera {
   outline: 4px solid var(--alarm);
-}
-.problem {
-  position: absolute;
-  inset: 16px 16px auto;
-}
-.level {
-  position: absolute;
-  left: 12px;
-  right: 12px;
-  bottom: 10px;
-  height: 8px;
-  background: var(--sheen);
-}
-.level i {
-  display: block;
-  height: 100%;
-  background: var(--steel);
 }
 .start {
   flex: none;

@@ -1,4 +1,4 @@
-import { onScopeDispose, ref, watch, type Ref, type ShallowRef } from 'vue';
+import { onScopeDispose, ref, watch, type Ref } from 'vue';
 
 const quietest = -60;
 /** Milliseconds from one look to the next. */
@@ -7,7 +7,7 @@ const every = 100;
 const samplesSeen = 8192;
 
 /** How loud the microphone hears it, 0 to 1 over the upper 60 dB: proof that it hears at all. */
-export function useLevel(stream: ShallowRef<MediaStream | undefined>): Ref<number> {
+export function useLevel(stream: Readonly<Ref<MediaStream | undefined>>): Ref<number> {
   const level = ref(0);
   const context = new AudioContext();
   const analyser = new AnalyserNode(context, { fftSize: samplesSeen });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiArrowLeft, mdiFullscreen, mdiVideoOffOutline, mdiVideoOutline, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js';
+import { mdiVideoOutline } from '@mdi/js';
 import { leadChangesAt, type FloorEvent } from '@wax-fist/core/plan';
 import { useEventListener, useFullscreen } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -11,6 +11,7 @@ import { clap, ring } from '../filming/bell.ts';
 import { shotInWords } from '../plans/shot-words.ts';
 import { clockTime } from '@wax-fist/core/words';
 import FloorCamera from './FloorCamera.vue';
+import FloorHead from './FloorHead.vue';
 import { sendFloorFilms } from './floor-films.ts';
 import { useFloorLogs } from './floor-log-store.ts';
 import type { FloorState } from './floor-state.ts';
@@ -20,7 +21,6 @@ import { useCallStyle } from './use-call-style.ts';
 import TimerHands from './TimerHands.vue';
 import { useFloorTimer } from './use-floor-timer.ts';
 import { floorWords as words } from './words.ts';
-import TextWith from '../../app/TextWith.vue';
 
 /** The clock of the floor: read from five metres, worked with gloves on. */
 const { begun } = defineProps<{ begun: FloorState }>();
@@ -28,7 +28,7 @@ const router = useRouter();
 const logs = useFloorLogs();
 const account = useAccount();
 const speech = useSpeech();
-const { toggle: fullScreen, isSupported: mayFill } = useFullscreen();
+const { toggle: fullScreen } = useFullscreen();
 
 const sounds: Record<FloorEvent['kind'], (words: string) => void> = {
   begins: () => ring(1),
@@ -112,56 +112,7 @@ useEventListener(window, 'keydown', (event) => {
 
 <template>
   <main class="floor" :data-phase="stretch?.kind ?? 'over'" :class="{ standing: !running }">
-    <header>
-      <VBtn
-        :icon="mdiArrowLeft"
-        variant="text"
-        :to="{ name: 'plan', params: { planId: timer.state.value.plan.id } }"
-        :aria-label="words.backToThePlan"
-        :title="words.backToThePlan"
-      />
-      <p class="round">
-        <template v-if="part && stretch">
-          <b>{{ part.title }}</b><template v-if="part.rounds > 1">
-            <TextWith :text="words.roundOf">
-              <template #round>
-                <span class="number">{{ stretch.round }}</span>
-              </template>
-              <template #rounds>
-                <span class="number">{{ part.rounds }}</span>
-              </template>
-            </TextWith>
-          </template>
-        </template>
-        <b v-else>{{ words.allDone }}</b>
-      </p>
-      <VBtn
-        v-if="mayFilm"
-        :icon="filming ? mdiVideoOutline : mdiVideoOffOutline"
-        variant="text"
-        :aria-pressed="filming"
-        :aria-label="words.filmsWhatIsToBe"
-        :title="words.filmsWhatIsToBe"
-        @click="filming = !filming"
-      />
-      <VBtn
-        v-if="speech.can"
-        :icon="speech.on.value ? mdiVolumeHigh : mdiVolumeOff"
-        variant="text"
-        :aria-pressed="speech.on.value"
-        :aria-label="words.callsAreSpoken"
-        :title="words.callsAreSpoken"
-        @click="speech.on.value = !speech.on.value"
-      />
-      <VBtn
-        v-if="mayFill"
-        :icon="mdiFullscreen"
-        variant="text"
-        :aria-label="words.fullScreen"
-        :title="words.fullScreenF"
-        @click="fullScreen"
-      />
-    </header>
+    <FloorHead v-model:filming="filming" :timer="timer" :part="part" :speech="speech" :may-film="mayFilm" />
 
     <p class="phase" aria-live="polite">
       {{ phase }}<template v-if="lead">, {{ lead.toLowerCase() }}</template>
@@ -211,19 +162,6 @@ useEventListener(window, 'keydown', (event) => {
 .floor[data-phase='rest'],
 .floor[data-phase='change'] {
   background: var(--floor-rest);
-}
-header {
-  display: flex;
-  align-items: center;
-  gap: var(--space-2);
-  width: 100%;
-}
-.round {
-  flex: 1;
-  font-size: clamp(18px, 3.2vw, 34px);
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .phase {
   font-size: clamp(24px, 5vw, 56px);

@@ -6,6 +6,7 @@ import { shippedCatalogue } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { effectScope, ref } from 'vue';
 import { v7 as uuid } from 'uuid';
+import { until } from '../../test/desk-data.ts';
 import { onFreshPage } from '../../test/mounted.ts';
 import { keepFloor, keptFloor, keepWaitingLogs, waitingLogs, type FloorState } from './floor-state.ts';
 import { useFloorLogs } from './floor-log-store.ts';
@@ -195,6 +196,27 @@ describe('what was done on the floor', () => {
     await logs.send();
     expect([logs.waiting, waitingLogs()]).to.deep.equal([0, []]);
     expect(sent.slice(-2)).to.deep.equal(['/api/plans/one/log', '/api/plans/two/log']);
+  });
+
+  it('is tried again by itself while there is no line, and not while nobody is signed in', async () => {
+    const usual = globalThis.setTimeout;
+    // A quarter of a minute is over in no time.
+    globalThis.setTimeout = ((act: () => void, wait = 0) => usual(act, wait >= 15_000 ? 1 : wait)) as typeof setTimeout;
+    try {
+      const logs = useFloorLogs();
+      answer = away;
+      await logs.write('one', log);
+      await until(() => sent.length > 3);
+      answer = () => Response.json({ id: 'one' });
+      await until(() => logs.waiting === 0);
+      answer = () => Response.json({ message: 'Please sign in.' }, { status: 401 });
+      await logs.write('two', log);
+      const before = sent.length;
+      await new Promise((resolve) => usual(resolve, 40));
+      expect([logs.waiting, sent.length]).to.deep.equal([1, before]);
+    } finally {
+      globalThis.setTimeout = usual;
+    }
   });
 
   it('is tried once more where the line comes back while a try without one has not failed yet', async () => {
