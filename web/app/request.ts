@@ -2,6 +2,9 @@ import { filledPath, type BodyOf, type Endpoint, type ParamsOf, type QueryOf, ty
 import type { RefusalAnswer } from '@wax-fist/contract/refusal';
 import { appWords as words } from './words.ts';
 
+/** Refusals that say nothing of what was asked: signed out, too slow, too many at once. */
+const notNow = [401, 408, 429];
+
 /** The server refused, and says why in words for the person. */
 export class Refused extends Error {
   constructor(
@@ -9,6 +12,10 @@ export class Refused extends Error {
     readonly failure: RefusalAnswer,
   ) {
     super(failure.message);
+  }
+  /** Whether the same will be refused whenever it is asked again. */
+  get isForGood(): boolean {
+    return this.status < 500 && !notNow.includes(this.status);
   }
 }
 

@@ -12,9 +12,6 @@ const waits = [1000, 2000, 4000, 8000, 15_000];
 /** A mark at which the server stumbles as often as this, alone, steps aside for the others. */
 const mostStumbles = 3;
 
-/** Refusals that say nothing of the marks: signed out, too slow, too many at once. */
-const notNow = [401, 408, 429];
-
 const opened = openOutbox();
 
 /** A mark that the server does not take, and why. */
@@ -89,10 +86,7 @@ export const useOutbox = defineStore('outbox', () => {
   function failed(batch: readonly KeptMark[], error: unknown): void {
     if (!(error instanceof Refused)) throw error;
     const asideFor = (reason: string): void => setAside(batch.map((one) => ({ ...one, reason })));
-    if (error.status < 500) {
-      if (notNow.includes(error.status)) throw error;
-      return asideFor(error.message);
-    }
+    if (error.isForGood) return asideFor(error.message);
     if (error.status !== 500) throw error;
     if (batch.length > 1) return void (size = Math.ceil(batch.length / 2));
     const [{ id }] = batch as [KeptMark];

@@ -27,6 +27,8 @@ describe('bodies that are still being followed while the bench is open', () => {
   let isAway: boolean;
   /** The one file that does not come through. */
   let lost: string | undefined;
+  /** Those that the server answers with a refusal. */
+  let refuses: number | undefined;
   onFreshPage();
 
   const follows = (...steps: ReturnType<typeof step>[]): void => {
@@ -34,11 +36,12 @@ describe('bodies that are still being followed while the bench is open', () => {
   };
   const times = (what: string): number => asked.filter((one) => one === what).length;
   beforeEach(() => {
-    [asked, further, isAway, lost] = [[], 0, false, undefined];
+    [asked, further, isAway, lost, refuses] = [[], 0, false, undefined, undefined];
     globalThis.fetch = ((url: string) => {
       const file = url.split('/').at(-1)!;
       if (isAway || lost === file) return Promise.reject(new TypeError('no connection'));
       asked.push(file);
+      if (refuses && file !== film.id) return Promise.resolve(Response.json({ message: 'No.' }, { status: refuses }));
       return Promise.resolve(
         new Response(file === film.id ? JSON.stringify(film) : (packTrack(standingAt(further)).buffer as ArrayBuffer)),
       );
@@ -93,6 +96,23 @@ describe('bodies that are still being followed while the bench is open', () => {
     const before = asked.length;
     await new Promise((resolve) => setTimeout(resolve, 40));
     expect(asked).to.have.lengthOf(before);
+  });
+
+  it('are not asked for again and again where they are refused for good', async () => {
+    refuses = 410;
+    follows(step('pose', 'done', 1), step('second-pass', 'skipped', 0));
+    await until(() => times('points') === 2);
+    await new Promise((resolve) => setTimeout(resolve, 40));
+    expect(times('points'), 'when the bench was opened, and when it was done').to.equal(2);
+    expect(placeOf(tracks.striker.value)).to.equal(0);
+  });
+
+  it('come where the server has stumbled', async () => {
+    refuses = 503;
+    follows(step('pose', 'done', 1), step('second-pass', 'skipped', 0));
+    await until(() => times('points') > 3);
+    [refuses, further] = [undefined, 45];
+    await until(() => placeOf(tracks.striker.value) === 45);
   });
 
   it('of somebody who is pointed out replace all that was found beside whoever was followed before', async () => {

@@ -2,7 +2,7 @@ import { footageEndpoints, type Film } from '@wax-fist/contract/footage';
 import type { Track } from '@wax-fist/core/body';
 import type { Ms, Ratio } from '@wax-fist/core/units';
 import { computed, reactive, shallowRef, type ShallowRef } from 'vue';
-import { request } from '../../app/request.ts';
+import { Refused, request } from '../../app/request.ts';
 import { whileTrue } from '../../app/while-true.ts';
 import type { FollowingStep } from '../footage/playable.ts';
 import type { BenchData } from './use-bench-data.ts';
@@ -39,8 +39,12 @@ export function useTracks({ film, bodies }: BenchData, askEvery: Ms = usualAskEv
       if (track) tracks[step].value = track;
       fetchedAt.set(step, stepOf(now, step));
       missed.delete(step);
-    } catch {
-      if (before === shown) missed.add(step);
+    } catch (error) {
+      if (before !== shown) return;
+      // What is refused for good is asked for again when its step has come further, and not before.
+      if (!(error instanceof Refused && error.isForGood)) return void missed.add(step);
+      fetchedAt.set(step, stepOf(now, step));
+      missed.delete(step);
     }
   }
   for (const step of wanted) void fetchInto(step, film);
