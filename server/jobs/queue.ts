@@ -9,18 +9,22 @@ const atNight = '30 3 * * *';
 /** What leads to a review goes before what only adds to one, and both before what makes good numbers better. */
 const priorities = { review: 10, rest: 0, later: -10 } as const;
 export type ImportPart = keyof typeof priorities;
+/** What is made up for in films of long ago goes behind the same part of what somebody waits for today. */
+const behindToday = 5;
 
 export interface Job {
   /** The club of the film; empty, or absent in jobs of before, where the installation is one club. */
   clubId?: string;
   filmId: string;
   part: ImportPart;
+  /** Nobody waits for it: it is made up for in a film of long ago. */
+  madeUpFor?: boolean;
 }
 
 /** What a club asks for. */
 export interface Queue {
   /** Asks any worker to work on this film. Asking twice before one has begun is asking once. */
-  importFilm: (filmId: string, part?: ImportPart) => Promise<void>;
+  importFilm: (filmId: string, part?: ImportPart, madeUpFor?: boolean) => Promise<void>;
 }
 
 /** The jobs of an installation, of all its clubs. */
@@ -54,9 +58,10 @@ export async function openJobs(databaseUrl: string, pool: Pool, onError: (error:
   });
   return {
     queueOf: (clubId) => ({
-      async importFilm(filmId, part = 'review') {
-        const job: Job = { clubId, filmId, part };
-        await boss.send(importQueue, job, { priority: priorities[part], singletonKey: `${filmId} ${part}` });
+      async importFilm(filmId, part = 'review', madeUpFor = false) {
+        const job: Job = { clubId, filmId, part, madeUpFor };
+        const priority = priorities[part] - (madeUpFor ? behindToday : 0);
+        await boss.send(importQueue, job, { priority, singletonKey: `${filmId} ${priority}` });
       },
     }),
     async work(onImport) {

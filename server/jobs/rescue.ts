@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { and, eq, inArray, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
-import { filmStep } from '../db/schema/index.ts';
+import { film, filmStep } from '../db/schema/index.ts';
 import type { Queue } from './queue.ts';
 import { firstPart, giveUp, mostAttempts } from './work-on-film.ts';
 
@@ -9,6 +9,8 @@ import { firstPart, giveUp, mostAttempts } from './work-on-film.ts';
 const deadAfter = sql`interval '15 seconds'`;
 /** A step that waits for longer may have lost its job; asking again does no harm. */
 const forgottenAfter = sql`interval '30 seconds'`;
+/** A film that has been there for so long has no coach beside it who waits. */
+const longAgo = sql`interval '1 day'`;
 
 /**
  * Gives steps of dead workers back, and asks again for films whose job was lost, as after a crash between two statements.
@@ -35,7 +37,14 @@ export async function rescue(db: Database, queue: Queue): Promise<number> {
     .where(and(inArray(filmStep.state, ['waiting']), lt(filmStep.touchedAt, sql`now() - ${forgottenAfter}`)))
     .returning({ filmId: filmStep.filmId, step: filmStep.step });
   const films = group([...broken, ...forgotten], ({ filmId }) => filmId);
+  const old = await db
+    .select({ id: film.id })
+    .from(film)
+    .where(and(inArray(film.id, [...films.keys()]), lt(film.addedAt, sql`now() - ${longAgo}`)));
+  const madeUpFor = new Set(old.map(({ id }) => id));
   // Each behind what it waits behind anyway: otherwise every rescue would put all of them in front again.
-  for (const [filmId, steps] of films) await queue.importFilm(filmId, firstPart(steps.map(({ step }) => step)));
+  for (const [filmId, steps] of films) {
+    await queue.importFilm(filmId, firstPart(steps.map(({ step }) => step)), madeUpFor.has(filmId));
+  }
   return films.size;
 }

@@ -16,14 +16,14 @@ export type WorkedClubs = Pick<ReadonlyMap<string, ImportServices>, 'keys' | 'ge
 
 /** Takes jobs until the queue is stopped. What follows a review is asked for again, behind films that nobody can review yet. */
 export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, ending?: AbortSignal): Promise<void> {
-  await jobs.work(async ({ clubId = onlyClubId, filmId, part }) => {
+  await jobs.work(async ({ clubId = onlyClubId, filmId, part, madeUpFor }) => {
     const services = clubs.get(clubId);
     // Closed since: what is to be done stands in its database, and is asked for again when it is opened.
     if (!services) return;
     log.info({ clubId, filmId, part }, 'work begins');
     try {
       const more = await workOnFilm({ ...services, othersWait: jobs.isAskedForSooner }, filmId, part);
-      if (more) await jobs.queueOf(clubId).importFilm(filmId, more);
+      if (more) await jobs.queueOf(clubId).importFilm(filmId, more, madeUpFor);
     } catch (error) {
       if (error instanceof Stopped) return;
       log.error(error);
@@ -36,7 +36,7 @@ export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, endi
     const services = clubs.get(clubId);
     if (!services) return;
     const queue = jobs.queueOf(clubId);
-    if (!lookedAt.has(clubId)) for (const filmId of await addMissingSteps(services)) await queue.importFilm(filmId, 'rest');
+    if (!lookedAt.has(clubId)) for (const filmId of await addMissingSteps(services)) await queue.importFilm(filmId, 'rest', true);
     lookedAt.add(clubId);
     await rescue(services.db, queue);
   };
