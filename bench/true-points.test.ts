@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { rates, trueFigures, type TrueFigure } from './true-points.ts';
 
 describe('measures on points that are true but for their noise', function () {
-  this.timeout(120_000);
+  this.timeout(300_000);
   let figures: TrueFigure[];
   before(() => (figures = trueFigures([1, 2, 3, 4], { times: 1 })));
   const figure = (checkpoint: string, seen: string, rate: number): TrueFigure =>

@@ -70,11 +70,11 @@ describe('what a second pass looks at', () => {
 });
 
 describe('a second pass', function () {
-  this.timeout(180_000);
+  this.timeout(300_000);
   const name = 'juno-4-lead-side';
   const begins = 1000;
   /** Following a body with `full`, or `heavy`, on a machine that has other things to do. Milliseconds. */
-  const longest = 120_000;
+  const longest = 240_000;
   let server: ServerUnderTest;
   let coach: Visitor;
   let folder: string;
