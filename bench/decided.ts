@@ -1,5 +1,5 @@
 import { emptyTrack, type Track } from '@wax-fist/core/body';
-import { decidedIn, farOff, isNear, measurable, pointMeasures, rawDecidedAt } from '@wax-fist/core/measure';
+import { decidedIn, farOff, isNear, measurable, pointMeasures, rawDecidedAt, usualTail } from '@wax-fist/core/measure';
 import {
   checklistFor,
   shippedCatalogue,
@@ -78,7 +78,7 @@ export function figuresOfDecided(): DecidedFigure[] {
     const claimed = decidedIn[checkpoint]!.doubt;
     return {
       ...{ checkpoint, strikes: list.length, people, late, spread: deviation(errors)!, claimed },
-      ...{ within68: shareWithin(errors, claimed), within95: shareWithin(errors, farOff * claimed) },
+      ...{ within68: shareWithin(errors, claimed), within95: shareWithin(errors, farOff(usualTail) * claimed) },
     };
   });
 }

@@ -4,18 +4,23 @@ import {
   proposalFor,
   steadinesses,
   trialFrom,
+  usualTail,
   widerThanTrials,
+  type Degrees,
   type MeasuredValue,
   type Trial,
 } from '@wax-fist/core/measure';
 import { pastClean, verdictIn, type Band } from '@wax-fist/core/technique';
 import type { Ratio } from '@wax-fist/core/units';
 import { group as groupBy, mean } from 'd3-array';
-import { grouped, type Told } from './told.ts';
+import { grouped, type Shape, type Told } from './told.ts';
 
 export function trialFor(group: readonly Told[]): Trial | undefined {
-  const trial = trialFrom(group.map(({ person, raw, truth }) => ({ person, error: raw.value - truth, doubt: raw.doubt })));
-  return trial && { ...trial, narrower: trial.narrower ** group[0]!.narrowed };
+  if (!group[0]) return undefined;
+  const { tails, narrowed } = group[0].shape;
+  const errors = group.map(({ person, raw, truth }) => ({ person, error: raw.value - truth, doubt: raw.doubt }));
+  const trial = trialFrom(errors, tails);
+  return trial && { ...trial, narrower: trial.narrower ** narrowed };
 }
 
 /**
@@ -60,10 +65,11 @@ export const proposalsOf = (told: ReturnType<typeof heldBack>): boolean[] =>
     return verdict ? [verdict === verdictIn(band, truth)] : [];
   });
 /** Each person counts once, however many of their strikes there are: it is people that a trial speaks of. */
-export const within = (told: ReturnType<typeof heldBack>, times: number): number | undefined =>
+export const within = (told: ReturnType<typeof heldBack>, times: (degrees: Degrees) => number): number | undefined =>
   mean([...groupBy(told, ({ person }) => person).values()], (list) =>
-    mean(list, ({ measured, truth }) => Number(Math.abs(measured.value - truth) <= times * measured.doubt)),
+    mean(list, ({ measured, truth }) => Number(Math.abs(measured.value - truth) <= times(measured.degrees) * measured.doubt)),
   );
+export const oneDoubt = (): number => 1;
 const rightOf = (proposals: readonly boolean[]): number | undefined => mean(proposals, (right) => Number(right));
 
 /** On fewer people nothing could be held back and checked. */
@@ -75,7 +81,7 @@ const [leastWithin, leastWithinDoubt, leastRight, leastParted, mostOfBand] = [0.
 export const notToBeTrusted = remembered((group): string | undefined => {
   if (new Set(group.map(({ person }) => person)).size < leastPeople || !trialFor(group)) return 'too few were tried';
   const told = heldBack(group);
-  if ((within(told, farOff) ?? 0) < leastWithin || (within(told, 1) ?? 0) < leastWithinDoubt)
+  if ((within(told, farOff) ?? 0) < leastWithin || (within(told, oneDoubt) ?? 0) < leastWithinDoubt)
     return 'its doubt does not hold for others';
   if ((rightOf(proposalsOf(told)) ?? 1) < leastRight) return 'too many proposals are wrong';
   const parted = partedBy(told, valuesOf(told));
@@ -100,13 +106,16 @@ export const tellsMore = (group: readonly Told[], than: readonly Told[]): boolea
   isTrusted(group) && (!isTrusted(than) || doubtOf(group) <= worthwhile * doubtOf(than));
 /** Of each row the reading that tells most and keeps what it claims. */
 export const steadilyRead = (all: readonly Told[]): Told[] => [...grouped(all).values()].flatMap(bestReading);
-/** The less of it, the wider: where too many proposals about the few that are far off are wrong, less is taken. */
-const narrowings: readonly Ratio[] = [2 / 3, 1 / 3, 0];
+/**
+ * Where too many proposals about the few that are far off are wrong, or their own tail does not hold for others, they have the usual
+ * one, and then less is taken of what makes the doubt narrower.
+ */
+const shapes: readonly Shape[] = [1, 2 / 3, 1 / 3, 0].map((narrowed) => ({ tails: [usualTail], narrowed }));
 export function bestReading(group: readonly Told[]): Told[] {
   const whole = steadiestOf(group);
   if (isTrusted(whole)) return whole;
-  for (const narrowed of narrowings) {
-    const reading = steadiestOf(group.map((one) => ({ ...one, narrowed })));
+  for (const shape of shapes) {
+    const reading = steadiestOf(group.map((one) => ({ ...one, shape })));
     if (isTrusted(reading)) return reading;
   }
   return whole;

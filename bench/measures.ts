@@ -11,7 +11,17 @@ import {
 import { verdictIn, type Band } from '@wax-fist/core/technique';
 import { deviation, group as groupBy, mean } from 'd3-array';
 import { basename } from 'node:path';
-import { heldBack, notToBeTrusted, partedBy, proposalsOf, steadilyRead, trialFor, valuesOf, within } from './held-back.ts';
+import {
+  heldBack,
+  notToBeTrusted,
+  oneDoubt,
+  partedBy,
+  proposalsOf,
+  steadilyRead,
+  trialFor,
+  valuesOf,
+  within,
+} from './held-back.ts';
 import { everyReading, grouped, shippedReading, type Told } from './told.ts';
 
 const rounded = (value: number): number => Number(value.toPrecision(3));
@@ -23,9 +33,9 @@ export function trialsOf(list: readonly Told[]): Record<string, Partial<Record<S
     const trial = notToBeTrusted(group) ? undefined : trialFor(group);
     if (!trial) continue;
     const { checkpoint, seen, steadiness } = group[0]!;
-    const { bias, shared, own, narrower, strikes, people } = trial;
+    const { bias, shared, own, narrower, degrees, strikes, people } = trial;
     const figures = [bias, shared, own, narrower].map(rounded) as [number, number, number, number];
-    (trials[checkpoint] ??= {})[seen] = [...figures, strikes, people, steadiness];
+    (trials[checkpoint] ??= {})[seen] = [...figures, degrees, strikes, people, steadiness];
   }
   return trials;
 }
@@ -76,8 +86,8 @@ export const ratesOf = (all: readonly Told[]): RateOfFilm[] =>
       const truth = mean(list, (one) => weightOf[verdictIn(band, one.truth)])!;
       const told = measuredRate(
         band,
-        list.map(({ measured: { value, doubt, shared } }) => ({
-          ...{ value, doubt: doubt * widerThanTrials, shared: shared * widerThanTrials },
+        list.map(({ measured: { value, doubt, shared, degrees } }) => ({
+          ...{ value, degrees, doubt: doubt * widerThanTrials, shared: shared * widerThanTrials },
         })),
       );
       return told ? [{ checkpoint, seen, film: basename(film), strikes: list.length, truth, told }] : [];
@@ -117,7 +127,7 @@ export const figuresOf = (all: readonly Told[]): Figure[] =>
       ...{ checkpoint, seen, steadiness, strikes: group.length },
       naive: mean(group, ({ raw, truth }) => raw.value - truth)!,
       ...{ bias: mean(errors), spread, doubt: mean(told, ({ measured }) => measured.doubt) },
-      ...{ within68: within(told, 1), within95: within(told, farOff) },
+      ...{ within68: within(told, oneDoubt), within95: within(told, farOff) },
       ...{ parted, proposals: proposals.length, right: proposals.filter(Boolean).length },
       ...{ why, ofUse: why === undefined && isOfUse(group, parted, spread) },
     };

@@ -1,4 +1,12 @@
-import { farOff, foundIn, momentsOnPath, seenContactDoubt, type FoundName, type Thrower } from '@wax-fist/core/measure';
+import {
+  farOff,
+  foundIn,
+  momentsOnPath,
+  seenContactDoubt,
+  usualTail,
+  type FoundName,
+  type Thrower,
+} from '@wax-fist/core/measure';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, findStrikes } from '@wax-fist/core/strikes';
 import { across, handOf, shippedCatalogue, techniqueIn } from '@wax-fist/core/technique';
@@ -64,7 +72,7 @@ export function figuresOfMoments(): FoundFigure[] {
       {
         ...{ thrower, name, strikes: list.length, people, found: found.length / list.length },
         claimed,
-        ...{ late, spread: deviation(errors)!, within68: within(1), within95: within(farOff) },
+        ...{ late, spread: deviation(errors)!, within68: within(1), within95: within(farOff(usualTail)) },
       },
     ];
   });
@@ -109,7 +117,15 @@ export function figuresOfSeenContacts(): SeenContacts[] {
     const errors = list.map((one) => one.late);
     const within = (times: number): number => shareWithin(errors, times * seenContactDoubt);
     return [
-      { what, strikes: list.length, people, late, spread: deviation(errors)!, within68: within(1), within95: within(farOff) },
+      {
+        what,
+        strikes: list.length,
+        people,
+        late,
+        spread: deviation(errors)!,
+        within68: within(1),
+        within95: within(farOff(usualTail)),
+      },
     ];
   });
 }

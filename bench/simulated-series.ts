@@ -1,5 +1,5 @@
 import { tallyByMeasures, type Look } from '@wax-fist/core/correction';
-import { measuredRate, type MeasuredValue } from '@wax-fist/core/measure';
+import { measuredRate, usualTail, type MeasuredValue } from '@wax-fist/core/measure';
 import { emptyTally, type Tally } from '@wax-fist/core/review';
 import type { Band } from '@wax-fist/core/technique';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
@@ -83,7 +83,7 @@ function byMeasure(
     if (value > 0 ? beyond === 0 : within === 0) continue;
     if (value > 0) beyond--;
     else within--;
-    values.push({ value: value + own * normal() + off, doubt: Math.hypot(own, shared), shared });
+    values.push({ value: value + own * normal() + off, doubt: Math.hypot(own, shared), shared, degrees: usualTail });
   }
   const told = measuredRate(edge, values);
   return told ? tallyByMeasures(told) : emptyTally;

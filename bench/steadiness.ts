@@ -1,6 +1,6 @@
-import { correctedBy, farOff, steadinesses } from '@wax-fist/core/measure';
+import { correctedBy, farOff, steadinesses, type Degrees } from '@wax-fist/core/measure';
 import { mean, rollup } from 'd3-array';
-import { bestReading, type heldBack, isTrusted, proposalsOf, trialFor, within } from './held-back.ts';
+import { bestReading, type heldBack, isTrusted, oneDoubt, proposalsOf, trialFor, within } from './held-back.ts';
 import { percent } from './table.ts';
 import { grouped, type Told } from './told.ts';
 
@@ -25,9 +25,9 @@ function* chosenByOthers(all: readonly Told[]): Generator<ReturnType<typeof held
 export function benchSteadiness(all: readonly Told[], chosen: readonly Told[]): void {
   const people = [...chosenByOthers(all)];
   const proposals = people.flatMap(proposalsOf);
-  const share = (times: number): string => percent(mean(people, (told) => within(told, times) ?? NaN));
+  const share = (times: (degrees: Degrees) => number): string => percent(mean(people, (told) => within(told, times) ?? NaN));
   console.log(
-    `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(1)}, in 95% ${share(farOff)}`,
+    `\nRead as steadily as all others' trials say: ${proposals.length} proposals, right ${proposals.filter(Boolean).length}; in 68% ${share(oneDoubt)}, in 95% ${share(farOff)}`,
   );
   const rows = [...grouped(chosen).values()].filter(isTrusted);
   const counts = rollup(

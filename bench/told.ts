@@ -6,7 +6,9 @@ import {
   readOf,
   seenFrom,
   steadinesses,
+  tails,
   trialOf,
+  type Degrees,
   type FollowedFilm,
   type Pass,
   type PointMeasure,
@@ -30,6 +32,13 @@ import { group } from 'd3-array';
 import type { Truth } from '../simulator/truth/truth.ts';
 import { films, followed, personOf, trueMoments } from './followed-films.ts';
 
+/** Which tails a trial may choose from, and how much is taken of what it says that doubt is narrower than deviations. */
+export interface Shape {
+  tails: readonly Degrees[];
+  narrowed: Ratio;
+}
+const ownShape: Shape = { tails, narrowed: 1 };
+
 /** What one measure said of one strike, and what is true. */
 export interface Told {
   checkpoint: string;
@@ -40,8 +49,8 @@ export interface Told {
   strike: number;
   /** How steady the track was that it is read from. */
   steadiness: Steadiness;
-  /** How much is taken of what trials say that doubt is narrower than deviations: see `bestReading`. */
-  narrowed: Ratio;
+  /** What of the shape that trials say errors have is taken: see `bestReading`. */
+  shape: Shape;
   truth: number;
   band: Band | undefined;
   raw: { value: number; doubt: number };
@@ -117,7 +126,7 @@ export function* toldOf(
       };
       for (const steadiness of read(checkpoint, about.seen)) {
         const raw = rawMeasure(one.steady(steadiness), measure!);
-        if (raw) yield { ...about, steadiness, narrowed: 1, raw };
+        if (raw) yield { ...about, steadiness, shape: ownShape, raw };
       }
     }
   }

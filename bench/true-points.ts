@@ -15,7 +15,7 @@ import { truthOf, type Truth } from '../simulator/truth/truth.ts';
 import { number, percent, printTable } from './table.ts';
 import { grouped, rowOf, toldOf, type Told } from './told.ts';
 import { putTruePoints } from './true-track.ts';
-import { heldBack, within } from './held-back.ts';
+import { heldBack, oneDoubt, within } from './held-back.ts';
 
 /** By how much every true point is put off, in each direction and frame by itself. */
 export const noise = 2;
@@ -140,7 +140,7 @@ export function trueFigures(
       return {
         ...{ checkpoint, seen, rate, strikes: list.length },
         naive: mean(list, ({ raw, truth }) => raw.value - truth)!,
-        ...{ bias: mean(errors), spread: deviation(errors), within68: within(held, 1), within95: within(held, farOff) },
+        ...{ bias: mean(errors), spread: deviation(errors), within68: within(held, oneDoubt), within95: within(held, farOff) },
       };
     }),
   );

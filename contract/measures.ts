@@ -1,13 +1,15 @@
+import { tails, type Degrees } from '@wax-fist/core/measure';
 import { views } from '@wax-fist/core/technique';
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import { endpoint, headCoachOnly, staff } from './endpoint.ts';
 import { count, frame, id, milliseconds } from './shapes.ts';
 
-/** A number with its doubt, and what of that all strikes of a film share, in the unit of the measure. */
+/** A number with its doubt, what of that all strikes of a film share, in the unit of the measure, and its tail: see `tails`. */
 export const measuredValueShape = object({
   value: number().required(),
   doubt: number().min(0).required(),
   shared: number().min(0).required(),
+  degrees: mixed<Degrees>().oneOf(tails).required(),
 });
 
 /** A strike of a session, as far as a sheet of them shows it. */

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { emptyTrack, numbersOfFrame, numbersOfPoint, pointAt, pointIn, type PointName, type Track } from '../body/index.ts';
 import { timelineOf, timeOf } from '../film/index.ts';
+import { usualTail } from '../measure/index.ts';
 import { views, type View } from '../technique/index.ts';
 import {
   differenceOf,
@@ -165,7 +166,7 @@ describe('the way of what strikes', () => {
 });
 
 describe('the difference of two measures', () => {
-  const measured = (value: number) => ({ value, doubt: 5, shared: 3 });
+  const measured = (value: number) => ({ value, doubt: 5, shared: 3, degrees: usualTail });
 
   it('is doubted by both', () => {
     const { value, doubt, clear } = differenceOf(measured(10), measured(40), false);

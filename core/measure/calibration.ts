@@ -4,6 +4,7 @@ import type { MeasuredValue } from './measured.ts';
 import { secondTrials } from './second-trials.ts';
 import type { Pass, PlaceSeen, Seen, Steadiness } from './seen.ts';
 import type { Sight } from './sight.ts';
+import type { Degrees } from './spread.ts';
 import { trials } from './trials.ts';
 
 function placeSeen({ view, near, striking }: Pick<Sight, 'view' | 'near' | 'striking'>): PlaceSeen {
@@ -31,6 +32,8 @@ export interface Errors {
   own: number;
   /** How much of what these spreads and shaking make together is doubted: few that are far off make a spread wide. */
   narrower: Ratio;
+  /** How far off these few are. */
+  degrees: Degrees;
 }
 export interface Trial extends Errors {
   /** On how many strikes of how many people it was tried. */
@@ -48,18 +51,18 @@ export interface ReadTrial extends Trial {
 export function trialOf(checkpoint: CheckpointId, seen: Seen, pass: Pass = 'first'): ReadTrial | undefined {
   const told = { first: trials, second: secondTrials }[pass][checkpoint]?.[seen];
   if (!told) return undefined;
-  const [bias, shared, own, narrower, strikes, people, steadiness] = told;
-  return { bias, shared, own, narrower, strikes, people, steadiness };
+  const [bias, shared, own, narrower, degrees, strikes, people, steadiness] = told;
+  return { bias, shared, own, narrower, degrees, strikes, people, steadiness };
 }
 
 /** A measure as trials correct it. @param wider how much more is doubted than they say */
 export function correctedBy(
-  { bias, shared, own, narrower }: Errors,
+  { bias, shared, own, narrower, degrees }: Errors,
   { value, doubt }: { value: number; doubt: number },
   wider: number,
 ): MeasuredValue {
   const times = wider * narrower;
-  return { value: value - bias, doubt: times * Math.hypot(doubt, shared, own), shared: times * shared };
+  return { value: value - bias, doubt: times * Math.hypot(doubt, shared, own), shared: times * shared, degrees };
 }
 /** What is doubted of a measure that shaking leaves as it is. */
 export const doubtOfTrial = (trial: Errors, wider: number): number => correctedBy(trial, { value: 0, doubt: 0 }, wider).doubt;

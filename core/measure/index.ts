@@ -5,7 +5,7 @@ export * from './steady-track.ts';
 export * from './timing.ts';
 export * from './calibration.ts';
 export * from './trial-from.ts';
-export { farOff } from './spread.ts';
+export { farOff, tails, usualTail, type Degrees } from './spread.ts';
 export * from './measurable-strike.ts';
 export * from './measured-points.ts';
 export * from './of-points.ts';

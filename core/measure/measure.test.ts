@@ -81,7 +81,7 @@ describe('a proposal', () => {
     const narrow: Band = { clean: [10, 14], watch: [8, 16] };
     expect(proposalFor(narrow, { value: 12, doubt: 40 })).to.deep.equal({
       verdict: undefined,
-      sure: sharesIn(narrow, 12, 40).fault,
+      sure: sharesIn(narrow, { value: 12, doubt: 40 }).fault,
     });
     expect(proposalFor(narrow, { value: 30, doubt: 2 })!.verdict).to.equal('fault');
     expect(proposalFor(band, { value: 60, doubt: 40 })!.verdict, 'with one end').to.equal('fault');
@@ -91,7 +91,7 @@ describe('a proposal', () => {
     const number = fc.double({ min: -3, max: 5, noNaN: true });
     fc.assert(
       fc.property(number, fc.double({ min: 0, max: 2, noNaN: true }), (value, doubt) => {
-        const shares = sharesIn({ clean: [0.8, 1.3], watch: [0.5, 1.8] }, value, doubt);
+        const shares = sharesIn({ clean: [0.8, 1.3], watch: [0.5, 1.8] }, { value, doubt });
         expect(shares.clean + shares.watch + shares.fault).to.be.closeTo(1, 1e-9);
         const proposal = proposalFor({ clean: [0.8, 1.3], watch: [0.5, 1.8] }, { value, doubt })!;
         if (proposal.sure < leastSure) expect(proposal.verdict).to.equal(undefined);

@@ -9,6 +9,7 @@ import { pointMeasureOf, whyNeverRead, type PointMeasure } from './of-points.ts'
 import { seenAs } from './point-doubt.ts';
 import { bestReadOf, whatIsRead } from './read-from.ts';
 import { rearOf, type Sight } from './sight.ts';
+import { usualTail } from './spread.ts';
 import { wideningOf } from './widening.ts';
 
 const none = (reason: string): Measured => ({ value: undefined, reason });
@@ -106,10 +107,11 @@ function wideningFor(one: MeasurableStrike, measure: PointMeasure): Ratio {
   return kinds.length === 0 ? widenings.all : Math.sqrt(mean(kinds, (kind) => wideningOf(widenings, kind) ** 2)!);
 }
 /** What no model has found is off by nothing that trials of a model know. */
-const byHand: Errors = { bias: 0, shared: 0, own: 0, narrower: 1 };
-const trialFor = ({ bias, shared, own, narrower }: Errors, share: Ratio): Errors => ({
+const byHand: Errors = { bias: 0, shared: 0, own: 0, narrower: 1, degrees: usualTail };
+const trialFor = ({ bias, shared, own, narrower, degrees }: Errors, share: Ratio): Errors => ({
   bias: bias * share,
   shared: shared * Math.sqrt(share),
   own: own * Math.sqrt(share),
   narrower: 1 - share * (1 - narrower),
+  degrees,
 });

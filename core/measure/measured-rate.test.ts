@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { faultRate } from '../correction/index.ts';
 import { verdictIn, type Band } from '../technique/index.ts';
-import { agreementOf, measuredRate, saidTwice, type MeasuredValue } from './index.ts';
+import { agreementOf, measuredRate, saidTwice, tails, usualTail, type MeasuredValue } from './index.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
 
 const hand: Band = { clean: [null, 0.25], watch: [null, 0.5] };
@@ -12,7 +12,12 @@ const weightOf = (value: number): number => weight[verdictIn(hand, value)];
 describe('a rate by measures alone', () => {
   it('of measures that are never wrong is that of a coach who is never wrong', () => {
     for (const faults of [0, 3, 9, 30]) {
-      const strikes = Array.from({ length: 30 }, (_, place) => ({ value: place < faults ? 0.8 : 0.05, doubt: 1e-6, shared: 0 }));
+      const strikes = Array.from({ length: 30 }, (_, place) => ({
+        value: place < faults ? 0.8 : 0.05,
+        doubt: 1e-6,
+        shared: 0,
+        degrees: usualTail,
+      }));
       const told = measuredRate(hand, strikes)!;
       const said = faultRate({ clean: 30 - faults, watch: 0, fault: faults, cantSee: 0 });
       expect(told.rate, `${faults} of 30`).to.be.closeTo(said.rate, 1e-6);
@@ -34,7 +39,12 @@ describe('a rate by measures alone', () => {
       const truths = Array.from({ length: strikes }, falls);
       const truth = Array.from({ length: 2000 }, falls).reduce((sum, value) => sum + weightOf(value), 0) / 2000;
       const doubt = Math.hypot(own, shared);
-      const measured = truths.map((value): MeasuredValue => ({ value: value + together + own * normal(), doubt, shared }));
+      const measured = truths.map((value): MeasuredValue => ({
+        value: value + together + own * normal(),
+        doubt,
+        shared,
+        degrees: usualTail,
+      }));
       const told = measuredRate(hand, measured)!;
       held += Number(truth >= told.low && truth <= told.high) / trials;
       off += (told.rate - truth) / trials;
@@ -59,7 +69,7 @@ describe('a rate by measures alone', () => {
   it('knows no more from many strikes about what all of them are off by', () => {
     const wide = (count: number): number => {
       const strikes = Array.from({ length: count }, (_, place) => ({
-        ...{ value: place % 2 === 0 ? 0.3 : 0.05, doubt: 0.21, shared: 0.2 },
+        ...{ value: place % 2 === 0 ? 0.3 : 0.05, doubt: 0.21, shared: 0.2, degrees: usualTail },
       }));
       const { low, high } = measuredRate(hand, strikes)!;
       return high - low;
@@ -70,7 +80,12 @@ describe('a rate by measures alone', () => {
   });
 
   it('tells by how much it goes wrong, where it goes wrong on one side only', () => {
-    const strikes = Array.from({ length: 20 }, (_, place) => ({ value: place < 10 ? 0.9 : 0.05, doubt: 0.05, shared: 0.02 }));
+    const strikes = Array.from({ length: 20 }, (_, place) => ({
+      value: place < 10 ? 0.9 : 0.05,
+      doubt: 0.05,
+      shared: 0.02,
+      degrees: usualTail,
+    }));
     const { amiss } = measuredRate(hand, strikes)!;
     expect(amiss!.value).to.be.closeTo(0.9, 0.03);
     expect(amiss!.doubt).to.be.within(0.02, 0.06);
@@ -80,7 +95,9 @@ describe('a rate by measures alone', () => {
 
   it('is none where nothing was measured, and where the measure is too coarse for the band', () => {
     expect(measuredRate(hand, [])).to.equal(undefined);
-    expect(measuredRate({ clean: [165, 178], watch: [158, 178] }, [{ value: 150, doubt: 20, shared: 10 }])).to.equal(undefined);
+    expect(
+      measuredRate({ clean: [165, 178], watch: [158, 178] }, [{ value: 150, doubt: 20, shared: 10, degrees: usualTail }]),
+    ).to.equal(undefined);
   });
 
   it('shares out all strikes, and lies inside of its interval or beside it by what the prior draws it', () => {
@@ -89,6 +106,7 @@ describe('a rate by measures alone', () => {
         value: fc.double({ min: -1, max: 2, noNaN: true }),
         doubt: fc.constantFrom(0.02, 0.1, 0.3),
         shared: fc.constantFrom(0, 0.02),
+        degrees: fc.constantFrom(...tails),
       }),
       { minLength: 1, maxLength: 24 },
     );

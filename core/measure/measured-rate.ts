@@ -62,7 +62,7 @@ function readingsOf(strikes: readonly MeasuredValue[]): Readings {
     trueValues,
     likelihood: strikes.map((strike) => {
       const doubt = Math.max(narrowest, ownDoubt(strike));
-      return Float64Array.from(trueValues, (one) => likelihoodOf((strike.value - one) / doubt) / doubt);
+      return Float64Array.from(trueValues, (one) => likelihoodOf((strike.value - one) / doubt, strike.degrees) / doubt);
     }),
   };
 }

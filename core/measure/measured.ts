@@ -1,4 +1,5 @@
 import { guessedOf, moments, type Moment, type StrikeMoments } from '../strikes/index.ts';
+import type { Degrees } from './spread.ts';
 
 /** A number with its doubt. */
 export interface MeasuredValue {
@@ -7,6 +8,8 @@ export interface MeasuredValue {
   doubt: number;
   /** What of the doubt all strikes of a film have in common: more of them do not make it less. */
   shared: number;
+  /** How far off the few are that lie beyond the doubt: see `tails`. */
+  degrees: Degrees;
 }
 /** A number with its doubt, or why there is none. */
 export type Measured = MeasuredValue | { value: undefined; /** Why there is none, and what to film instead. */ reason: string };

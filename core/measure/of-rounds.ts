@@ -3,6 +3,7 @@ import { thirds, thirdOfRound } from '../rounds/index.ts';
 import type { MeasureId } from '../technique/index.ts';
 import type { Ms, Ratio } from '../units.ts';
 import type { Measured } from './measured.ts';
+import { usualTail } from './spread.ts';
 
 /** A round by what was heard in it, and what is marked in it. */
 export interface MarkedRound {
@@ -43,7 +44,7 @@ function beatVariation({ beats, markOff }: MarkedRound): Measured {
   const ofSpread = spread / Math.sqrt(2 * (gaps.length - 1));
   // What is next to nothing is known no better than what was taken off.
   const doubt = Math.hypot((spread * ofSpread) / Math.max(value, spread / 2), ofMarks);
-  return { value, doubt, shared: doubt };
+  return { value, doubt, shared: doubt, degrees: usualTail };
 }
 
 /** Fewer hits in a third say nothing of its pace. */
@@ -58,7 +59,7 @@ function paceKept(round: MarkedRound): Measured {
   if (first < fewestHits) return none('Too few hits were heard in the first third of this round to say.');
   const value = last / first;
   const doubt = Math.sqrt((miscounted * (value + value ** 2)) / first);
-  return { value, doubt, shared: doubt };
+  return { value, doubt, shared: doubt, degrees: usualTail };
 }
 
 /** Whether it is measured of a round as a whole. */

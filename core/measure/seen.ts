@@ -1,3 +1,6 @@
+import type { Ratio } from '../units.ts';
+import type { Degrees } from './spread.ts';
+
 /**
  * From where a strike was seen, as far as it matters for how well points are found: across, whether the side that strikes is the one
  * nearer to the camera; along, nothing is behind the body.
@@ -15,6 +18,6 @@ export type Steadiness = (typeof steadinesses)[number];
 
 /** A trial as it is kept, see `Trial`. */
 export type KeptTrial = readonly [
-  ...figures: [bias: number, shared: number, own: number, narrower: number, strikes: number, people: number],
+  ...figures: [bias: number, shared: number, own: number, narrower: Ratio, degrees: Degrees, strikes: number, people: number],
   steadiness: Steadiness,
 ];

@@ -4,6 +4,7 @@ import type { MeasureId } from '../technique/index.ts';
 import type { Ms } from '../units.ts';
 import { doubtOfMoment, widestDoubt, type MomentDoubts } from './found-moments.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
+import { usualTail } from './spread.ts';
 
 /**
  * Time home by time out, from the three moments alone. Each moment is known to half of the gap between its frames, and one that was
@@ -27,7 +28,7 @@ export function snapRatio(timeline: FrameTimeline, strike: StrikeMoments, doubts
   const off = (moment: Moment): Ms =>
     Math.hypot(gapAt(timeline, strike[`${moment}Frame`]) / 2, doubtOfMoment(strike, moment, doubts) ?? 0);
   const doubt = Math.hypot(off('home') / out, (off('launch') * value) / out, (off('contact') * (1 + value)) / out);
-  return { value, doubt, shared: 0 };
+  return { value, doubt, shared: 0, degrees: usualTail };
 }
 
 /** What can be measured from the moments of a strike, without a look at the picture. */

@@ -1,16 +1,16 @@
 import { expect } from 'chai';
-import { correctedBy, farOff, trialFrom, type TrialStrike } from './index.ts';
+import { correctedBy, farOff, trialFrom, usualTail, type TrialStrike } from './index.ts';
 import { steadyNormals, steadyRandom } from './shake.ts';
 
-/** So many people, each off by something of their own, with so many strikes; a share of these is five times as far off. */
-function tried(people: number, each: number, wild: number, seed = 3): TrialStrike[] {
+/** So many people, each off by something of their own, with so many strikes; a share of these is so many times as far off. */
+function tried(people: number, each: number, wild: number, seed = 3, times = 5): TrialStrike[] {
   const [random, normals] = [steadyRandom(seed), steadyNormals(seed + 1)];
   let place = 0;
   const normal = (): number => normals(place++);
   return Array.from({ length: people }, (_, who) => {
     const theirs = 10 + 2 * normal();
     return Array.from({ length: each }, () => {
-      const far = random() < wild ? 5 : 1;
+      const far = random() < wild ? times : 1;
       return { person: `person ${who}`, error: theirs + far * 6 * normal(), doubt: 1 };
     });
   }).flat();
@@ -40,6 +40,15 @@ describe('a trial', () => {
     expect(trialFrom(tried(12, 40, 0.08))!.narrower).to.be.within(0.4, 0.75);
   });
 
+  it('has a longer tail where those that are far off are farther than the usual one reaches', () => {
+    expect(trialFrom(tried(12, 40, 0))!.degrees).to.equal(usualTail);
+    const strikes = tried(12, 40, 0.15, 3, 20);
+    const [own, usual] = [trialFrom(strikes)!, trialFrom(strikes, [usualTail])!];
+    expect(own.degrees).to.be.below(usualTail);
+    expect(usual.degrees).to.equal(usualTail);
+    expect(own.narrower).to.be.below(usual.narrower);
+  });
+
   it('claims of others what they keep', () => {
     for (const wild of [0, 0.04, 0.08]) {
       const trial = trialFrom(tried(15, 40, wild))!;
@@ -50,7 +59,7 @@ describe('a trial', () => {
           return Math.abs(measured.value) <= doubts * measured.doubt;
         }).length / others.length;
       expect(within(1), `${wild} wild`).to.be.within(0.62, 0.76);
-      expect(within(farOff), `${wild} wild`).to.be.at.least(0.92);
+      expect(within(farOff(trial.degrees)), `${wild} wild`).to.be.at.least(0.92);
     }
   });
 

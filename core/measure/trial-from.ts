@@ -2,7 +2,7 @@ import studentQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { group, mean, sum, variance } from 'd3-array';
 import type { Ratio } from '../units.ts';
 import type { Trial } from './calibration.ts';
-import { farOff, withinDoubt } from './spread.ts';
+import { farOff, tails, withinDoubt, type Degrees } from './spread.ts';
 
 /** On fewer nothing is known of a measure, and it tells nothing: people are built differently, and cameras stand elsewhere. */
 const [leastStrikes, leastPeople] = [16, 3];
@@ -36,12 +36,14 @@ const personOf = (strikes: readonly TrialStrike[]): Person => {
 /**
  * What a trial says of somebody who was not in it: the average of what each of its people is off by, the spread of these (wider by
  * what an average of few is off itself, and by as much as Student's t of as many is wider than normal), that of one person's strikes,
- * and how much narrower most are. What shaking says already is not counted twice. Undefined when too few were tried.
+ * how much narrower most are and how far off the others. What shaking says already is not counted twice. Undefined when too few were
+ * tried.
+ * @param among tails that it may have, the shortest first
  */
-export function trialFrom(strikes: readonly TrialStrike[]): Trial | undefined {
+export function trialFrom(strikes: readonly TrialStrike[], among: readonly Degrees[] = tails): Trial | undefined {
   const people = [...group(strikes, ({ person }) => person).values()].map(personOf);
   const spread = spreadOf(people);
-  return spread && { ...spread, narrower: narrowerOf(people), strikes: strikes.length, people: people.length };
+  return spread && { ...spread, ...shapeOf(people, among), strikes: strikes.length, people: people.length };
 }
 
 type Spread = Pick<Trial, 'bias' | 'shared' | 'own'>;
@@ -64,9 +66,10 @@ const leastWithin: Ratio = 0.91;
 /**
  * How much of what deviations say has to be doubted for as many truths of each person, measured by what all others say, to lie within
  * the doubt as are to: a few that are far off make a deviation wide, and all else is nearer. Each person counts once; drawn towards the
- * deviation as if one more had been tried that is off by as much as it says. Never more than it says.
+ * deviation as if half a person more had been tried who is off by as much as it says. Never more than it says. The tail is the shortest that
+ * reaches those that are far off; where none does, the doubt is wider.
  */
-function narrowerOf(people: readonly Person[]): Ratio {
+function shapeOf(people: readonly Person[], among: readonly Degrees[]): Pick<Trial, 'narrower' | 'degrees'> {
   const offs = people.flatMap((person) => {
     const others = spreadOf(people.filter((one) => one !== person));
     if (!others) return [];
@@ -74,11 +77,16 @@ function narrowerOf(people: readonly Person[]): Ratio {
     const weight = 1 / person.strikes.length;
     return person.strikes.map(({ error, doubt }) => ({ weight, off: Math.abs(error - bias) / Math.hypot(doubt, shared, own) }));
   });
-  if (offs.length === 0) return 1;
+  if (offs.length === 0) return { narrower: 1, degrees: among[0]! };
   offs.sort((one, other) => one.off - other.off);
-  const enough = Math.max(offWithin(offs, withinDoubt), offWithin(offs, leastWithin) / farOff);
-  return Math.min(1, enough ** (people.length / (people.length + 1)));
+  const drawn = (enough: number): Ratio => Math.min(1, enough ** (people.length / (people.length + halfOne)));
+  const near = drawn(offWithin(offs, withinDoubt));
+  const needed = (degrees: Degrees): Ratio => drawn(offWithin(offs, leastWithin) / farOff(degrees));
+  const degrees = among.find((one) => needed(one) <= near) ?? among.at(-1)!;
+  return { narrower: Math.max(near, needed(degrees)), degrees };
 }
+/** Of what people are drawn towards, in people. */
+const halfOne = 0.5;
 /** Within what the share of them lies. @param offs the least first */
 function offWithin(offs: readonly { weight: number; off: number }[], share: Ratio): number {
   let left = share * sum(offs, ({ weight }) => weight);

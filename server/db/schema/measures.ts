@@ -1,3 +1,4 @@
+import { usualTail, type Degrees } from '@wax-fist/core/measure';
 import { sql } from 'drizzle-orm';
 import { check, doublePrecision, index, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { account } from './accounts.ts';
@@ -22,11 +23,14 @@ export const strikeMeasure = pgTable(
     value: doublePrecision().notNull(),
     doubt: doublePrecision().notNull(),
     shared: doublePrecision().notNull(),
+    /** Of freedom, of the spread round it. */
+    degrees: doublePrecision().$type<Degrees>().notNull().default(usualTail),
   },
   (table) => [
     primaryKey({ columns: [table.strikeId, table.checkpointId] }),
     index('measures_of_checkpoint').on(table.checkpointId),
     check('shared_is_part_of_doubt', sql`0 <= ${table.shared} and ${table.shared} <= ${table.doubt}`),
+    check('tail_is_known', sql`${table.degrees} in (3, 2, 1.5, 1)`),
   ],
 );
 

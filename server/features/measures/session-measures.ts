@@ -1,5 +1,5 @@
 import type { SessionMeasures } from '@wax-fist/contract/measures';
-import { readOfHolder, type MeasuredRate } from '@wax-fist/core/measure';
+import { readOfHolder, type Degrees, type MeasuredRate } from '@wax-fist/core/measure';
 import { holdingTechnique, type Band, type View } from '@wax-fist/core/technique';
 import { groups } from 'd3-array';
 import { and, asc, eq, inArray, not, or, sql, type SQL } from 'drizzle-orm';
@@ -27,6 +27,7 @@ export interface MeasuredRow extends JudgedStrike {
   value: number;
   doubt: number;
   shared: number;
+  degrees: Degrees;
 }
 /** Everything that is known to be measured of some strikes. @param which may ask of film, session, strike and measure */
 export const measuredRows = (db: Database, which: SQL | undefined): Promise<MeasuredRow[]> =>
@@ -39,6 +40,7 @@ export const measuredRows = (db: Database, which: SQL | undefined): Promise<Meas
       value: strikeMeasure.value,
       doubt: strikeMeasure.doubt,
       shared: strikeMeasure.shared,
+      degrees: strikeMeasure.degrees,
     })
     .from(strikeMeasure)
     .innerJoin(strike, eq(strike.id, strikeMeasure.strikeId))
@@ -65,7 +67,10 @@ export async function ratesByMeasures(db: Database, rows: readonly MeasuredRow[]
     .filter((list): list is typeof list & { band: Band } => list.band !== undefined);
   const rates = await heavily(
     'measuredRates',
-    lists.map(({ band, strikes }) => ({ band, strikes: strikes.map(({ value, doubt, shared }) => ({ value, doubt, shared })) })),
+    lists.map(({ band, strikes }) => ({
+      band,
+      strikes: strikes.map(({ value, doubt, shared, degrees }) => ({ value, doubt, shared, degrees })),
+    })),
   );
   return lists.flatMap(({ of: { sessionId, technique, checkpointId, view } }, place) => {
     const rate = rates[place];

@@ -1,4 +1,4 @@
-import { inCentimetres, lengthOf, type BodyLength } from '@wax-fist/core/measure';
+import { farOff, inCentimetres, lengthOf, type BodyLength, type Degrees } from '@wax-fist/core/measure';
 import { lengthInWords, smallLengthInWords } from '@wax-fist/core/setup';
 import { isMeasureId, measures } from '@wax-fist/core/technique';
 import { manner, shortDecimal } from '@wax-fist/core/words';
@@ -37,8 +37,11 @@ export function doubtInWords(measure: string, doubt: number, stature: number | n
   return cm ? doubtOfLength(cm.doubt) : valueInWords(measure, doubt);
 }
 
-/** What the doubt beside a value says. */
-export const whatDoubtSays = 'Two of three lie within the ±, one in twenty farther off than 2.7 times as much.';
+/** What every doubt beside a value says, and what one of such a tail does. */
+export const twoOfThree = 'Two of three lie within the ±';
+/** @param degrees of the spread round it */
+export const whatDoubtSays = (degrees: Degrees): string =>
+  `${twoOfThree}, one in twenty farther off than ${shortDecimal(farOff(degrees), 1)} times as much.`;
 
 /**
  * A value with its doubt: as a length where it is one and the stature is known, else in what the measure is told in.

@@ -77,7 +77,7 @@ describe('habits in words', () => {
       ...{ clean: 5, watch: 0, fault: 7, amiss: null, counts: false },
     });
     const values = kicks.map(({ strikeId }, place) => ({
-      ...{ strikeId, checkpointId: 'gd.other-hand', value: [0.1, 0.9, 0.4][place]!, doubt: 0.1, shared: 0 },
+      ...{ strikeId, checkpointId: 'gd.other-hand', value: [0.1, 0.9, 0.4][place]!, doubt: 0.1, shared: 0, degrees: 3 as const },
     }));
     const rates = [rate('rear-round', 0.4), rate('lead-round', 0.1), rate('jab', 0.9)];
     const told = fallingHands({ rates, values, strikes: kicks }, shippedCatalogue);

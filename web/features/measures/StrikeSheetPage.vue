@@ -13,7 +13,7 @@ import { useAnswer } from '../../app/use-answer.ts';
 import FamilySign from '../checklists/FamilySign.vue';
 import { useCatalogue } from '../checklists/catalogue-store.ts';
 import { measuredRateInWords } from './rate-words.ts';
-import { doubtInWords, whatDoubtSays } from '../checklists/measured-words.ts';
+import { doubtInWords, twoOfThree, whatDoubtSays } from '../checklists/measured-words.ts';
 import {
   furthestOut,
   measuredStrikes,
@@ -99,7 +99,7 @@ const strikesOf = (id: string): number => ofTechnique(id).length;
             </p>
             <h1>{{ words.sheetOfStrikes }}</h1>
             <p class="quiet">
-              {{ words.measuredNotJudgedEveryMark }} {{ whatDoubtSays }}
+              {{ words.measuredNotJudgedEveryMark }} {{ twoOfThree }}.
               <RouterLink :to="{ name: 'measures' }">{{ words.howFarMeasuresAgreeWith }}</RouterLink>
             </p>
           </div>
@@ -147,7 +147,7 @@ const strikesOf = (id: string): number => ofTechnique(id).length;
                     }}</RouterLink></template
                   >
                   <template v-else>{{ words.allOfStrikeReadClean(row.marks.length) }}</template>
-                  <span class="each">{{ words.eachEach(row.each) }}</span>
+                  <span class="each" :title="whatDoubtSays(row.marks[0]!.degrees)">{{ words.eachEach(row.each) }}</span>
                 </span>
               </li>
             </ul>

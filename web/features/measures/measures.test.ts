@@ -63,7 +63,7 @@ describe('a sheet of strikes', () => {
     ...{ strikeId, technique, at, filmId: 'film', view: 'lead-side' as const, contactFrame: 30 },
   });
   const value = (strikeId: string, checkpointId: string, number: number) => ({
-    ...{ strikeId, checkpointId, value: number, doubt: 0.1, shared: 0.05 },
+    ...{ strikeId, checkpointId, value: number, doubt: 0.1, shared: 0.05, degrees: 3 as const },
   });
   const measures: SessionMeasures = {
     strikes: [strike('a'), strike('b'), strike('c', 'cross'), strike('d', 'lead-hook'), strike('e')],

@@ -15,13 +15,14 @@ import {
   type Judging,
   type View,
 } from '@wax-fist/core/technique';
-import { isReadOfHolder } from '@wax-fist/core/measure';
+import { isReadOfHolder, type Degrees } from '@wax-fist/core/measure';
 import { median } from 'd3-array';
 
 /** A strike on a row of the sheet. */
 export interface SheetMark extends SheetStrike {
   value: number;
   doubt: number;
+  degrees: Degrees;
   amiss: boolean;
 }
 /** One thing that was measured of the strikes of a technique from one side. */
@@ -94,8 +95,8 @@ export function sheetRows(
     const { checkpointId, band } = asked;
     const marks = values.flatMap((one) => {
       const strike = one.checkpointId === checkpointId ? ofTechnique.get(one.strikeId) : undefined;
-      const { value, doubt } = one;
-      return strike?.view === view ? [{ ...strike, value, doubt, amiss: verdictIn(band, value) !== 'clean' }] : [];
+      const { value, doubt, degrees } = one;
+      return strike?.view === view ? [{ ...strike, value, doubt, degrees, amiss: verdictIn(band, value) !== 'clean' }] : [];
     });
     if (marks.length === 0) return [];
     const name = asked.name + (views.length > 1 ? ` (${viewNames[view].toLowerCase()})` : '');

@@ -70,7 +70,7 @@ watch(
           :measure="checkpoint.measure"
           :values="line.measured.value === undefined ? [] : [line.measured]"
         />
-        <span :title="line.measured.value === undefined ? undefined : whatDoubtSays">{{ told }}</span>
+        <span :title="line.measured.value === undefined ? undefined : whatDoubtSays(line.measured.degrees)">{{ told }}</span>
         <button v-if="decided" type="button" class="see" @click="$emit('see')">
           {{ words.seeItAt(decided) }} <kbd>{{ keys.drawn('see-row') }}</kbd>
         </button>

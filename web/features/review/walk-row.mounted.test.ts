@@ -1,4 +1,4 @@
-import { proposalFor } from '@wax-fist/core/measure';
+import { proposalFor, usualTail } from '@wax-fist/core/measure';
 import { shippedCatalogue, wholeChecklist } from '@wax-fist/core/technique';
 import { expect } from 'chai';
 import { mounted, onFreshPage } from '../../test/mounted.ts';
@@ -24,7 +24,11 @@ const shown = (line: WalkLine, change: object = {}, stature: number | null = nul
   });
 const snap = (value: number, doubt = 0.01): WalkLine => {
   const line = row('sm.snap');
-  return { ...line, measured: { value, doubt, shared: 0 }, proposal: proposalFor(line.band!, { value, doubt }) };
+  return {
+    ...line,
+    measured: { value, doubt, shared: 0, degrees: usualTail },
+    proposal: proposalFor(line.band!, { value, doubt }),
+  };
 };
 
 describe('a row of the walk', () => {
@@ -39,14 +43,17 @@ describe('a row of the walk', () => {
 
   it('tells a length in centimetres where the stature of the trainee is known', () => {
     const line = row('gd.return-line');
-    const measured = { value: 0.56, doubt: 0.16, shared: 0.1 };
+    const measured = { value: 0.56, doubt: 0.16, shared: 0.1, degrees: usualTail };
     const told = { ...line, measured, proposal: proposalFor(line.band!, measured) };
     expect(shown(told, {}, 170).text()).to.include('14 ± 4 cm, proposed: fault');
     expect(shown(told).text()).to.include('0.56 ± 0.16 forearms');
   });
 
   it('tells what else is measured of the same thing, with a word of what that would be', () => {
-    const beside = (value: number) => ({ measure: 'home-miss' as const, value: { value, doubt: 0.05, shared: 0 } });
+    const beside = (value: number) => ({
+      measure: 'home-miss' as const,
+      value: { value, doubt: 0.05, shared: 0, degrees: usualTail },
+    });
     expect(shown(row('gd.return-line', { beside: beside(1) }), {}, 170).text()).to.include('Home miss: 22 ± 2 cm, fault');
     expect(shown(row('gd.return-line', { beside: beside(0.36) })).text()).to.match(/Home miss: 0\.36 ± 0\.05 heads(?!,)/);
     expect(shown(row('gd.return-line')).text()).to.not.include('Home miss');
@@ -68,7 +75,7 @@ describe('a row of the walk', () => {
 
   it('goes to the frame that decides it, where that is told', async () => {
     const line = row('gd.return-line');
-    const measured = { value: 0.56, doubt: 0.16, shared: 0.1 };
+    const measured = { value: 0.56, doubt: 0.16, shared: 0.1, degrees: usualTail };
     const told = { ...line, measured, proposal: proposalFor(line.band!, measured) };
     expect(shown(told).find('.see').exists()).to.equal(false);
     const wrapper = shown(told, { decided: '+133 ms' });

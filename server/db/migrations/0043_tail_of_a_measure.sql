@@ -1,0 +1,2 @@
+ALTER TABLE "strike_measure" ADD COLUMN "degrees" double precision DEFAULT 3 NOT NULL;--> statement-breakpoint
+ALTER TABLE "strike_measure" ADD CONSTRAINT "tail_is_known" CHECK ("strike_measure"."degrees" in (3, 2, 1.5, 1));
