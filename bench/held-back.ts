@@ -11,7 +11,6 @@ import {
   type Trial,
 } from '@wax-fist/core/measure';
 import { pastClean, verdictIn, type Band } from '@wax-fist/core/technique';
-import type { Ratio } from '@wax-fist/core/units';
 import { group as groupBy, mean } from 'd3-array';
 import { grouped, type Shape, type Told } from './told.ts';
 
