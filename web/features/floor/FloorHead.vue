@@ -4,17 +4,17 @@ import type { PlanPart } from '@wax-fist/core/plan';
 import { useFullscreen } from '@vueuse/core';
 import { computed } from 'vue';
 import TextWith from '../../app/TextWith.vue';
-import type { useSpeech } from './spoken.ts';
 import type { FloorTimer } from './use-floor-timer.ts';
 import { floorWords as words } from './words.ts';
 
 /** Which round of what is on, the way back, and what the clock may do besides: film, speak, fill the screen. */
-const { timer, part, speech, mayFilm } = defineProps<{
+const { timer, part, maySpeak, mayFilm } = defineProps<{
   timer: FloorTimer;
   part: PlanPart | undefined;
-  speech: ReturnType<typeof useSpeech>;
+  maySpeak: boolean;
   mayFilm: boolean;
 }>();
+const speaks = defineModel<boolean>('speaks', { required: true });
 const filming = defineModel<boolean>('filming', { required: true });
 const { toggle: fullScreen, isSupported: mayFill } = useFullscreen();
 const stretch = timer.stretch;
@@ -55,13 +55,13 @@ const planId = computed(() => timer.state.value.plan.id);
       @click="filming = !filming"
     />
     <VBtn
-      v-if="speech.can"
-      :icon="speech.on.value ? mdiVolumeHigh : mdiVolumeOff"
+      v-if="maySpeak"
+      :icon="speaks ? mdiVolumeHigh : mdiVolumeOff"
       variant="text"
-      :aria-pressed="speech.on.value"
+      :aria-pressed="speaks"
       :aria-label="words.callsAreSpoken"
       :title="words.callsAreSpoken"
-      @click="speech.on.value = !speech.on.value"
+      @click="speaks = !speaks"
     />
     <VBtn
       v-if="mayFill"

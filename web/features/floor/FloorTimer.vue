@@ -28,6 +28,7 @@ const router = useRouter();
 const logs = useFloorLogs();
 const account = useAccount();
 const speech = useSpeech();
+const speaks = speech.on;
 const { toggle: fullScreen } = useFullscreen();
 
 const sounds: Record<FloorEvent['kind'], (words: string) => void> = {
@@ -112,7 +113,14 @@ useEventListener(window, 'keydown', (event) => {
 
 <template>
   <main class="floor" :data-phase="stretch?.kind ?? 'over'" :class="{ standing: !running }">
-    <FloorHead v-model:filming="filming" :timer="timer" :part="part" :speech="speech" :may-film="mayFilm" />
+    <FloorHead
+      v-model:filming="filming"
+      :timer="timer"
+      :part="part"
+      v-model:speaks="speaks"
+      :may-speak="speech.can"
+      :may-film="mayFilm"
+    />
 
     <p class="phase" aria-live="polite">
       {{ phase }}<template v-if="lead">, {{ lead.toLowerCase() }}</template>
