@@ -115,9 +115,9 @@ useEventListener(window, 'keydown', (event) => {
   <main class="floor" :data-phase="stretch?.kind ?? 'over'" :class="{ standing: !running }">
     <FloorHead
       v-model:filming="filming"
+      v-model:speaks="speaks"
       :timer="timer"
       :part="part"
-      v-model:speaks="speaks"
       :may-speak="speech.can"
       :may-film="mayFilm"
     />
