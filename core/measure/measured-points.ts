@@ -2,13 +2,13 @@ import { deviation, mean, variance } from 'd3-array';
 import { partOf } from '../body/index.ts';
 import { viewNames, viewsInWords, type CheckpointId, type View } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
-import { correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
+import { bestTrialOf, correctedBy, seenFrom, trialOf, type Errors } from './calibration.ts';
 import { shakes, type MeasurableStrike } from './measurable-strike.ts';
 import { whyNotByGuesses, type Measured } from './measured.ts';
 import { pointMeasureOf, whyNeverRead, type PointMeasure } from './of-points.ts';
 import { seenAs } from './point-doubt.ts';
 import { bestReadOf, whatIsRead } from './read-from.ts';
-import { rearOf, type Sight } from './sight.ts';
+import { nearSide, rearOf, type Sight } from './sight.ts';
 import { usualTail } from './spread.ts';
 import { wideningOf } from './widening.ts';
 
@@ -21,6 +21,22 @@ export function isNear(sight: Pick<Sight, 'near' | 'lead' | 'striking' | 'idle'>
   const limb = of === 'rear' ? rearOf(sight) : sight[of];
   return limb === sight.near;
 }
+/** Other places from which trials say that the same strike tells it. */
+function toldFrom({ sight }: MeasurableStrike, checkpoint: CheckpointId, measure: PointMeasure): View[] {
+  if (measure.of === 'holder') return [];
+  return measure.views.filter((view) => {
+    const there = { ...sight, view, near: nearSide(view, sight.lead) };
+    return view !== sight.view && isNear(there, measure) && bestTrialOf(checkpoint, seenFrom(there)) !== undefined;
+  });
+}
+/** Why trials tell nothing of it from here, and what to do instead. */
+function whyNotTold(one: MeasurableStrike, checkpoint: CheckpointId, measure: PointMeasure): string {
+  const from = toldFrom(one, checkpoint, measure);
+  return from.length > 0
+    ? `From here it cannot be told well enough: film from the ${viewsInWords(from)}.`
+    : 'No camera tells it well enough yet: judge it by eye.';
+}
+
 /** Why a strike cannot be measured by something, before one tries. @param byHand whether all that it looks at was put there by hand */
 function hindrance(one: MeasurableStrike, measure: PointMeasure, byHand: boolean): string | undefined {
   const { view } = one.sight;
@@ -86,7 +102,7 @@ export function measureByPoints(strike: MeasurableStrike, checkpoint: Checkpoint
   const hindered = hindrance(one, measure, share === 0);
   if (hindered) return none(hindered);
   const trial = share === 0 ? byHand : trialOf(checkpoint, seenFrom(one.sight), one.pass);
-  if (!trial) return none('From here it cannot be told well enough.');
+  if (!trial) return none(whyNotTold(one, checkpoint, measure));
   const raw = rawMeasure(one, measure);
   if (!raw)
     return none(
