@@ -386,9 +386,7 @@ describe('what is measured by points', () => {
     expect(reason('st.width')).to.include('front or rear');
     expect(reason('gd.return-line', { view: 'front' })).to.include('lead side or rear side');
     expect(reason('gd.return-line', { technique: 'cross' }), 'the far hand').to.include('film from the rear side');
-    expect(reason('st.length', { view: 'rear-side' }), 'told from one side alone').to.include(
-      'well enough: film from the lead side',
-    );
+    expect(reason('gd.height', { view: 'quarter' }), 'told along alone').to.include('film from the front or rear');
     expect(reason('pv.rear-turn', { technique: 'cross' }), 'told from nowhere').to.include('by eye');
     expect(reason('gd.other-hand', { technique: 'jab' }), 'the far hand').to.include('film from the rear side');
   });
