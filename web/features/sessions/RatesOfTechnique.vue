@@ -153,7 +153,8 @@ td {
   text-align: right;
 }
 .acts {
-  display: flex;
+  flex-wrap: nowrap;
+  gap: 0;
   align-items: center;
   justify-content: flex-end;
 }
