@@ -18,7 +18,7 @@ export interface StepWork {
   draft: (file: FilmFile) => string;
   /** Tells how far the step is, 0 to 1. */
   progress: (share: number) => void;
-  /** Where the step is done later than all others: lets those go first. @throws GaveWay when one waits */
+  /** Where the step can be gone on with: lets films go first for which somebody waits more. @throws GaveWay when one does */
   giveWay: () => Promise<void>;
   /** Fires when somebody stopped the import, or another worker has taken over. */
   signal: AbortSignal;

@@ -9,15 +9,18 @@ const atNight = '30 3 * * *';
 /** What leads to a review goes before what only adds to one, and both before what makes good numbers better. */
 const priorities = { review: 10, rest: 0, later: -10 } as const;
 export type ImportPart = keyof typeof priorities;
-/** What is made up for in films of long ago goes behind the same part of what somebody waits for today. */
-const behindToday = 5;
+/** What is made up for in films that were there before goes behind the same part of what somebody waits for. */
+const behindOthers = 5;
+/** The higher, the sooner. */
+export const priorityOf = ({ part, madeUpFor = false }: Pick<Job, 'part' | 'madeUpFor'>): number =>
+  priorities[part] - (madeUpFor ? behindOthers : 0);
 
 export interface Job {
   /** The club of the film; empty, or absent in jobs of before, where the installation is one club. */
   clubId?: string;
   filmId: string;
   part: ImportPart;
-  /** Nobody waits for it: it is made up for in a film of long ago. */
+  /** Nobody waits for it: it is made up for in a film that was there before. */
   madeUpFor?: boolean;
 }
 
@@ -25,6 +28,8 @@ export interface Job {
 export interface Queue {
   /** Asks any worker to work on this film. Asking twice before one has begun is asking once. */
   importFilm: (filmId: string, part?: ImportPart, madeUpFor?: boolean) => Promise<void>;
+  /** Of these films, those for which a worker is still to be found. */
+  areAskedFor: (filmIds: readonly string[]) => Promise<ReadonlySet<string>>;
 }
 
 /** The jobs of an installation, of all its clubs. */
@@ -32,8 +37,8 @@ export interface Jobs {
   queueOf: (clubId: string) => Queue;
   /** Takes jobs one at a time until stopped. */
   work: (onImport: (job: Job) => Promise<void>) => Promise<void>;
-  /** Whether a film waits for a worker, of any club, for whose sake what is done later gives way. */
-  isAskedForSooner: () => Promise<boolean>;
+  /** Whether a film waits for a worker, of any club, for whose sake a job gives way. */
+  isAskedForSooner: (than: Pick<Job, 'part' | 'madeUpFor'>) => Promise<boolean>;
   /** Does something every night, on one worker of all. */
   everyNight: (onNight: () => Promise<void>) => Promise<void>;
   stop: () => Promise<void>;
@@ -60,8 +65,15 @@ export async function openJobs(databaseUrl: string, pool: Pool, onError: (error:
     queueOf: (clubId) => ({
       async importFilm(filmId, part = 'review', madeUpFor = false) {
         const job: Job = { clubId, filmId, part, madeUpFor };
-        const priority = priorities[part] - (madeUpFor ? behindToday : 0);
+        const priority = priorityOf(job);
         await boss.send(importQueue, job, { priority, singletonKey: `${filmId} ${priority}` });
+      },
+      async areAskedFor(filmIds) {
+        const { rows } = await pool.query<{ film_id: string }>(
+          `select data ->> 'filmId' film_id from pgboss.job where name = $1 and state < 'active' and data ->> 'filmId' = any($2)`,
+          [importQueue, filmIds],
+        );
+        return new Set(rows.map((row) => row.film_id));
       },
     }),
     async work(onImport) {
@@ -72,10 +84,10 @@ export async function openJobs(databaseUrl: string, pool: Pool, onError: (error:
         if (job) await onImport(job.data);
       });
     },
-    async isAskedForSooner() {
+    async isAskedForSooner(than) {
       const { rows } = await pool.query<{ waits: boolean }>(
         `select exists (select from pgboss.job where name = $1 and state < 'active' and priority > $2 and start_after <= now()) waits`,
-        [importQueue, priorities.later],
+        [importQueue, priorityOf(than)],
       );
       return rows[0]!.waits;
     },

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
-import { and, eq, inArray, lt, sql } from 'drizzle-orm';
+import { and, eq, lt, notInArray, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
-import { film, filmStep } from '../db/schema/index.ts';
+import { filmStep } from '../db/schema/index.ts';
 import type { Queue } from './queue.ts';
 import { firstPart, giveUp, mostAttempts } from './work-on-film.ts';
 
@@ -9,8 +9,6 @@ import { firstPart, giveUp, mostAttempts } from './work-on-film.ts';
 const deadAfter = sql`interval '15 seconds'`;
 /** A step that waits for longer may have lost its job; asking again does no harm. */
 const forgottenAfter = sql`interval '30 seconds'`;
-/** A film that has been there for so long has no coach beside it who waits. */
-const longAgo = sql`interval '1 day'`;
 
 /**
  * Gives steps of dead workers back, and asks again for films whose job was lost, as after a crash between two statements.
@@ -31,20 +29,21 @@ export async function rescue(db: Database, queue: Queue): Promise<number> {
         `It broke off ${mostAttempts} times, each time with its worker. The original is safe; try again.`,
       );
   }
+  const working = db.select({ id: filmStep.filmId }).from(filmStep).where(eq(filmStep.state, 'working'));
   const forgotten = await db
     .update(filmStep)
     .set({ touchedAt: sql`now()` })
-    .where(and(inArray(filmStep.state, ['waiting']), lt(filmStep.touchedAt, sql`now() - ${forgottenAfter}`)))
+    .where(
+      and(
+        ...[eq(filmStep.state, 'waiting'), lt(filmStep.touchedAt, sql`now() - ${forgottenAfter}`)],
+        notInArray(filmStep.filmId, working),
+      ),
+    )
     .returning({ filmId: filmStep.filmId, step: filmStep.step });
   const films = group([...broken, ...forgotten], ({ filmId }) => filmId);
-  const old = await db
-    .select({ id: film.id })
-    .from(film)
-    .where(and(inArray(film.id, [...films.keys()]), lt(film.addedAt, sql`now() - ${longAgo}`)));
-  const madeUpFor = new Set(old.map(({ id }) => id));
+  // Whoever waits behind others is not forgotten: asked for anew it would go before them.
+  for (const filmId of await queue.areAskedFor([...films.keys()])) films.delete(filmId);
   // Each behind what it waits behind anyway: otherwise every rescue would put all of them in front again.
-  for (const [filmId, steps] of films) {
-    await queue.importFilm(filmId, firstPart(steps.map(({ step }) => step)), madeUpFor.has(filmId));
-  }
+  for (const [filmId, steps] of films) await queue.importFilm(filmId, firstPart(steps.map(({ step }) => step)));
   return films.size;
 }

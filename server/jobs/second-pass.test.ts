@@ -221,15 +221,41 @@ describe('what takes long', function () {
     expect(await stateOf(filmId)).to.deep.equal({ state: 'done', attempts: 1 });
   });
 
+  it('is not the only one: a body is followed on when others had their turn, with what is added to a film', async () => {
+    const { db, storage, settings } = server.services;
+    const { filmId } = await addScene(server);
+    await addSteps(db, filmId);
+    await db.update(filmStep).set({ state: 'done' }).where(eq(filmStep.filmId, filmId));
+    const isPose = and(eq(filmStep.filmId, filmId), eq(filmStep.step, 'pose'));
+    await db.update(filmStep).set({ state: 'waiting' }).where(isPose);
+    let waiting = true;
+    const run = importRules.pose.run;
+    importRules.pose.run = ({ giveWay }) => giveWay();
+    const worker = {
+      ...{ db, storage, home: settings.home, pose: 'full' as const, worker: 'one' },
+      othersWait: () => Promise.resolve(waiting),
+    };
+    try {
+      expect(await workOnFilm(worker, filmId, 'rest')).to.equal('rest');
+      waiting = false;
+      expect(await workOnFilm(worker, filmId, 'rest')).to.equal(undefined);
+    } finally {
+      importRules.pose.run = run;
+    }
+  });
+
   it('knows of films that wait, and not of others that are looked at again', async () => {
     const { queue } = server.services;
     const { filmId } = await addScene(server);
     const { filmId: other } = await addScene(server);
-    expect(await server.jobs.isAskedForSooner()).to.equal(false);
+    expect(await server.jobs.isAskedForSooner({ part: 'later' })).to.equal(false);
     await queue.importFilm(filmId, 'later');
-    expect(await server.jobs.isAskedForSooner()).to.equal(false);
+    expect(await server.jobs.isAskedForSooner({ part: 'later' })).to.equal(false);
     await queue.importFilm(other, 'rest');
-    expect(await server.jobs.isAskedForSooner()).to.equal(true);
+    expect(await server.jobs.isAskedForSooner({ part: 'later' })).to.equal(true);
+    expect(await server.jobs.isAskedForSooner({ part: 'rest' })).to.equal(false);
+    expect(await server.jobs.isAskedForSooner({ part: 'rest', madeUpFor: true })).to.equal(true);
+    expect(await queue.areAskedFor([filmId, other, uuid()])).to.deep.equal(new Set([filmId, other]));
   });
 
   it('is not asked of a film that was forgotten', async () => {

@@ -22,7 +22,7 @@ export async function takeJobs(clubs: WorkedClubs, jobs: Jobs, log: Logger, endi
     if (!services) return;
     log.info({ clubId, filmId, part }, 'work begins');
     try {
-      const more = await workOnFilm({ ...services, othersWait: jobs.isAskedForSooner }, filmId, part);
+      const more = await workOnFilm({ ...services, othersWait: () => jobs.isAskedForSooner({ part, madeUpFor }) }, filmId, part);
       if (more) await jobs.queueOf(clubId).importFilm(filmId, more, madeUpFor);
     } catch (error) {
       if (error instanceof Stopped) return;

@@ -32,7 +32,7 @@ export interface ImportServices {
   worker: string;
   /** Fires when the worker has to stop; what it does goes back to waiting. */
   ending?: AbortSignal;
-  /** Whether another film waits, for which what is done later gives way. */
+  /** Whether another film waits for which this one gives way. */
   othersWait?: () => Promise<boolean>;
   /** Is told of every step that ended. */
   ended?: ReturnType<typeof watchSteps>;
@@ -107,7 +107,7 @@ export async function workOnFilm(services: ImportServices, filmId: string, until
       if (await claim(services, filmId, next)) await doStep(services, filmId, next);
     }
   } catch (error) {
-    if (error instanceof GaveWay) return 'later';
+    if (error instanceof GaveWay) return firstPart(await openSteps(db, filmId));
     throw error;
   } finally {
     await storage.letGo(filmId);

@@ -25,7 +25,7 @@ export const filmToWatch = async (work: StepWork): Promise<FilmToWatch> => ({
 
 /** Follows the body of whoever strikes, piece by piece; pieces that another worker has finished stay. */
 export async function poseStep(work: StepWork): Promise<void> {
-  const { db, film, pose: size, progress, signal } = work;
+  const { db, film, pose: size, progress, signal, giveWay } = work;
   const [filmId, model] = [film.id, size!];
   // What was found otherwise than it would be now is found anew.
   const other = or(ne(filmPoints.model, model), ne(filmPoints.version, poseVersion));
@@ -40,6 +40,7 @@ export async function poseStep(work: StepWork): Promise<void> {
     async onPiece(fromFrame, frames, packed) {
       const row = { filmId, fromFrame, frames, model, version: poseVersion, packed: Buffer.from(packed) };
       await keepPiece(db, filmPoints, row);
+      await giveWay();
     },
     progress,
     signal,
