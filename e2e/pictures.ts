@@ -76,6 +76,23 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
   card: async (page) => page.goto(`/corrections/${await correctionOf('Maren')}/card`),
   report: async (page) => page.goto(`/sessions/${await sessionOf('Maren', 0)}/report`),
   'way-to-test': async (page) => page.goto(`/trainees/${await named('Maren')}/test`),
+  montage: async (page) => {
+    await page.goto(`/sessions/${await sessionOf('Maren', -1)}/montage?technique=cross&checkpoint=pv.rear-turn&which=faults`);
+    await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+  },
+  filming: async (page) => page.goto(`/sessions/${await sessionOf('Sunniva', -1)}/film`),
+  plan: async (page) => {
+    await page.goto(`/trainees/${await named('Pavel')}/plan`);
+    await page.getByText('It keeps every rule.').waitFor();
+  },
+  'floor-timer': async (page) => {
+    await page.goto(`/trainees/${await named('Pavel')}/plan`);
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('link', { name: 'To the floor' }).click();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.getByText('The session is planned.').waitFor({ state: 'hidden' });
+    await page.getByText('Work', { exact: true }).waitFor();
+  },
   phone: async (page) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(`/sessions/${await sessionOf('Idris', -1)}`);
