@@ -10,6 +10,7 @@ import { eventually } from '../server/test/eventually.ts';
 import { benchAlignment, benchHits } from './hearing.ts';
 import { benchArchive } from './archive.ts';
 import { benchChange } from './change.ts';
+import { benchFollowing } from './following.ts';
 import { benchFaults } from './faults.ts';
 import { benchHabits } from './habits.ts';
 import { benchImport } from './import.ts';
@@ -148,6 +149,7 @@ const parts: Record<string, () => void | Promise<void>> = {
   load: async () => print('Many coaches at once', await benchLoad()),
   soak: async () => print('A day in minutes', await benchSoak()),
   import: async () => print('Import', await benchImport()),
+  following: async () => print('Bodies followed', await benchFollowing()),
   measures: benchMeasures,
   'true-points': benchTruePoints,
   hits: async () => {
