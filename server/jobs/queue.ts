@@ -12,7 +12,7 @@ export type ImportPart = keyof typeof priorities;
 /** What is made up for in films that were there before goes behind the same part of what somebody waits for. */
 const behindOthers = 5;
 /** The higher, the sooner. */
-export const priorityOf = ({ part, madeUpFor = false }: Pick<Job, 'part' | 'madeUpFor'>): number =>
+const priorityOf = ({ part, madeUpFor = false }: Pick<Job, 'part' | 'madeUpFor'>): number =>
   priorities[part] - (madeUpFor ? behindOthers : 0);
 
 export interface Job {
