@@ -1,7 +1,7 @@
 import { median, quantile } from 'd3-array';
 import { inArray } from 'drizzle-orm';
 import type { Page } from 'playwright-core';
-import { signedIn } from '../e2e/coach.ts';
+import { press, signedIn } from '../e2e/coach.ts';
 import { libraryFor } from '../simulator/recordings/library.ts';
 import { demoFilmId } from '../e2e/demo-truth.ts';
 import { endClub, runningClub } from '../e2e/running-club.ts';
@@ -27,7 +27,7 @@ import { benchTestDay } from './test-day.ts';
 import { benchTruePoints } from './true-points.ts';
 import { print, type Line } from './table.ts';
 
-type What = 'step' | 'jump' | 'next strike' | 'mark';
+type What = 'step' | 'jump' | 'next strike' | 'mark' | 'pin';
 
 /** Milliseconds from a key to the screen that shows its effect: until the frame after the one in which it was drawn. */
 const timed = (page: Page, what: What, times: number): Promise<number[]> =>
@@ -35,18 +35,19 @@ const timed = (page: Page, what: What, times: number): Promise<number[]> =>
     async ({ what, times }) => {
       const canvas = document.querySelector<HTMLCanvasElement>('.stage canvas')!;
       const scrubber = document.querySelector<HTMLInputElement>('input[aria-label="Place in the film"]')!;
-      const key = (name: string): void =>
-        void document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
+      const key = (name: string, { type = 'keydown', ...how }: KeyboardEventInit & { type?: 'keydown' | 'keyup' } = {}): void =>
+        void document.body.dispatchEvent(new KeyboardEvent(type, { key: name, bubbles: true, cancelable: true, ...how }));
       const painted = (): Promise<number> => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));
-      /** Waits until the place has changed as it should. */
-      const changed = (place: Element, attribute: string, enough: () => boolean): Promise<void> =>
+      /** Waits until the place has changed as it should: an attribute in it, or what is written there. */
+      const changed = (place: Element, attribute: string | undefined, enough: () => boolean): Promise<void> =>
         new Promise((resolve) => {
           const watcher = new MutationObserver(() => {
             if (!enough()) return;
             watcher.disconnect();
             resolve();
           });
-          watcher.observe(place, { attributes: true, subtree: true, attributeFilter: [attribute] });
+          const written = { childList: true, characterData: true };
+          watcher.observe(place, { subtree: true, ...(attribute ? { attributeFilter: [attribute] } : written) });
         });
       const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
       const shown = (): number => Number(canvas.dataset.frame);
@@ -54,7 +55,7 @@ const timed = (page: Page, what: What, times: number): Promise<number[]> =>
       for (let time = 0; time < times; time++) {
         const before = shown();
         let seen: Promise<void>;
-        const begun = performance.now();
+        let begun = performance.now();
         if (what === 'step') {
           const back = Math.floor(time / 25) % 2 === 1;
           seen = changed(canvas, 'data-frame', () => shown() === before + (back ? -1 : 1));
@@ -67,6 +68,16 @@ const timed = (page: Page, what: What, times: number): Promise<number[]> =>
           seen = changed(canvas, 'data-frame', () => shown() === wanted);
           scrubber.value = String(wanted);
           scrubber.dispatchEvent(new Event('input', { bubbles: true }));
+        } else if (what === 'pin') {
+          const walk = document.querySelector('[aria-label="The walk"]')!;
+          const was = walk.textContent;
+          const way = time % 2 ? 'ArrowRight' : 'ArrowLeft';
+          key(way, { shiftKey: true });
+          await pause(50);
+          seen = changed(walk, undefined, () => walk.textContent !== was);
+          begun = performance.now();
+          // A point is put down where the key is let go.
+          key(way, { shiftKey: true, type: 'keyup' });
         } else {
           key('q');
           await pause(20);
@@ -99,6 +110,21 @@ const emptyHanded = (page: Page): Promise<number[]> =>
     return result;
   });
 
+async function openBench(page: Page): Promise<void> {
+  await page.goto(`/review/${await demoFilmId('maren-second-lead-side')}`);
+  await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
+  await page.waitForLoadState('networkidle');
+}
+/** At the first strike, of which all rows are shown, with a point in hand that one of them is measured by. */
+async function openPin(page: Page): Promise<void> {
+  await openBench(page);
+  await press(page, 'ArrowDown x');
+  await page.locator('[data-row="st.lean"]').click();
+  await page.getByLabel('The walk').getByText(/±/).first().waitFor();
+  await press(page, 'l');
+  await page.getByRole('region', { name: 'Points by hand' }).waitFor();
+}
+
 const passes = 5;
 
 async function benchBench(): Promise<void> {
@@ -111,9 +137,7 @@ async function benchBench(): Promise<void> {
     600_000,
   );
   const page = await signedIn();
-  await page.goto(`/review/${await demoFilmId('maren-second-lead-side')}`);
-  await page.locator('.stage canvas:not([data-frame="-1"])').waitFor();
-  await page.waitForLoadState('networkidle');
+  await openBench(page);
   /** Several passes with a pause between; of their quantiles the median counts. */
   const line = async (what: string, times: () => Promise<number[]>, most: number): Promise<Line> => {
     const all: number[][] = [];
@@ -138,6 +162,8 @@ async function benchBench(): Promise<void> {
   await club.whileServerIsAway(async () => {
     lines.push(await line('mark to sign, server stopped', () => timed(page, 'mark', 30), 50));
   });
+  await openPin(page);
+  lines.push(await line('a point moved by hand to what is measured, all rows on show', () => timed(page, 'pin', 30), 50));
   await endClub();
   print('Bench: 960 × 540 at 60 frames a second, p50 / p95 (medians of the passes)', lines);
 }
