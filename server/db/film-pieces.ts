@@ -6,13 +6,6 @@ import { filmPoints, type holderPoints, type secondPassPoints } from './schema/i
 /** Where pieces are kept: of whoever strikes, of whoever holds, or of a second pass. */
 export type PieceTable = typeof filmPoints | typeof holderPoints | typeof secondPassPoints;
 
-/** Keeps a piece, over what was there that begins with the same frame. */
-export const keepPiece = (db: Database, into: PieceTable, row: typeof filmPoints.$inferInsert): Promise<unknown> =>
-  db
-    .insert(into)
-    .values(row)
-    .onConflictDoUpdate({ target: [into.filmId, into.fromFrame], set: row });
-
 /** Which pieces of a film are kept. */
 export const piecesThere = (db: Database, filmId: string, of: PieceTable) =>
   db.select({ from: of.fromFrame, frames: of.frames }).from(of).where(eq(of.filmId, filmId));

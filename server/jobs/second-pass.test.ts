@@ -5,11 +5,12 @@ import { frameNearest, timelineOf } from '@wax-fist/core/film';
 import { expect } from 'chai';
 import { median, sum } from 'd3-array';
 import { and, eq } from 'drizzle-orm';
+import { rejects } from 'node:assert/strict';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuid } from 'uuid';
-import { film, filmPoints, filmStep, secondPassPoints } from '../db/schema/index.ts';
+import { film, filmPoints, filmStep, holderPoints, secondPassPoints } from '../db/schema/index.ts';
 import { filmPath, truthOfFilm } from '../demo/footage.ts';
 import { notYetIn, piecesRound } from '../pose/second-pass.ts';
 import { eventually } from '../test/eventually.ts';
@@ -17,9 +18,10 @@ import { ffmpeg } from '../test/films.ts';
 import { importFilm } from '../test/import-film.ts';
 import { thrown } from '../test/marks.ts';
 import { addScene, startServer, type ServerUnderTest, type Visitor } from '../test/server-under-test.ts';
-import { filmNamed } from './import-step.ts';
+import { filmNamed, GaveWay } from './import-step.ts';
 import { importRules } from './import-steps.ts';
 import { lookAtNewStrikes } from './look-at-new-strikes.ts';
+import { keepPiece } from './steps/keep-piece.ts';
 import { secondPassStep } from './steps/second-pass.ts';
 import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
 
@@ -241,6 +243,17 @@ describe('what takes long', function () {
       expect(await workOnFilm(worker, filmId, 'rest')).to.equal(undefined);
     } finally {
       importRules.pose.run = run;
+    }
+  });
+
+  it('has kept the piece that it was at, whatever is kept in pieces', async () => {
+    const { db } = server.services;
+    const { filmId } = await addScene(server);
+    const giveWay = () => Promise.reject(new GaveWay());
+    const row = { filmId, fromFrame: 0, frames: 3, model: 'lite' as const, version: 1, revision: 0, packed: Buffer.alloc(3) };
+    for (const into of [filmPoints, holderPoints, secondPassPoints]) {
+      await rejects(keepPiece({ db, giveWay }, into, row), GaveWay);
+      expect(await db.$count(into, eq(into.filmId, filmId))).to.equal(1);
     }
   });
 

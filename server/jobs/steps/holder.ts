@@ -1,10 +1,11 @@
 import { joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { padKinds } from '@wax-fist/core/rounds';
 import { and, eq, inArray } from 'drizzle-orm';
-import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts';
+import { forgetOutdated, piecesThere } from '../../db/film-pieces.ts';
 import { filmPoints, holderPoints, trainingSession } from '../../db/schema/index.ts';
 import { besides, watchFilm } from '../../pose/film-points.ts';
 import type { StepWork } from '../import-step.ts';
+import { keepPiece } from './keep-piece.ts';
 import { filmToWatch } from './pose.ts';
 
 const isOnPads = async ({ db, film }: StepWork): Promise<boolean> =>
@@ -32,7 +33,7 @@ export async function holderStep(work: StepWork): Promise<void> {
       if (!beside) return;
       const { model, version, revision } = beside;
       const row = { filmId, fromFrame, frames, model, version, revision, packed: Buffer.from(packed) };
-      await keepPiece(db, holderPoints, row);
+      await keepPiece(work, holderPoints, row);
     },
     progress,
     signal,

@@ -3,11 +3,12 @@ import { hitsOf, noHitEdits } from '@wax-fist/core/sound';
 import type { Ms } from '@wax-fist/core/units';
 import { withPacked } from '@wax-fist/core/body';
 import { and, asc, eq, gt, lt, ne, or, sql } from 'drizzle-orm';
-import { filmPieces, keepPiece, piecesThere } from '../../db/film-pieces.ts';
+import { filmPieces, piecesThere } from '../../db/film-pieces.ts';
 import { filmHits, filmPoints, pointedBody } from '../../db/schema/index.ts';
 import { poseVersion, watchFilm, type FilmToWatch } from '../../pose/film-points.ts';
 import { followPointedOut } from '../../pose/follow-again.ts';
 import type { StepWork } from '../import-step.ts';
+import { keepPiece } from './keep-piece.ts';
 
 /** When something lands, as far as is known by now: there it is begun. */
 async function hitsIn({ db, film }: StepWork): Promise<Ms[]> {
@@ -25,7 +26,7 @@ export const filmToWatch = async (work: StepWork): Promise<FilmToWatch> => ({
 
 /** Follows the body of whoever strikes, piece by piece; pieces that another worker has finished stay. */
 export async function poseStep(work: StepWork): Promise<void> {
-  const { db, film, pose: size, progress, signal, giveWay } = work;
+  const { db, film, pose: size, progress, signal } = work;
   const [filmId, model] = [film.id, size!];
   // What was found otherwise than it would be now is found anew.
   const other = or(ne(filmPoints.model, model), ne(filmPoints.version, poseVersion));
@@ -39,8 +40,7 @@ export async function poseStep(work: StepWork): Promise<void> {
     done: await piecesThere(db, filmId, filmPoints),
     async onPiece(fromFrame, frames, packed) {
       const row = { filmId, fromFrame, frames, model, version: poseVersion, packed: Buffer.from(packed) };
-      await keepPiece(db, filmPoints, row);
-      await giveWay();
+      await keepPiece(work, filmPoints, row);
     },
     progress,
     signal,

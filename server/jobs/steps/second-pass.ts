@@ -5,13 +5,14 @@ import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
 import { isOneStrike, shippedCatalogue, thrownAs } from '@wax-fist/core/technique';
 import { and, asc, eq } from 'drizzle-orm';
-import { forgetOutdated, keepPiece, piecesThere } from '../../db/film-pieces.ts';
+import { forgetOutdated, piecesThere } from '../../db/film-pieces.ts';
 import { momentColumns } from '../../db/moment-columns.ts';
 import { filmHits, filmPoints, secondPassPoints, strike } from '../../db/schema/index.ts';
 import { catalogueAt } from '../../features/checklists/versions.ts';
 import { framesIn } from '../../pose/film-points.ts';
 import { lookAgain, notYetIn, piecesRound } from '../../pose/second-pass.ts';
 import type { StepWork } from '../import-step.ts';
+import { keepPiece } from './keep-piece.ts';
 import { filmToWatch } from './pose.ts';
 import { sessionOfFilm } from './session-of-film.ts';
 
@@ -43,7 +44,7 @@ async function strikesToLookAt({ db, film }: StepWork): Promise<Pick<StrikeMomen
  * that its trials go by. It takes four times as long as the film, so every other film goes first.
  */
 export async function secondPassStep(work: StepWork): Promise<void> {
-  const { db, film, pose, progress, signal, giveWay } = work;
+  const { db, film, pose, progress, signal } = work;
   const filmId = film.id;
   if (pose !== 'full') return;
   await forgetOutdated(db, filmId, secondPassPoints, ['version', 'revision']);
@@ -63,8 +64,7 @@ export async function secondPassStep(work: StepWork): Promise<void> {
     async onPiece(fromFrame, frames, packed) {
       const { version, revision } = first.findLast((piece) => fromFrame >= piece.fromFrame)!;
       const row = { filmId, fromFrame, frames, model: 'heavy', version, revision, packed: Buffer.from(packed) };
-      await keepPiece(db, secondPassPoints, row);
-      await giveWay();
+      await keepPiece(work, secondPassPoints, row);
     },
     progress,
     signal,
