@@ -1,3 +1,4 @@
+import type { PointsDocument } from '@wax-fist/core/formats';
 import { expect } from 'chai';
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -15,11 +16,11 @@ describe('bin/wax pose and measure', function () {
 
   it('follow a body, and measure a strike of it: a number with its doubt, or the reason why there is none', async () => {
     await ffmpeg('-ss', '1', '-i', filmPath('pavel-1-front'), '-t', '1', '-an', join(folder, 'hook.mp4'));
-    const pose = await wax('pose', 'hook.mp4', '--model', 'lite', '--json');
-    const { frames, names } = JSON.parse(pose.out) as { frames: { t: number; points: number[][] | null }[]; names: string[] };
-    expect(frames[0]!.t).to.equal(0);
-    for (const { points } of frames) expect(points).to.have.length(names.length);
-    const asLines = ['measure', 'hook.mp4', '--technique', 'lead-hook', '--view', 'front', '--model', 'lite'];
+    await wax('pose', 'hook.mp4', '--model', 'lite', '--out', 'hook.json');
+    const { model, points: names, frames } = JSON.parse(await readFile(join(folder, 'hook.json'), 'utf8')) as PointsDocument;
+    expect([model, frames[0]!.time]).to.deep.equal(['lite', 0]);
+    for (const { points } of frames) expect(points).to.have.length(4 * names.length);
+    const asLines = ['measure', 'hook.mp4', '--technique', 'lead-hook', '--view', 'front', '--points', 'hook.json'];
     const words = [...asLines, '--json'];
     const { out } = await wax(...words, '--at', '0.2,0.5,0.9');
     const measured = JSON.parse(out) as {
@@ -53,11 +54,8 @@ describe('bin/wax pose and measure', function () {
   it('look at a strike once more where that is asked for, and at nothing else', async () => {
     await ffmpeg('-ss', '1.3', '-i', filmPath('lio-1-lead-side'), '-t', '1', '-an', join(folder, 'again.mp4'));
     const { out } = await wax('pose', 'again.mp4', '--model', 'lite', '--again', 'again.json', '--at', '0.4', '--json');
-    const { frames } = JSON.parse(out) as { frames: unknown[] };
-    const again = JSON.parse(await readFile(join(folder, 'again.json'), 'utf8')) as {
-      model: string;
-      frames: { points: unknown }[];
-    };
+    const { frames } = JSON.parse(out) as PointsDocument;
+    const again = JSON.parse(await readFile(join(folder, 'again.json'), 'utf8')) as PointsDocument;
     expect(again.model).to.equal('heavy');
     expect(again.frames).to.have.length(frames.length);
     expect(again.frames.filter(({ points }) => points).length).to.be.above(10);
@@ -93,6 +91,10 @@ describe('bin/wax pose and measure', function () {
     expect((await wax(...hook, 'lead-hook', '--at', '70')).said).to.match(/The film is [\d.]+ seconds long/);
     expect((await wax('measure', 'none.mp4', '--technique', 'jab', '--at', '1')).said).to.include('There is no file');
     await ffmpeg('-f', 'lavfi', '-i', 'color=gray:s=320x240:r=10:d=0.5', '-pix_fmt', 'yuv420p', join(folder, 'empty.mp4'));
+    expect((await wax(...hook, 'jab', '--at', '0.5', '--points', 'none.json')).said).to.include('There is no file “none.json”');
+    expect((await wax(...hook, 'jab', '--at', '0.5', '--points', 'hook.mp4')).said).to.include('holds no points');
+    const others = await wax('measure', 'empty.mp4', '--technique', 'jab', '--at', '0.2', '--points', 'hook.json');
+    expect([others.code, others.said]).to.satisfy(([code, said]: [number, string]) => code === 1 && said.includes('frames'));
     const nobody = await wax('measure', 'empty.mp4', '--technique', 'jab', '--at', '0.2', '--model', 'lite');
     expect([nobody.code, nobody.said]).to.satisfy(([code, said]: [number, string]) => code === 1 && said.includes('Nobody'));
   });

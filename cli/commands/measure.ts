@@ -29,10 +29,11 @@ import {
 } from '@wax-fist/core/technique';
 import type { Centimetres, Ms } from '@wax-fist/core/units';
 import { Command, InvalidArgumentError, Option } from 'commander';
-import { besides, piecesOf, pointsOfFilm, type FilmToWatch } from '../../server/pose/film-points.ts';
+import { besides, piecesOf, pointsOfFilm, type FilmPiece, type FilmToWatch } from '../../server/pose/film-points.ts';
 import { secondPassOfFilm } from '../../server/pose/second-pass.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
+import { readPoints } from '../points-file.ts';
 import { printJson, rounded, timesIn } from '../seconds.ts';
 
 interface Wish {
@@ -42,6 +43,8 @@ interface Wish {
   stance: Stance;
   stature?: Centimetres;
   model: PoseSize;
+  points?: string;
+  holder?: string;
   again?: boolean;
   json?: boolean;
 }
@@ -70,6 +73,14 @@ function momentsAt({ timeline }: FilmToWatch, technique: Technique, at: readonly
   if (frames.length === 1) return guessedMoments(timeline, technique, frames[0]!, 'set');
   const [launchFrame, contactFrame, homeFrame] = frames as [number, number, number];
   return { launchFrame, contactFrame, homeFrame, launchOrigin: 'set', contactOrigin: 'set', homeOrigin: 'set' };
+}
+
+/** Pieces of a film that are too far from a strike to be looked at. */
+function elsewhereThan({ timeline, hits }: FilmToWatch, { launchFrame, homeFrame }: StrikeMoments): FilmPiece[] {
+  const [from, to] = [timeOf(timeline, launchFrame) - around, timeOf(timeline, homeFrame) + around];
+  return piecesOf(timeline, hits).filter(
+    (piece) => timeOf(timeline, piece.from) > to || timeOf(timeline, piece.from + piece.frames - 1) < from,
+  );
 }
 
 /** What is told of one checkpoint; a number or a reason, never both. */
@@ -140,28 +151,27 @@ export const measureCommand = (): Command =>
     .addOption(new Option('--view <view>', 'from where it was filmed').choices(views).default('lead-side'))
     .addOption(new Option('--stance <stance>', 'of whoever strikes').choices(stances).default('orthodox'))
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
+    .option('--points <file>', 'points that bin/wax pose has written, or that were taken along: nothing is followed anew')
+    .option('--holder <file>', 'the same of the one who holds, as bin/wax pose --holder writes them')
     .option('--again', 'look at the strike once more with the largest model: it takes half a minute, and tells some rows better')
     .option('--stature <cm>', 'of whoever strikes: lengths are told in centimetres, too', statureOf)
     .option(
       '--json',
       'print [{"checkpoint", "measure", "unit", "beside", "value", "doubt", "cm", "cmDoubt", "reason", "proposed"}]',
     )
-    .action(async (path: string, { technique: name, at, view, stance, stature, model, again, json }: Wish) => {
+    .action(async (path: string, { technique: name, at, view, stance, stature, model, points, holder, again, json }: Wish) => {
       const technique = techniqueNamed(name);
       const film = await filmToWatch(path, model);
       const { timeline } = film;
       const strike = momentsAt(film, technique, at);
-      const [from, to] = [timeOf(timeline, strike.launchFrame) - around, timeOf(timeline, strike.homeFrame) + around];
-      const elsewhere = piecesOf(timeline, film.hits).filter(
-        (piece) => timeOf(timeline, piece.from) > to || timeOf(timeline, piece.from + piece.frames - 1) < from,
-      );
       const rows = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view });
-      const watching = { done: elsewhere, progress: progressOnScreen() };
-      const track = joinedTrack(await pointsOfFilm(film, watching));
+      const watching = { done: elsewhereThan(film, strike), progress: progressOnScreen() };
+      const track = points ? await readPoints(points, film) : joinedTrack(await pointsOfFilm(film, watching));
       const isHeld = rows.some(({ checkpoint }) => isReadOfHolder(checkpoint.id));
-      const holder = isHeld ? joinedTrack(await pointsOfFilm(film, { ...watching, butNot: besides(track) })) : undefined;
+      const followHolder = async () => joinedTrack(await pointsOfFilm(film, { ...watching, butNot: besides(track) }));
+      const held = holder ? await readPoints(holder, film) : isHeld ? await followHolder() : undefined;
       const secondPass = again ? await secondPassOfFilm(film, track, [strike], progressOnScreen()) : undefined;
-      const followed = followedFilm({ timeline, track, holder, secondPass, picture: film, view, stance });
+      const followed = followedFilm({ timeline, track, holder: held, secondPass, picture: film, view, stance });
       const one = followed && measurable(followed, strike, technique);
       if (!one) throw new Error('Nobody was found in the picture there.');
       const told = rows.flatMap(askedBy).flatMap((asked) => {

@@ -13,6 +13,7 @@ import {
   pointsDocument,
   readAnnotations,
   subRip,
+  trackOfPoints,
   webVtt,
   type AnnotatedVerdict,
   type Cell,
@@ -212,7 +213,7 @@ describe('points of the body', () => {
   it('stand in every frame at their places, and nobody stands as nothing', () => {
     const track = emptyTrack(0, 3);
     for (let point = 0; point < pointNames.length; point++)
-      track.values.set([point, 2 * point, -point, 0.5], numbersOfFrame + point * numbersOfPoint);
+      track.values.set([point, 2 * point, 1 - point, 0.5], numbersOfFrame + point * numbersOfPoint);
     const timeline = timelineOf([0, 33.34, 71]);
     const told = pointsDocument(track, timeline, { film: 'round.mp4', width: 640, height: 360 });
     const read = JSON.parse(JSON.stringify(told)) as typeof told;
@@ -223,6 +224,27 @@ describe('points of the body', () => {
       [71, undefined],
     ]);
     const at = read.points.indexOf('leftWrist');
-    expect(read.frames[1]!.points!.slice(4 * at, 4 * at + 4)).to.deep.equal([at, 2 * at, -at, 0.5]);
+    expect(read.frames[1]!.points!.slice(4 * at, 4 * at + 4)).to.deep.equal([at, 2 * at, 1 - at, 0.5]);
+    expect(trackOfPoints(read)).to.deep.equal(track);
+  });
+
+  it('are read only where they are whole, in their order, and of this version', () => {
+    const told = pointsDocument(emptyTrack(0, 2), timelineOf([0, 33]), { film: 'round.mp4', width: 640, height: 360 });
+    expect(trackOfPoints(told)?.frames).to.equal(2);
+    const others: unknown[] = [
+      ...[undefined, null, 7, 'points', [], {}],
+      ...[
+        { ...told, version: 2 },
+        { ...told, format: 'points' },
+        { ...told, points: [...told.points].reverse() },
+      ],
+      ...[
+        { ...told, frames: undefined },
+        { ...told, frames: [null] },
+        { ...told, frames: [{ time: 0, points: [1, 2, 3] }] },
+      ],
+      { ...told, frames: [{ time: 0, points: told.points.flatMap(() => ['1', '2', '3', '4']) }] },
+    ];
+    for (const other of others) expect(trackOfPoints(other), JSON.stringify(other)).to.equal(undefined);
   });
 });

@@ -1,4 +1,4 @@
-import { pointIn, pointNames, type Track } from '../body/index.ts';
+import { emptyTrack, numbersOfFrame, pointIn, pointNames, type Track } from '../body/index.ts';
 import { timeOf, type FrameTimeline } from '../film/index.ts';
 import type { Px } from '../units.ts';
 
@@ -7,6 +7,8 @@ export interface PointsDocument {
   format: 'wax-fist-points';
   version: 1;
   film: string;
+  /** Which model has found them, where one has. */
+  model?: string;
   /** Pixels of the picture in which they lie. */
   width: Px;
   height: Px;
@@ -23,9 +25,9 @@ const rounded = (value: number, parts: number): number => Math.round(value * par
 export const pointsDocument = (
   track: Track,
   timeline: FrameTimeline,
-  { film, width, height }: Pick<PointsDocument, 'film' | 'width' | 'height'>,
+  about: Pick<PointsDocument, 'film' | 'model' | 'width' | 'height'>,
 ): PointsDocument => ({
-  ...{ format: 'wax-fist-points', version: 1, film, width, height, points: pointNames },
+  ...{ format: 'wax-fist-points', version: 1, ...about, points: pointNames },
   frames: Array.from(timeline, (_, frame) => {
     const found = pointNames.map((__, point) => pointIn(track, frame, point));
     const points = found.flatMap((point) =>
@@ -35,3 +37,26 @@ export const pointsDocument = (
     return { time: rounded(timeOf(timeline, frame), tenths), points: all ? points : null };
   }),
 });
+
+const isPoints = (said: unknown): said is PointsDocument => {
+  const { format, version, points, frames } = (said ?? {}) as Partial<Record<keyof PointsDocument, unknown>>;
+  return (
+    format === 'wax-fist-points' &&
+    version === 1 &&
+    JSON.stringify(points) === JSON.stringify(pointNames) &&
+    Array.isArray(frames) &&
+    frames.every(isFrame)
+  );
+};
+function isFrame(said: unknown): said is PointsDocument['frames'][number] {
+  const { points } = (said ?? {}) as { points?: unknown };
+  return points === null || (Array.isArray(points) && points.length === numbersOfFrame && points.every(Number.isFinite));
+}
+
+/** The track that such a document tells of, from the first frame on; undefined where it is none, or one that a later version wrote. */
+export function trackOfPoints(said: unknown): Track | undefined {
+  if (!isPoints(said)) return undefined;
+  const track = emptyTrack(0, said.frames.length);
+  for (const [frame, { points }] of said.frames.entries()) if (points) track.values.set(points, frame * numbersOfFrame);
+  return track;
+}
