@@ -1,5 +1,5 @@
 import { packTrack, unpackTrack, type Track } from '@wax-fist/core/body';
-import { pointsDocument, trackOfPoints } from '@wax-fist/core/formats';
+import { pointsDocument, trackOfPoints, type PointsDocument } from '@wax-fist/core/formats';
 import { readFile, writeFile } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
@@ -7,47 +7,59 @@ import { poseVersion, type FilmToWatch } from '../server/pose/film-points.ts';
 import type { PoseSize } from '../server/pose/pose-size.ts';
 import { BadFile } from './media-file.ts';
 
-/** A film with its points as JSON, see `docs/points.md`. */
-export const pointsOf = (track: Track, film: FilmToWatch, model: PoseSize) =>
-  pointsDocument(track, film.timeline, { film: basename(film.path), model, width: film.width, height: film.height });
+type FilmOfPoints = Pick<FilmToWatch, 'path' | 'timeline' | 'width' | 'height'>;
 
-/** As they are packed: an eighth of the size. */
-interface PackedPoints {
-  format: 'wax-fist-points';
+/** The points of a film as JSON, see `docs/points.md`. */
+export const documentOf = (track: Track, { path, timeline, width, height }: FilmOfPoints, model: PoseSize): PointsDocument =>
+  pointsDocument(track, timeline, { film: basename(path), model, width, height });
+
+/** As they are packed, in an eighth of the room. */
+type PackedPoints = Pick<PointsDocument, 'format' | 'width' | 'height'> & {
   version: number;
   model: PoseSize;
   frames: number;
+  /** See `packTrack`, in base64. */
   packed: string;
-}
+};
 
 /** Writes points of a film to a file: packed where its name ends in .gz, as JSON otherwise. */
-export function writePoints(path: string, track: Track, film: FilmToWatch, model: PoseSize): Promise<void> {
-  if (!path.endsWith('.gz')) return writeFile(path, JSON.stringify(pointsOf(track, film, model)));
+export function writePoints(path: string, track: Track, film: FilmOfPoints, model: PoseSize): Promise<void> {
+  if (!path.endsWith('.gz')) return writeFile(path, JSON.stringify(documentOf(track, film, model)));
   const packed = Buffer.from(packTrack(track)).toString('base64');
-  const file: PackedPoints = { format: 'wax-fist-points', version: poseVersion, model, frames: track.frames, packed };
+  const { width, height } = film;
+  const { frames } = track;
+  const file: PackedPoints = { format: 'wax-fist-points', version: poseVersion, model, width, height, frames, packed };
   return writeFile(path, gzipSync(JSON.stringify(file), { level: 9 }));
 }
 
-function trackIn(bytes: Buffer): Track | undefined {
+/** What a file says; undefined where that is nothing of points. */
+function readDocument(bytes: Buffer): unknown {
   try {
-    if (bytes[0] !== firstOfGzip) return trackOfPoints(JSON.parse(bytes.toString()));
-    const { format, version, packed } = JSON.parse(gunzipSync(bytes).toString()) as Partial<PackedPoints>;
-    const isReadable = format === 'wax-fist-points' && version === poseVersion && packed !== undefined;
-    return isReadable ? unpackTrack(0, Buffer.from(packed, 'base64')) : undefined;
+    return JSON.parse((bytes[0] === firstOfGzip ? gunzipSync(bytes) : bytes).toString());
   } catch {
     return undefined;
   }
 }
 const firstOfGzip = 0x1f;
 
-/** Points of a film as `writePoints` has written them. @throws BadFile for what are none, or another film’s */
-export async function readPoints(path: string, { timeline }: Pick<FilmToWatch, 'timeline'>): Promise<Track> {
+function trackIn(bytes: Buffer, { width, height }: FilmOfPoints): Track | undefined {
+  const said = readDocument(bytes) as Partial<PackedPoints> | undefined;
+  if (typeof said?.packed !== 'string') return trackOfPoints(said, width);
+  const isReadable = said.version === poseVersion && said.width === width && said.height === height;
+  return isReadable ? unpackTrack(0, Buffer.from(said.packed, 'base64')) : undefined;
+}
+
+/**
+ * Points of a film as `writePoints` has written them, or as they were taken along: those lie in the picture of its review copy, which
+ * may be smaller. @throws BadFile for what are none, or another film’s
+ */
+export async function readPoints(path: string, film: FilmOfPoints): Promise<Track> {
   const bytes = await readFile(path).catch(() => {
     throw new BadFile(`There is no file “${path}”.`);
   });
-  const track = trackIn(bytes);
-  if (!track) throw new BadFile(`“${path}” holds no points that bin/wax pose of this version has written.`);
-  if (track.frames !== timeline.length)
-    throw new BadFile(`“${path}” holds the points of ${track.frames} frames, and this film has ${timeline.length}.`);
+  const track = trackIn(bytes, film);
+  if (!track) throw new BadFile(`“${path}” holds no points of this film that bin/wax pose of this version has written.`);
+  if (track.frames !== film.timeline.length)
+    throw new BadFile(`“${path}” holds the points of ${track.frames} frames, and this film has ${film.timeline.length}.`);
   return track;
 }

@@ -5,7 +5,7 @@ import { besides, pointsOfFilm } from '../../server/pose/film-points.ts';
 import { poseSizes, type PoseSize } from '../../server/pose/pose-size.ts';
 import { secondPassOfFilm, strikesAt } from '../../server/pose/second-pass.ts';
 import { filmToWatch, progressOnScreen } from '../film-to-watch.ts';
-import { pointsOf, writePoints } from '../points-file.ts';
+import { documentOf, writePoints } from '../points-file.ts';
 import { printJson, timesIn } from '../seconds.ts';
 
 interface Wish {
@@ -30,6 +30,10 @@ export const poseCommand = (): Command =>
     )
     .option('--at <seconds>', 'when these strikes land, with commas between: see bin/wax strikes', timesIn)
     .addOption(new Option('--model <size>', 'how thoroughly is looked').choices(poseSizes).default('full'))
+    .addHelpText(
+      'after',
+      '\nFour numbers a point: x and y in pixels, depth in pixels from the hips (less is nearer), and how far it is seen, 0 to 1.',
+    )
     .action(async (path: string, { json, out, holder, again, at, model: size }: Wish) => {
       if ((again === undefined) !== (at === undefined)) throw new Error('--again goes with --at, which says when strikes land.');
       const film = await filmToWatch(path, size);
@@ -43,7 +47,7 @@ export const poseCommand = (): Command =>
         await writePoints(again, await secondPassOfFilm(film, track, strikes, progressOnScreen()), film, 'heavy');
       }
       if (out) return writePoints(out, track, film, size);
-      if (json) return printJson(pointsOf(track, film, size));
+      if (json) return printJson(documentOf(track, film, size));
       const found = Array.from(film.timeline, (_, frame) => hasBody(track, frame)).filter(Boolean).length;
       process.stdout.write(`${found} of ${film.timeline.length} frames with a body\n`);
     });

@@ -3,7 +3,7 @@ import { parse as parseCsv } from 'csv-parse/sync';
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { WebVTTParser } from 'webvtt-parser';
-import { emptyTrack, numbersOfFrame, numbersOfPoint, pointNames } from '../body/index.ts';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointIn, pointNames } from '../body/index.ts';
 import { timelineOf } from '../film/index.ts';
 import { verdicts } from '../review/index.ts';
 import {
@@ -225,12 +225,14 @@ describe('points of the body', () => {
     ]);
     const at = read.points.indexOf('leftWrist');
     expect(read.frames[1]!.points!.slice(4 * at, 4 * at + 4)).to.deep.equal([at, 2 * at, 1 - at, 0.5]);
-    expect(trackOfPoints(read)).to.deep.equal(track);
+    expect(trackOfPoints(read, 640)).to.deep.equal(track);
+    const larger = trackOfPoints(read, 1280)!;
+    expect(pointIn(larger, 1, 7)).to.deep.equal({ x: 14, y: 28, depth: -12, seen: 0.5 });
   });
 
   it('are read only where they are whole, in their order, and of this version', () => {
     const told = pointsDocument(emptyTrack(0, 2), timelineOf([0, 33]), { film: 'round.mp4', width: 640, height: 360 });
-    expect(trackOfPoints(told)?.frames).to.equal(2);
+    expect(trackOfPoints(told, 640)?.frames).to.equal(2);
     const others: unknown[] = [
       ...[undefined, null, 7, 'points', [], {}],
       ...[
@@ -245,6 +247,6 @@ describe('points of the body', () => {
       ],
       { ...told, frames: [{ time: 0, points: told.points.flatMap(() => ['1', '2', '3', '4']) }] },
     ];
-    for (const other of others) expect(trackOfPoints(other), JSON.stringify(other)).to.equal(undefined);
+    for (const other of others) expect(trackOfPoints(other, 640), JSON.stringify(other)).to.equal(undefined);
   });
 });

@@ -1,4 +1,4 @@
-import { emptyTrack, numbersOfFrame, pointIn, pointNames, type Track } from '../body/index.ts';
+import { emptyTrack, numbersOfFrame, numbersOfPoint, pointIn, pointNames, type Track } from '../body/index.ts';
 import { timeOf, type FrameTimeline } from '../film/index.ts';
 import type { Px } from '../units.ts';
 
@@ -39,10 +39,11 @@ export const pointsDocument = (
 });
 
 const isPoints = (said: unknown): said is PointsDocument => {
-  const { format, version, points, frames } = (said ?? {}) as Partial<Record<keyof PointsDocument, unknown>>;
+  const { format, version, width, points, frames } = (said ?? {}) as Partial<Record<keyof PointsDocument, unknown>>;
   return (
     format === 'wax-fist-points' &&
     version === 1 &&
+    Number(width) > 0 &&
     JSON.stringify(points) === JSON.stringify(pointNames) &&
     Array.isArray(frames) &&
     frames.every(isFrame)
@@ -53,10 +54,17 @@ function isFrame(said: unknown): said is PointsDocument['frames'][number] {
   return points === null || (Array.isArray(points) && points.length === numbersOfFrame && points.every(Number.isFinite));
 }
 
-/** The track that such a document tells of, from the first frame on; undefined where it is none, or one that a later version wrote. */
-export function trackOfPoints(said: unknown): Track | undefined {
+/**
+ * The track that such a document tells of, from the first frame on, in pixels of a picture that is so wide; undefined where it is none,
+ * or one that a later version wrote.
+ */
+export function trackOfPoints(said: unknown, width: Px): Track | undefined {
   if (!isPoints(said)) return undefined;
   const track = emptyTrack(0, said.frames.length);
-  for (const [frame, { points }] of said.frames.entries()) if (points) track.values.set(points, frame * numbersOfFrame);
+  const scale = width / said.width;
+  for (const [frame, { points }] of said.frames.entries()) {
+    const inPixels = points?.map((number, place) => (place % numbersOfPoint < 3 ? scale * number : number));
+    if (inPixels) track.values.set(inPixels, frame * numbersOfFrame);
+  }
   return track;
 }
