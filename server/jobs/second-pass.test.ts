@@ -126,16 +126,17 @@ describe('a second pass', function () {
     expect(track.frames).to.equal(imported.frames);
     const wrist = scene.stance === 'orthodox' ? 'leftWrist' : 'rightWrist';
     const joint = jointNames.indexOf(wrist) * 2;
+    const truly = (frame: number) => pixels[frame + first]!.slice(joint, joint + 2) as [number, number];
+    const offFrom = ([trueX, trueY]: [number, number], x: number, y: number): number => Math.hypot(x - trueX, y - trueY);
     const off = Array.from({ length: homeFrame - launchFrame + 1 }, (_, place) => {
-      const frame = launchFrame + place;
-      const { x, y } = pointIn(track, frame, pointAt[wrist])!;
-      const [trueX, trueY] = pixels[frame + first]!.slice(joint, joint + 2) as [number, number];
-      return Math.hypot(x - trueX, y - trueY);
+      const { x, y } = pointIn(track, launchFrame + place, pointAt[wrist])!;
+      return offFrom(truly(launchFrame + place), x, y);
     });
     expect(median(off)).to.be.below(10);
-    // A fist at its quickest may be lost for a frame, wherever a window begins: no more than that, and not altogether.
+    // A fist at its quickest may be lost for a frame, wherever a window begins: no more than that, and then it is still on its way. Each
+    // look begins where the one before ended, so that a thousandth of a pixel decides which frame that is, and how far off it lies.
     expect(off.filter((one) => one > 40)).to.have.length.at.most(1);
-    expect(Math.max(...off)).to.be.below(80);
+    expect(Math.max(...off)).to.be.below(offFrom(truly(launchFrame), ...truly(contactFrame)));
     const known = await pieces();
     expect(sum(known, ({ frames }) => frames)).to.be.at.most(imported.frames!);
     expect(new Set(known.map(({ model }) => model))).to.deep.equal(new Set(['heavy']));
