@@ -1,13 +1,5 @@
 import { emptyTrack, joinedTrack, pointNames, unpackTrack, type Pin, type Track } from '@wax-fist/core/body';
-import {
-  measurable,
-  measureByPoints,
-  pinnedFilm,
-  secondPassTells,
-  seenFrom,
-  sidesOf,
-  type FollowedFilm,
-} from '@wax-fist/core/measure';
+import { measurable, measureByPoints, pinnedFilm, secondPassTellsOf, type FollowedFilm } from '@wax-fist/core/measure';
 import { shippedCatalogue, techniqueIn, wholeChecklist } from '@wax-fist/core/technique';
 import type { Ms, Ratio } from '@wax-fist/core/units';
 import { quantile } from 'd3-array';
@@ -54,9 +46,7 @@ export async function benchFollowing(): Promise<Line[]> {
     // As the step of the import: those of which a second pass tells more from where this is filmed.
     const strikes = truth.strikes
       .filter(({ launch, home }) => launch > from + 500 && home < from + length - 700)
-      .filter(({ technique }) =>
-        secondPassTells(seenFrom(sidesOf(scene.view, scene.stance, techniqueIn(shippedCatalogue, technique)))),
-      )
+      .filter(({ technique }) => secondPassTellsOf(scene, techniqueIn(shippedCatalogue, technique)))
       .map(({ launch, contact, home }) =>
         trueMoments(film.timeline, { launch: launch - from, contact: contact - from, home: home - from }),
       );

@@ -161,7 +161,8 @@ export const measureCommand = (): Command =>
     )
     .action(async (path: string, { technique: name, at, view, stance, stature, model, points, holder, again, json }: Wish) => {
       const technique = techniqueNamed(name);
-      const film = await filmToWatch(path, model);
+      // What lands says where to begin to follow somebody: where they were followed, nobody need listen.
+      const film = await filmToWatch(path, model, points ? [] : undefined);
       const { timeline } = film;
       const strike = momentsAt(film, technique, at);
       const rows = checklistFor(shippedCatalogue, technique.id, { school: usualSchool, view });

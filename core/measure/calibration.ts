@@ -1,9 +1,10 @@
-import type { CheckpointId } from '../technique/index.ts';
+import type { CheckpointId, Technique } from '../technique/index.ts';
 import type { Ratio } from '../units.ts';
+import type { FollowedFilm } from './followed-film.ts';
 import type { MeasuredValue } from './measured.ts';
 import { secondTrials } from './second-trials.ts';
 import type { Pass, PlaceSeen, Seen, Steadiness } from './seen.ts';
-import type { Sight } from './sight.ts';
+import { sidesOf, type Sight } from './sight.ts';
 import type { Degrees } from './spread.ts';
 import { trials } from './trials.ts';
 
@@ -22,6 +23,11 @@ export const bestTrialOf = (checkpoint: CheckpointId, seen: Seen): ReadTrial | u
 
 /** Whether a second pass tells more than the first of anything that is seen from there. */
 export const secondPassTells = (seen: Seen): boolean => Object.values(secondTrials).some((bySeen) => seen in bySeen);
+/** The same of a technique as a film shows it. */
+export const secondPassTellsOf = (
+  { view, stance }: Pick<FollowedFilm, 'view' | 'stance'>,
+  technique: Pick<Technique, 'side' | 'kind'>,
+): boolean => secondPassTells(seenFrom(sidesOf(view, stance, technique)));
 
 /** How a measure came out in trials whose truth was known: by how much it is off on the average, and how far it then spreads. */
 export interface Errors {

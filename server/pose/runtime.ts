@@ -36,8 +36,8 @@ function asInBrowser(folder: string): void {
 
 /**
  * Multiplying and adding in one step is in WebAssembly since V8 11.4, and behind a switch in the one of Node 20: with it the models
- * take a fifth less time. A look at one picture is the same to a thousandth of a pixel; as each look begins where the one before ended,
- * that grows to a pixel within ten frames, now one way and now the other, as it does between two machines.
+ * take a fifth less time. A look at one picture is the same to thousandths of a pixel; as each look begins where the one before ended,
+ * that grows to a pixel within ten frames, now one way and now the other: against the truth, points are off by as much as before.
  */
 function multiplyAndAddAtOnce(): void {
   if (process.versions.v8.startsWith('11.3.')) setFlagsFromString('--experimental-wasm-relaxed-simd');

@@ -1,6 +1,6 @@
 import { joinPacked, unpackTrack } from '@wax-fist/core/body';
 import { frameAt, unpackTimeline } from '@wax-fist/core/film';
-import { secondPassTells, seenFrom, sidesOf } from '@wax-fist/core/measure';
+import { secondPassTellsOf } from '@wax-fist/core/measure';
 import { noHitEdits } from '@wax-fist/core/sound';
 import { believedStrikes, guessedMoments, type StrikeMoments } from '@wax-fist/core/strikes';
 import { isOneStrike, shippedCatalogue, thrownAs } from '@wax-fist/core/technique';
@@ -22,7 +22,7 @@ async function strikesToLookAt({ db, film }: StepWork): Promise<Pick<StrikeMomen
   const catalogue = (await catalogueAt(db, checklistVersion)) ?? shippedCatalogue;
   const technique = (id: string) => {
     const known = catalogue.techniques.get(id);
-    return known && secondPassTells(seenFrom(sidesOf(film.view, stance, known))) ? known : undefined;
+    return known && secondPassTellsOf({ view: film.view, stance }, known) ? known : undefined;
   };
   const marked = await db
     .select({ technique: strike.technique, part: strike.part, ...momentColumns })
