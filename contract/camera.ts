@@ -1,3 +1,4 @@
+import './told-briefly.ts';
 import { cameraFindingKinds } from '@wax-fist/core/setup';
 import { stances, views } from '@wax-fist/core/technique';
 import { array, boolean, number, object, string, type InferType } from 'yup';

@@ -1,3 +1,4 @@
+import './told-briefly.ts';
 import type { InferType, Schema } from 'yup';
 
 /** Who somebody is in the club. */

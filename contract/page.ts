@@ -1,3 +1,4 @@
+import './told-briefly.ts';
 import { array, object, string, type ISchema } from 'yup';
 
 /** Rows of a long list, a part at a time. */

@@ -1,3 +1,4 @@
+import './told-briefly.ts';
 import { highestRung, lowestRung } from '@wax-fist/core/correction';
 import { date, lazy, number, object, string, type AnyObject, type ISchema, type ObjectSchema } from 'yup';
 
