@@ -13,13 +13,13 @@ export interface HeavyOptions {
 
 /**
  * One thread beside the one that talks to the database: a worker that computes for minutes must still say every second that it is
- * alive. It ends when nothing has been asked of it for a while.
+ * alive. It ends when nothing has been asked of it for a while: beginning takes it a second, in which whoever asked waits.
  */
 const threads = new Piscina({
   filename: new URL('heavy-thread.js', import.meta.url).href,
   minThreads: 0,
   maxThreads: 1,
-  idleTimeout: 10_000,
+  idleTimeout: 300_000,
 });
 
 /** Does a piece of heavy work in its thread. @throws Stopped, and whatever the work throws */

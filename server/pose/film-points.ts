@@ -22,7 +22,8 @@ const threads = new Piscina({
   filename: new URL('pose-thread.js', import.meta.url).href,
   minThreads: 0,
   maxThreads: availableParallelism(),
-  idleTimeout: 10_000,
+  // A model that was read is good for the next film as well.
+  idleTimeout: 60_000,
 });
 
 /** A film in which a body is to be followed. */
