@@ -34,8 +34,16 @@ export const trueMoments = (
 });
 
 const trackIn = (file: string): Track => unpackTrack(0, Buffer.from((read(file) as { packed: string }).packed, 'base64'));
-/** A film as the pose model saw it, and what is true of it; undefined when nobody was found. */
+/** Films that were read already: each is asked for by one trial after the other. */
+const readBefore = new Map<string, { scene: FollowedFilm; truth: Truth } | undefined>();
+/** A film as the pose model saw it, and what is true of it; undefined when nobody was found. It is everybody's: not to be changed. */
 export function followed(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
+  if (!readBefore.has(film)) readBefore.set(film, readAnew(film));
+  return readBefore.get(film);
+}
+
+/** The same, read from its files each time. */
+export function readAnew(film: string): { scene: FollowedFilm; truth: Truth } | undefined {
   const truth = read(`${film}.truth.json.gz`) as Truth;
   // What was looked at again in a part of a film only lies with the trials, so that the demo club is not half one way and half the other.
   const besides = (name: string): Track | undefined => {

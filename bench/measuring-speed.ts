@@ -1,7 +1,7 @@
 import { measurable, measureByPoints, pointMeasureOf } from '@wax-fist/core/measure';
 import { checklistFor, shippedCatalogue, techniqueIn, usualSchool } from '@wax-fist/core/technique';
 import { median } from 'd3-array';
-import { films, followed, trueMoments } from './followed-films.ts';
+import { films, readAnew, trueMoments } from './followed-films.ts';
 
 /** A whole round: two minutes, tired towards the end. */
 const round = 'sunniva-bag-lead-side';
@@ -10,7 +10,7 @@ const counted = 5;
 /** Prints how long all rows of all strikes of a round take to be measured; the first time, when nothing is compiled yet, is not counted. */
 export function benchMeasuring(): void {
   const film = films.find((one) => one.endsWith(round))!;
-  const { scene, truth } = followed(film)!;
+  const { scene, truth } = readAnew(film)!;
   const { timeline, view } = scene;
   const strikes = truth.strikes.map(({ technique, ...times }) => ({
     technique: techniqueIn(shippedCatalogue, technique),
@@ -22,7 +22,7 @@ export function benchMeasuring(): void {
   let numbers = 0;
   const took = Array.from({ length: counted + 1 }, () => {
     // A film that was measured before knows its steadier tracks.
-    const { scene } = followed(film)!;
+    const { scene } = readAnew(film)!;
     const begun = performance.now();
     numbers = 0;
     for (const { technique, rows, moments } of strikes) {
