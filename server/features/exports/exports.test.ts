@@ -8,7 +8,7 @@ import { parse as parseCsv } from 'csv-parse/sync';
 import { eq } from 'drizzle-orm';
 import ICAL from 'ical.js';
 import { v7 as uuid } from 'uuid';
-import { WebVTTParser } from 'webvtt-parser';
+import webvtt from 'webvtt-parser';
 import { emptyTrack, numbersOfFrame, numbersOfPoint, packedFrame, packTrack, pointCount } from '@wax-fist/core/body';
 import { packTimeline, timelineOf } from '@wax-fist/core/film';
 import { film, filmPoints, round, trainee } from '../../db/schema/index.ts';
@@ -74,12 +74,12 @@ describe('what is taken along', () => {
   });
 
   it('strikes stand beside their film with what was said of them, and rounds are its chapters', async () => {
-    const strikes = new WebVTTParser().parse((await ofFilm('strikes.vtt')).text);
+    const strikes = new webvtt.WebVTTParser().parse((await ofFilm('strikes.vtt')).text);
     expect(strikes.errors).to.deep.equal([]);
     expect(strikes.cues.map(({ startTime, endTime, text }) => [startTime, endTime, text])).to.deep.equal([
       [1, 1.5, 'Jab\nReturn line: fault, over the hip; late'],
     ]);
-    const rounds = new WebVTTParser().parse((await ofFilm('rounds.vtt')).text);
+    const rounds = new webvtt.WebVTTParser().parse((await ofFilm('rounds.vtt')).text);
     expect(rounds.cues.map(({ startTime, endTime, text }) => [startTime, endTime, text])).to.deep.equal([
       [0, 9, 'Round &lt;1&gt;'],
     ]);
