@@ -12,6 +12,7 @@ import { databaseNamed } from '../server/test/database-named.ts';
 import { eventually } from '../server/test/eventually.ts';
 import { freePort } from '../server/test/free-port.ts';
 import { addScene, password, Visitor } from '../server/test/server-under-test.ts';
+import { program, type Program } from '../server/test/program.ts';
 
 /** What can be killed in the middle of something. */
 export const victims = ['server', 'worker', 'database'] as const;
@@ -39,11 +40,11 @@ export interface MortalClub {
 const comesBackAfter = 300;
 
 /** Starts a process again and again. */
-function immortal(file: string, environment: NodeJS.ProcessEnv): { kill: () => void; stop: () => void } {
+function immortal(name: Program, environment: NodeJS.ProcessEnv): { kill: () => void; stop: () => void } {
   let child: ChildProcess;
   let over = false;
   const start = (): void => {
-    child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, '..', file)], {
+    child = spawn(process.execPath, [program(name)], {
       env: environment,
       stdio: 'ignore',
     });
@@ -96,7 +97,7 @@ async function startMortalClub(given: string): Promise<MortalClub> {
     WAX_POSE: 'lite',
     WAX_LIMITS: 'off',
   };
-  const parts = { server: immortal('server/main.ts', environment), worker: immortal('server/jobs/worker.ts', environment) };
+  const parts = { server: immortal('server', environment), worker: immortal('worker', environment) };
   const base = `http://127.0.0.1:${port}`;
   const coach = new Visitor(base);
   const answers = (path: string): Promise<number> =>

@@ -12,6 +12,7 @@ import { eventually } from '../server/test/eventually.ts';
 import { freePort } from '../server/test/free-port.ts';
 import { databaseNamed } from '../server/test/database-named.ts';
 import { copyClub, loadClub, type LoadedClub } from './demo-club.ts';
+import { program, type Program } from '../server/test/program.ts';
 
 export { password } from './demo-club.ts';
 
@@ -98,10 +99,8 @@ async function start(): Promise<RunningClub> {
     WAX_DATABASE_URL: databaseUrl,
     WAX_LOG: 'silent',
   };
-  const root = join(import.meta.dirname, '..');
-  const launch = (script: string): ChildProcess =>
-    spawn(process.execPath, ['--import', 'tsx', script], {
-      cwd: root,
+  const launch = (name: Program): ChildProcess =>
+    spawn(process.execPath, [program(name)], {
       env: environment,
       stdio: ['ignore', 'inherit', 'inherit'],
     });
@@ -111,7 +110,7 @@ async function start(): Promise<RunningClub> {
     child.kill(signal);
     await exit;
   };
-  const worker = launch('server/jobs/worker.ts');
+  const worker = launch('worker');
   ends.push(() => ended(worker, 'SIGTERM'));
   let server: ChildProcess | undefined;
   ends.push(async () => server && ended(server, 'SIGTERM'));
@@ -121,7 +120,7 @@ async function start(): Promise<RunningClub> {
       () => false,
     );
   const startServer = async (): Promise<void> => {
-    const started = (server = launch('server/main.ts'));
+    const started = (server = launch('server'));
     const isUp = async (): Promise<boolean> => {
       if (started.exitCode !== null) throw new Error('The server did not start.');
       return answers();
@@ -131,7 +130,7 @@ async function start(): Promise<RunningClub> {
   await startServer();
 
   const browser: Browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: [
       '--no-sandbox',
       '--disable-gpu',

@@ -29,6 +29,7 @@ import { VisitorAt } from '../test/visitor-at.ts';
 import { settingsOfClub } from './club-settings.ts';
 import { openHouse } from './house.ts';
 import { addClub, clubAt, inviteHeadCoach, listClubs, removeClub, setClosed, type RegisteredClub } from './register.ts';
+import { program, type Program } from '../test/program.ts';
 
 /** Two servers and two workers, each with a disk of its own as on a machine of its own, one PostgreSQL and one store. */
 describe('an installation of many clubs on several machines', function () {
@@ -47,8 +48,8 @@ describe('an installation of many clubs on several machines', function () {
   const clubs = new Map<string, RegisteredClub>();
   const coaches = new Map<string, Visitor>();
 
-  async function start(file: string, home: string, more: NodeJS.ProcessEnv = {}): Promise<ChildProcess> {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, '..', file)], {
+  async function start(name: Program, home: string, more: NodeJS.ProcessEnv = {}): Promise<ChildProcess> {
+    const child = spawn(process.execPath, [program(name)], {
       env: { ...environment, WAX_HOME: join(folder, home), ...more },
       stdio: 'inherit',
     });
@@ -97,10 +98,10 @@ describe('an installation of many clubs on several machines', function () {
     const ports = [await freePort(), await freePort()];
     bases = ports.map((port) => `http://127.0.0.1:${port}`);
     await Promise.all([
-      start('main.ts', 'machine-a', { WAX_PORT: String(ports[0]) }),
-      start('main.ts', 'machine-b', { WAX_PORT: String(ports[1]) }),
-      start('jobs/worker.ts', 'machine-c'),
-      start('jobs/worker.ts', 'machine-d'),
+      start('server', 'machine-a', { WAX_PORT: String(ports[0]) }),
+      start('server', 'machine-b', { WAX_PORT: String(ports[1]) }),
+      start('worker', 'machine-c'),
+      start('worker', 'machine-d'),
     ]);
     for (const base of bases)
       await eventually(

@@ -17,6 +17,7 @@ import { openJobs } from './queue.ts';
 import { importRules } from './import-steps.ts';
 import { tidyDrafts } from './tidy-drafts.ts';
 import { addMissingSteps, addSteps, workOnFilm } from './work-on-film.ts';
+import { program } from '../test/program.ts';
 
 describe('the steps of an import', () => {
   it('need only steps that come before them, and what is essential needs nothing else', () => {
@@ -53,7 +54,7 @@ describe('workers', function () {
   function startWorker(): ChildProcess {
     const { home, databaseUrl } = server.services.settings;
     const environment = { ...process.env, WAX_HOME: home, WAX_DATABASE_URL: databaseUrl, WAX_LOG: 'silent' };
-    const worker = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'worker.ts')], {
+    const worker = spawn(process.execPath, [program('worker')], {
       env: environment,
       stdio: 'inherit',
     });

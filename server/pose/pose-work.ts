@@ -21,6 +21,9 @@ import type { PoseSize } from './pose-size.ts';
 
 // What runs in a thread of the pose pool. A coach who is at the bench meanwhile goes first.
 setPriority(10);
+// The runtime tells of every tensor of its models, which nobody asked.
+const silent = (): undefined => undefined;
+Object.assign(console, { warn: silent, info: silent, log: silent, error: silent });
 
 /** More pixels than this on the longer side tell no more. */
 const mostSide: Px = 960;
