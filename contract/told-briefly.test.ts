@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { array, boolean, number, object, string, tuple, ValidationError } from 'yup';
+import { array, boolean, number, object, string, tuple, type ValidationError } from 'yup';
 import './told-briefly.ts';
 
 const deep: unknown = JSON.parse(`${'['.repeat(500)}${']'.repeat(500)}`);

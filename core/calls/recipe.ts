@@ -4,7 +4,8 @@ import { parseCombination, type CallError, type Reading } from './parse.ts';
 
 /** What a round is to be: combinations in turn until the bell, or free within bounds. */
 export type Recipe =
-  { kind: 'in turn'; combinations: readonly Combination[] } | { kind: 'free'; fewest: number; most: number; thenMove: boolean };
+  | { kind: 'in turn'; combinations: readonly Combination[] }
+  | { kind: 'free'; fewest: number; most: number; thenMove: boolean };
 /** The plan of a round, read; or everything in it that cannot be. */
 export type ParsedRecipe = { ok: true; recipe: Recipe } | { ok: false; errors: readonly CallError[] };
 

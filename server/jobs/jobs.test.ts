@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { and, eq, sql } from 'drizzle-orm';
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdir, mkdtemp, readdir, rm } from 'node:fs/promises';
+import { copyFile, mkdir, mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -76,26 +76,12 @@ describe('workers', function () {
   });
 
   /** A film whose review copy takes some seconds on a fast machine too: how far it is, is told once a second. */
-  const longFilm = (path: string) =>
-    ffmpeg(
-      '-f',
-      'lavfi',
-      '-i',
-      'testsrc2=s=640x480:r=30:d=20,noise=alls=7:allf=t',
-      '-f',
-      'lavfi',
-      '-i',
-      'sine=f=300:d=20',
-      '-c:v',
-      'libx264',
-      '-preset',
-      'ultrafast',
-      '-pix_fmt',
-      'yuv420p',
-      '-c:a',
-      'aac',
-      path,
-    );
+  const sound = ['-f', 'lavfi', '-i', 'sine=f=300:d=20', '-c:a', 'aac'];
+  const picture = ['-f', 'lavfi', '-i', 'testsrc2=s=640x480:r=30:d=20,noise=alls=7:allf=t'];
+  const coding = ['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p'];
+  let drawn: Promise<string> | undefined;
+  const longFilm = async (path: string): Promise<void> =>
+    copyFile(await (drawn ??= made(folder, 'drawn.mp4', (to) => ffmpeg(...picture, ...sound, ...coding, to))), path);
   async function queued(make: (path: string) => Promise<unknown>): Promise<string> {
     const { db, storage, queue } = server.services;
     const id = uuid();

@@ -1,7 +1,7 @@
 import type { KeptNetwork } from '@wax-fist/core/network';
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { format, resolveConfig } from 'prettier';
+import { format, type FormatConfig } from 'oxfmt';
 
 export interface KeptFile {
   /** Within core. */
@@ -27,7 +27,8 @@ export async function writeKept({ file, name, of, networks }: KeptFile): Promise
     ...rows,
     '} as const;',
   ];
-  const path = join(import.meta.dirname, '..', '..', 'core', file);
-  const style = await resolveConfig(path);
-  writeFileSync(path, await format(lines.join('\n'), { ...style, filepath: path }));
+  const root = join(import.meta.dirname, '..', '..');
+  const { printWidth, singleQuote } = JSON.parse(readFileSync(join(root, '.oxfmtrc.json'), 'utf8')) as FormatConfig;
+  const { code } = await format(file, lines.join('\n'), { printWidth, singleQuote });
+  writeFileSync(join(root, 'core', file), code);
 }

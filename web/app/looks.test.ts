@@ -12,7 +12,7 @@ interface Component {
   style: string;
 }
 
-/** A component with a style of its own, as prettier leaves it: one declaration a line. */
+/** A component with a style of its own, as oxfmt leaves it: one declaration a line. */
 function withStyle(file: string): Component[] {
   const whole = readFileSync(join(web, file), 'utf8');
   const at = whole.indexOf('<style');

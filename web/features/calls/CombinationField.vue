@@ -43,10 +43,7 @@ const put = ({ at, length }: CallError, name: string): void =>
     />
     <ul v-if="errors.length > 0" class="errors" role="alert">
       <li v-for="error in errors" :key="error.at">
-        <code
-          >{{ parts(error).before }}<mark>{{ parts(error).wrong }}</mark
-          >{{ parts(error).after }}</code
-        >
+        <code>{{ parts(error).before }}<mark>{{ parts(error).wrong }}</mark>{{ parts(error).after }}</code>
         {{ error.says }}
         <template v-if="error.nearest.length > 0">
           {{ words.perhaps }}

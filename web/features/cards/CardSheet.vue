@@ -21,10 +21,7 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
     </header>
     <p class="cue">{{ card.cue }}</p>
     <p v-if="card.drill" class="drill">
-      <b>{{ words.drill }}</b> {{ card.drill
-      }}<template v-if="card.often"
-        >, <b>{{ frequencyNames[card.often] }}</b></template
-      >
+      <b>{{ words.drill }}</b> {{ card.drill }}<template v-if="card.often">, <b>{{ frequencyNames[card.often] }}</b></template>
     </p>
     <div v-if="card.stills.length > 0" class="stills">
       <CardStill v-for="still in card.stills" :key="still.role" :still="still" :src="srcOf(still)">
@@ -43,9 +40,8 @@ defineProps<{ card: Card; srcOf: (still: CardStillOfFilm) => string }>();
         ><span>{{ words.orFewerFaults }}</span>
       </div>
       <div>
-        <span class="quiet">{{ words.weLookAgain }}</span><b class="big">{{
-          card.recheckOn ? wholeDay(card.recheckOn) : words.notSet
-        }}</b
+        <span class="quiet">{{ words.weLookAgain }}</span
+        ><b class="big">{{ card.recheckOn ? wholeDay(card.recheckOn) : words.notSet }}</b
         ><span class="quiet">{{ words.madeOn(wholeDay(card.madeOn)) }}</span>
       </div>
     </footer>

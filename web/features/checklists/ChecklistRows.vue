@@ -61,9 +61,7 @@ const readBy = (measure: string): string =>
       <FamilySign :family="checkpoint.family" :size="20" />
       <div>
         <h3>{{ checkpoint.question }}</h3>
-        <p>
-          {{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span>
-        </p>
+        <p>{{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span></p>
         <p class="quiet">
           {{ checkpoint.why }}<template v-if="causesOf(checkpoint.id)">{{ words.lookFirstAt(causesOf(checkpoint.id)) }}</template>
         </p>
@@ -78,9 +76,7 @@ const readBy = (measure: string): string =>
       </div>
       <div class="measure">
         <BandMark v-if="band" :band="band" :measure="checkpoint.measure" />
-        <p class="quiet">
-          {{ readBy(checkpoint.measure) }}<template v-if="bandBy"> · {{ by[bandBy] }}</template>
-        </p>
+        <p class="quiet">{{ readBy(checkpoint.measure) }}<template v-if="bandBy"> · {{ by[bandBy] }}</template></p>
         <p v-if="reported" class="quiet">{{ words.toldOnlyNoFaultIn }}</p>
         <p v-if="fixed" class="quiet">{{ words.aFaultInEverySchool }}</p>
       </div>

@@ -97,9 +97,7 @@ const without = computed(() => {
             <b>{{ words.oneThingLeadsToAnother }}</b>
             {{ chain.join(' → ') }}
           </p>
-          <p v-if="found.risk">
-            <b>{{ words.mind }}</b> {{ found.risk }}
-          </p>
+          <p v-if="found.risk"><b>{{ words.mind }}</b> {{ found.risk }}</p>
           <p v-for="[reason, families] in without" :key="reason" class="quiet">
             {{ words.noFamilies(families.map((family) => familyNames[family].toLowerCase()).join(', '), reason) }}
           </p>

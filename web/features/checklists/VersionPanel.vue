@@ -112,9 +112,7 @@ function checked(text: string): ClubEdits | undefined {
     <VAlert v-if="mistakes.length > 0" type="warning" variant="tonal" density="compact" role="alert">
       {{ words.nothingWasTakenInMistake(mistakes.length) }}
       <ul class="bulleted">
-        <li v-for="({ place, says }, index) in mistakes" :key="index">
-          <code>{{ place }}</code> {{ says }}
-        </li>
+        <li v-for="({ place, says }, index) in mistakes" :key="index"><code>{{ place }}</code> {{ says }}</li>
       </ul>
     </VAlert>
     <ul class="list">
@@ -131,8 +129,7 @@ function checked(text: string): ClubEdits | undefined {
         <ul v-if="told?.version === version" class="told bulleted">
           <li v-if="told.differences.length === 0" class="quiet">{{ words.nothingThatIsSeen }}</li>
           <li v-for="({ technique, checkpoint, says }, index) in told.differences" :key="index">
-            {{ technique }}<template v-if="checkpoint">, {{ checkpoint.toLowerCase() }}</template
-            >: {{ says }}
+            {{ technique }}<template v-if="checkpoint">, {{ checkpoint.toLowerCase() }}</template>: {{ says }}
           </li>
         </ul>
       </li>

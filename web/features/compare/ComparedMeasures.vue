@@ -48,9 +48,7 @@ const lines = computed(() =>
           <VerdictSign :verdict="verdict" :size="14" /> {{ said }}
         </td>
         <td class="number" :class="{ quiet: !clear }">
-          <template v-if="difference"
-            >{{ difference }}<small v-if="!clear">{{ words.noClearDifference }}</small></template
-          >
+          <template v-if="difference">{{ difference }}<small v-if="!clear">{{ words.noClearDifference }}</small></template>
         </td>
       </tr>
     </tbody>

@@ -47,9 +47,7 @@ defineEmits<{ 'first-shown': []; 'second-shown': [] }>();
       </div>
       <figcaption>
         <b>{{ words.first }}</b> {{ sideInWords(first) }}
-        <template v-if="over"
-          ><b class="ml-4">{{ words.secondSeenThroughIt }}</b> {{ sideInWords(second) }}</template
-        >
+        <template v-if="over"><b class="ml-4">{{ words.secondSeenThroughIt }}</b> {{ sideInWords(second) }}</template>
       </figcaption>
     </figure>
     <figure v-if="!over" class="stage-of">

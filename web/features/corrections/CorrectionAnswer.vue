@@ -81,13 +81,13 @@ const close = (): Promise<void> =>
           </span>
         </p>
         <div class="bands">
-          <span class="quiet">{{ shortDay(then.heldOn) }}</span><RateBand
-            :rate="levelAsRate(then)"
-            :target="correction.target"
-          /><span class="number">{{ levelInWords(then) }}</span> <span>{{ words.now }}</span><RateBand
-            :rate="levelAsRate(now)"
-            :target="correction.target"
-          /><span class="number">{{ levelInWords(now) }}</span>
+          <span class="quiet">{{ shortDay(then.heldOn) }}</span
+          ><RateBand :rate="levelAsRate(then)" :target="correction.target" /><span class="number">{{
+            levelInWords(then)
+          }}</span> <span>{{ words.now }}</span><RateBand :rate="levelAsRate(now)" :target="correction.target" /><span
+            class="number"
+            >{{ levelInWords(now) }}</span
+          >
         </div>
         <p class="quiet">
           <TextWith :text="words.seenTodayHowSureFell(worthwhile * 100)">
@@ -114,9 +114,7 @@ const close = (): Promise<void> =>
       </template>
       <template v-else>
         <p class="numbers">
-          <span
-            >{{ words.seenToday }} <b class="number">{{ faultsOfSeen(today) }}</b></span
-          >
+          <span>{{ words.seenToday }} <b class="number">{{ faultsOfSeen(today) }}</b></span>
         </p>
         <p class="quiet">
           {{ opened ? words.openedHereTheNextSession : words.firstTimeAtThisRung }}

@@ -38,8 +38,8 @@ const overdue = computed(
       <span class="quiet">
         <RouterLink v-if="withName" :to="{ name: 'trainee', params: { traineeId: correction.traineeId } }">{{
           correction.traineeName
-        }}</RouterLink><template v-if="withName">, </template
-        >{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
+        }}</RouterLink
+        ><template v-if="withName">, </template>{{ techniqueName(catalogue.newest, correction.technique).toLowerCase() }},
         {{ checkpointName(catalogue.newest, correction.checkpointId).toLowerCase() }}
       </span>
       <span v-if="drillInWords(correction)" class="quiet">{{ words.drillCorrection(drillInWords(correction) ?? '') }}</span>

@@ -88,9 +88,7 @@ const giveDrill = () => {
         <b>{{ eventInWords(event) }}</b>
         <span v-if="event.tally" class="number">{{ faultsOfSeen(faultRate(event.tally)) }}</span>
         <span v-if="event.numbers" class="quiet number">{{ numbersInWords(event.numbers) }}</span>
-        <span
-          >{{ event.note }}<template v-if="event.often">, {{ frequencyNames[event.often] }}</template></span
-        >
+        <span>{{ event.note }}<template v-if="event.often">, {{ frequencyNames[event.often] }}</template></span>
         <span class="quiet">{{ event.by }}</span>
       </li>
     </ol>

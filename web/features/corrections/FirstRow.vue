@@ -47,14 +47,11 @@ const whyNot = computed(() => {
     <div>
       <p>
         <b>{{ name }}</b>{{ ' '
-        }}<span class="quiet">{{ techniqueName(checklists, one.technique as TechniqueId).toLowerCase() }}</span
-        >,
+        }}<span class="quiet">{{ techniqueName(checklists, one.technique as TechniqueId).toLowerCase() }}</span>,
         <span class="number">{{ faultsOfSeen(one.rate) }}</span>
         <span v-if="one.proposed">: “{{ checklists.checkpoints.get(one.checkpointId)!.cues[0] }}”</span>
       </p>
-      <p class="quiet">
-        <span class="number">{{ sumInWords }}</span><template v-if="whyNot">; {{ whyNot }}</template>
-      </p>
+      <p class="quiet"><span class="number">{{ sumInWords }}</span><template v-if="whyNot">; {{ whyNot }}</template></p>
     </div>
     <VBtn
       class="no-print"

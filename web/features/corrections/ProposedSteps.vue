@@ -42,9 +42,7 @@ const keys = useKeys(
 <template>
   <section v-if="steps.length > 0" class="steps no-print" :aria-label="words.proposedSteps">
     <div v-for="(step, place) in steps" :key="step.correction.id" class="step" :class="step.proposed.kind">
-      <p>
-        <b>“{{ step.correction.cue }}”: {{ stepInWords(step.proposed) }}.</b> <span class="quiet">{{ step.why }}.</span>
-      </p>
+      <p><b>“{{ step.correction.cue }}”: {{ stepInWords(step.proposed) }}.</b> <span class="quiet">{{ step.why }}.</span></p>
       <VBtn color="primary" :loading="busy" @click="take(step)"
         >{{ words.takeThisStep }} <kbd v-if="place === 0" class="ml-2">{{ keys.drawn('take-step') }}</kbd></VBtn
       >

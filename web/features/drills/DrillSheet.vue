@@ -45,9 +45,7 @@ const steps = computed(() => [
     <p class="cue">“{{ drill.cue }}”</p>
     <p>{{ drill.how }}</p>
     <p class="dose number">{{ doseInWords(drill.dose) }}</p>
-    <p v-if="drill.recipe" class="calls">
-      <span class="quiet">{{ words.called }}</span> <b>{{ drill.recipe }}</b>
-    </p>
+    <p v-if="drill.recipe" class="calls"><span class="quiet">{{ words.called }}</span> <b>{{ drill.recipe }}</b></p>
     <p v-if="drill.caution" class="caution"><VIcon :icon="mdiAlertOutline" size="20" /> {{ drill.caution }}</p>
     <dl>
       <template v-for="[name, says] in facts" :key="name">

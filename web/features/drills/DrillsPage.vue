@@ -71,9 +71,7 @@ async function remove(drill: OwnDrill): Promise<void> {
   <div class="page">
     <div class="page-head no-print">
       <h1>{{ words.drills }}</h1>
-      <span class="acts"
-        ><VBtn variant="outlined" :prepend-icon="mdiPlus" @click="edit()">{{ words.aDrillOfOurOwn }}</VBtn></span
-      >
+      <span class="acts"><VBtn variant="outlined" :prepend-icon="mdiPlus" @click="edit()">{{ words.aDrillOfOurOwn }}</VBtn></span>
     </div>
     <p v-if="failure" class="text-error" role="alert">{{ failure }}</p>
     <div class="find no-print">

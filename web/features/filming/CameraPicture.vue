@@ -23,9 +23,7 @@ watchEffect(() => {
     <video ref="video" autoplay muted playsinline />
     <VAlert v-if="problem" type="error" class="problem" role="alert">
       {{ problem }}
-      <template #append
-        ><VBtn variant="outlined" size="small" @click="emit('again')">{{ words.tryAgain }}</VBtn></template
-      >
+      <template #append><VBtn variant="outlined" size="small" @click="emit('again')">{{ words.tryAgain }}</VBtn></template>
     </VAlert>
     <span
       class="level"

@@ -47,9 +47,7 @@ const questions = computed(() => {
     <ul>
       <li v-for="one in questions" :key="one.id" :class="one.settles">
         <VIcon :icon="settledSigns[one.settles]" size="18" />
-        <span
-          ><b>{{ one.name }}</b> {{ one.said }}</span
-        >
+        <span><b>{{ one.name }}</b> {{ one.said }}</span>
       </li>
     </ul>
   </section>

@@ -32,7 +32,8 @@ const planId = computed(() => timer.state.value.plan.id);
     />
     <p class="round">
       <template v-if="part && stretch">
-        <b>{{ part.title }}</b><template v-if="part.rounds > 1">
+        <b>{{ part.title }}</b
+        ><template v-if="part.rounds > 1">
           <TextWith :text="words.roundOf">
             <template #round>
               <span class="number">{{ stretch.round }}</span>

@@ -122,9 +122,7 @@ useEventListener(window, 'keydown', (event) => {
       :may-film="mayFilm"
     />
 
-    <p class="phase" aria-live="polite">
-      {{ phase }}<template v-if="lead">, {{ lead.toLowerCase() }}</template>
-    </p>
+    <p class="phase" aria-live="polite">{{ phase }}<template v-if="lead">, {{ lead.toLowerCase() }}</template></p>
     <p class="clock number" role="timer">{{ digits }}</p>
     <p class="call" aria-live="assertive">
       <template v-if="stretch?.kind === 'work'">{{ call ?? part?.cue }}</template>

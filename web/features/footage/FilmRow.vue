@@ -45,14 +45,11 @@ const action = computed(() => (blind ? words.markIt : film.done ? words.lookAgai
   <li class="film" :data-state="film.state">
     <span class="still" :style="picture" />
     <span class="what">
-      <b
-        ><slot>{{ film.fileName }}</slot></b
-      >
+      <b><slot>{{ film.fileName }}</slot></b>
       <span class="quiet">
-        <slot name="view">{{ viewNames[film.view] }}</slot><template v-if="film.duration">
-          · <span class="number">{{ minutes(film.duration) }}</span></template
-        >
-        · <span class="text-no-wrap">{{ fileSize(film.bytes) }}</span>
+        <slot name="view">{{ viewNames[film.view] }}</slot
+        ><template v-if="film.duration"> · <span class="number">{{ minutes(film.duration) }}</span></template> ·
+        <span class="text-no-wrap">{{ fileSize(film.bytes) }}</span>
       </span>
     </span>
     <span v-if="film.state === 'ready'" class="how">

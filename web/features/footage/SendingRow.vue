@@ -49,9 +49,8 @@ const left = computed(() => {
         <template v-else>
           <TextWith :text="words.ofSent(fileSize(sending.sent), fileSize(sending.bytes))">
             <template #part>
-              <template v-if="sending.state === 'paused'">{{ words.paused }}</template><template v-else-if="left"
-                >, {{ left }}</template
-              >
+              <template v-if="sending.state === 'paused'">{{ words.paused }}</template
+              ><template v-else-if="left">, {{ left }}</template>
             </template>
           </TextWith>
         </template>

@@ -82,9 +82,7 @@ const sureOf = ({ from, to }: { from: number; to: number }): string =>
             <div>
               <table class="figures">
                 <caption>
-                  {{
-                    words.areNamesAsSureAs
-                  }}
+                  {{ words.areNamesAsSureAs }}
                 </caption>
                 <thead>
                   <tr>
@@ -105,9 +103,7 @@ const sureOf = ({ from, to }: { from: number; to: number }): string =>
               </table>
               <table v-if="page.missed.length > 0" class="figures">
                 <caption>
-                  {{
-                    words.taggedAndNotFound
-                  }}
+                  {{ words.taggedAndNotFound }}
                 </caption>
                 <tbody>
                   <tr v-for="{ technique, times, look } in page.missed" :key="technique">

@@ -26,9 +26,7 @@ const widest = computed(() => max(rows, ({ cells }) => cells.length) ?? 1);
 <template>
   <table>
     <caption>
-      {{
-        title
-      }}
+      {{ title }}
     </caption>
     <thead>
       <tr>

@@ -50,8 +50,7 @@ const shownProblems = 50;
     <p role="status">
       <b>{{ words.strikes(read.strikes.length) }}, {{ words.verdicts(verdicts) }}</b
       ><template v-if="here > 0">{{ words.strikeOfThemTheFilm(here) }}</template
-      ><template v-if="!done && read.strikes.length > 0 && marks.length === 0">{{ words.withAllThatIsSaid }}</template
-      >.
+      ><template v-if="!done && read.strikes.length > 0 && marks.length === 0">{{ words.withAllThatIsSaid }}</template>.
     </p>
     <details v-if="read.problems.length > 0" open>
       <summary>{{ words.rowCannotBeRead(read.problems.length) }}</summary>

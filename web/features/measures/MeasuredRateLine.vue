@@ -16,9 +16,7 @@ const told = computed(() => words.measuredRate(measuredRateInWords(rate, measure
       <i class="spread" :style="{ left: at(rate.low), width: at(rate.high - rate.low) }" />
       <i class="mark" :style="{ left: at(rate.rate) }" />
     </span>
-    <span class="number words"
-      >{{ told }}<template v-if="rate.counts">{{ words.counts }}</template></span
-    >
+    <span class="number words">{{ told }}<template v-if="rate.counts">{{ words.counts }}</template></span>
   </span>
 </template>
 

@@ -135,9 +135,7 @@ const strikesOf = (id: string): number => ofTechnique(id).length;
           <div class="sheet">
             <ul class="names">
               <li v-for="row in rows" :key="row.key" :style="{ height: `${rowHeight}px` }">
-                <span class="what"
-                  ><FamilySign :family="row.family" /> <b>{{ row.name }}</b></span
-                >
+                <span class="what"><FamilySign :family="row.family" /> <b>{{ row.name }}</b></span>
                 <span class="says number">{{ row.says }}</span>
                 <span class="quiet far">
                   <template v-if="row.furthest.length > 0"

@@ -42,9 +42,7 @@ const dayWord = (day: string): string => (day === today ? words.today : shortDay
           <p>
             <b>{{ dayWord(plan.plannedOn) }}</b>
           </p>
-          <p class="quiet">
-            <span class="number">{{ clockTime(plan.length) }}</span>, {{ words.parts(plan.parts) }}
-          </p>
+          <p class="quiet"><span class="number">{{ clockTime(plan.length) }}</span>, {{ words.parts(plan.parts) }}</p>
         </div>
         <VBtn color="primary" :prepend-icon="mdiTimerPlay" :to="{ name: 'own-plan', params: { planId: plan.id } }">{{
           words.train

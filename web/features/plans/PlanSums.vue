@@ -15,15 +15,11 @@ const free = computed(() => desk.length.value - desk.takes.value);
     <dl class="number">
       <div :class="{ over: desk.takes.value > desk.length.value }">
         <dt>{{ words.takes }}</dt>
-        <dd>
-          {{ clockTime(desk.takes.value) }}<small>{{ words.ofLength(clockTime(desk.length.value)) }}</small>
-        </dd>
+        <dd>{{ clockTime(desk.takes.value) }}<small>{{ words.ofLength(clockTime(desk.length.value)) }}</small></dd>
       </div>
       <div :class="{ over: desk.hits.value > desk.rules.value.impactASession }">
         <dt>{{ words.hardRounds }}</dt>
-        <dd>
-          {{ desk.hits.value }}<small>{{ words.ofLength(desk.rules.value.impactASession) }}</small>
-        </dd>
+        <dd>{{ desk.hits.value }}<small>{{ words.ofLength(desk.rules.value.impactASession) }}</small></dd>
       </div>
       <div>
         <dt>{{ words.usualLeadOther }}</dt>
@@ -44,9 +40,7 @@ const free = computed(() => desk.length.value - desk.takes.value);
     <template v-if="desk.leftOut.value.length > 0">
       <h2>{{ words.leftOut }}</h2>
       <ul class="left" :aria-label="words.things(desk.leftOut.value.length)">
-        <li v-for="{ what, why } in desk.leftOut.value" :key="what">
-          <b>{{ what }}</b> {{ why }}
-        </li>
+        <li v-for="{ what, why } in desk.leftOut.value" :key="what"><b>{{ what }}</b> {{ why }}</li>
       </ul>
     </template>
   </section>

@@ -27,9 +27,7 @@ const reachedOn = (step: number): string | undefined => steps.value.find((one) =
     <ol>
       <li v-for="one in returnSteps" :key="one.step" :class="{ reached: reachedOn(one.step) }">
         <VIcon :icon="reachedOn(one.step) ? mdiCheck : one.cleared ? mdiStethoscope : mdiCircleOutline" size="20" />
-        <span
-          ><b>{{ one.name }}</b> {{ one.says }}</span
-        >
+        <span><b>{{ one.name }}</b> {{ one.says }}</span>
         <span class="number">{{ reachedOn(one.step) ? shortDay(reachedOn(one.step)!) : '' }}</span>
       </li>
     </ol>

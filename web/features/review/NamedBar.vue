@@ -18,14 +18,11 @@ const { open, unsure, asked } = named;
       <p>
         <b>{{ words.whatWasIt }}</b>
         <span v-for="({ name, chance }, place) in asked.names" :key="name">
-          {{ place > 0 ? ' · ' : ' ' }}<b v-if="place === 0">{{ name }}</b
-          ><template v-else>{{ name }}</template>
+          {{ place > 0 ? ' · ' : ' ' }}<b v-if="place === 0">{{ name }}</b><template v-else>{{ name }}</template>
           <span class="quiet number">{{ ` ${percent(chance)}` }}</span>
         </span>
       </p>
-      <button type="button" @click="named.takeOver">
-        {{ asked.names[0]!.name }} <kbd>{{ keys.drawn('take-over') }}</kbd>
-      </button>
+      <button type="button" @click="named.takeOver">{{ asked.names[0]!.name }} <kbd>{{ keys.drawn('take-over') }}</kbd></button>
       <span class="quiet end">
         <TextWith :text="words.orItsNumberAnotherName">
           <template #key>

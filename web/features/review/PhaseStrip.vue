@@ -57,9 +57,7 @@ function nudge(moment: Moment, frame: number): void {
           >
             <VIcon :icon="mdiChevronLeft" size="16" />
           </button>
-          <span
-            >{{ phaseNames[phase] }} <kbd v-if="key">{{ keys.drawn(key) }}</kbd></span
-          >
+          <span>{{ phaseNames[phase] }} <kbd v-if="key">{{ keys.drawn(key) }}</kbd></span>
           <button
             v-if="moment"
             type="button"

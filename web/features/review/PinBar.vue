@@ -28,9 +28,7 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
 <template>
   <PictureBar :label="words.pointsByHand">
     <template v-if="picked">
-      <p>
-        <b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}{{ picked.by ? `, ${picked.by}` : '' }}</span>
-      </p>
+      <p><b>{{ picked.name }}</b> <span class="quiet">{{ states[picked.said] }}{{ picked.by ? `, ${picked.by}` : '' }}</span></p>
       <button v-for="{ key, name, act, off } in acts" :key="key" type="button" :disabled="off" @click="act">
         {{ name }} <kbd>{{ pins.keys.drawn(key) }}</kbd>
       </button>
@@ -48,8 +46,6 @@ const acts = computed<{ key: PinKey; name: string; act: () => void; off?: boolea
     <button type="button" class="end" @click="whose.toggle">
       {{ words.someoneElse }} <kbd>{{ benchKeys.drawn('whose') }}</kbd>
     </button>
-    <button type="button" @click="pins.toggle">
-      {{ words.done }} <kbd>{{ benchKeys.drawn('pins') }}</kbd>
-    </button>
+    <button type="button" @click="pins.toggle">{{ words.done }} <kbd>{{ benchKeys.drawn('pins') }}</kbd></button>
   </PictureBar>
 </template>

@@ -28,12 +28,8 @@ const { work } = whose;
           </TextWith>
         </span>
       </p>
-      <button type="button" @click="whose.follow">
-        {{ words.follow }} <kbd>{{ whose.keys.drawn('follow') }}</kbd>
-      </button>
-      <button type="button" class="end" @click="whose.toggle">
-        {{ words.leaveIt }} <kbd>{{ keys.drawn('whose') }}</kbd>
-      </button>
+      <button type="button" @click="whose.follow">{{ words.follow }} <kbd>{{ whose.keys.drawn('follow') }}</kbd></button>
+      <button type="button" class="end" @click="whose.toggle">{{ words.leaveIt }} <kbd>{{ keys.drawn('whose') }}</kbd></button>
     </template>
     <template v-else-if="work">
       <p role="status">

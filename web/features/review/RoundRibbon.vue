@@ -81,7 +81,7 @@ function pieceOf(round: { id: string; name: string; from: Ms; to: Ms }, strikes:
   if (round.id !== inHand.value || strikes <= room.value) return undefined;
   return { name: round.name, ...pieceInHand(round, strikes, room.value, now.value) };
 }
-const inPiece = <One,>(list: readonly One[], { from, to }: Piece, timeOfOne: (one: One) => Ms): One[] =>
+const inPiece = <One>(list: readonly One[], { from, to }: Piece, timeOfOne: (one: One) => Ms): One[] =>
   list.filter((one) => timeOfOne(one) >= from && timeOfOne(one) <= to);
 </script>
 

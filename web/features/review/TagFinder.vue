@@ -42,9 +42,7 @@ const choose = (id: unknown): void => {
   >
     <template #item="{ props: attributes, item }">
       <VListItem v-bind="attributes" density="compact" :subtitle="item.by">
-        <template #append
-          ><b class="number">{{ item.number }}</b></template
-        >
+        <template #append><b class="number">{{ item.number }}</b></template>
       </VListItem>
     </template>
   </VAutocomplete>

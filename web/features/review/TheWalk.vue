@@ -68,9 +68,7 @@ function keep(): void {
     <TagFinder v-if="finding" @found="found" @close="finding = false" />
     <template v-if="strike">
       <header>
-        <h2>
-          <span class="number call">{{ numberOf(data.book, lands!) }}</span> {{ nameOf(lands!) }}
-        </h2>
+        <h2><span class="number call">{{ numberOf(data.book, lands!) }}</span> {{ nameOf(lands!) }}</h2>
         <span class="quiet number">{{ words.ofJudged(judged, rows.length) }}</span>
         <VSpacer />
         <button type="button" class="length" @click="full = !full">

@@ -92,9 +92,7 @@ const pictures = computed(() => {
         @input="player.go(Number(($event.target as HTMLInputElement).value))"
       />
     </div>
-    <span class="number where"
-      >{{ clock(timeline[at] ?? 0) }}<br /><span class="quiet">{{ words.frameAt(at + 1) }}</span></span
-    >
+    <span class="number where">{{ clock(timeline[at] ?? 0) }}<br /><span class="quiet">{{ words.frameAt(at + 1) }}</span></span>
   </div>
 </template>
 

@@ -60,9 +60,7 @@ watch(
     <div v-if="open" class="more">
       <p v-if="from" class="from">{{ words.answeredFromThe(from) }}</p>
       <p v-if="!line.shown" class="from">{{ words.judgedAnyway(line.reason) }}</p>
-      <p>
-        {{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span>
-      </p>
+      <p>{{ checkpoint.clean }} <span class="quiet">{{ words.notFaults(checkpoint.faults.join(', ')) }}</span></p>
       <p v-if="!line.band && told" class="quiet">{{ told }}</p>
       <div v-if="line.band && line.measured" class="measured" :class="{ none: line.measured.value === undefined }">
         <BandMark

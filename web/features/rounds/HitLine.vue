@@ -54,9 +54,7 @@ function go(event: MouseEvent): void {
     </div>
     <slot />
     <i v-if="inside" class="playhead" :style="{ left: left(at) }" />
-    <span class="name"
-      >{{ round.name }} <b class="number">{{ hits.length }}</b></span
-    >
+    <span class="name">{{ round.name }} <b class="number">{{ hits.length }}</b></span>
   </div>
 </template>
 

@@ -114,15 +114,11 @@ const remove = () =>
           @update:model-value="draft && $event && (draft.choices[id] = $event)"
         >
           <template #label>
-            <span
-              ><b>{{ name }}</b> {{ question }}</span
-            >
+            <span><b>{{ name }}</b> {{ question }}</span>
           </template>
           <VRadio v-for="choice in choices" :key="choice.id" :value="choice.id" color="primary">
             <template #label>
-              <span
-                ><b>{{ choice.name }}.</b> {{ choice.reason }}</span
-              >
+              <span><b>{{ choice.name }}.</b> {{ choice.reason }}</span>
             </template>
           </VRadio>
         </VRadioGroup>

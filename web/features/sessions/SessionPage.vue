@@ -102,7 +102,8 @@ whileTrue(working, lookAtWork, 1000);
             <p class="quiet">
               <RouterLink :to="{ name: 'trainee', params: { traineeId: page.session.traineeId } }">{{
                 page.session.trainee.name
-              }}</RouterLink>, {{ page.session.trainee.stance }}
+              }}</RouterLink
+              >, {{ page.session.trainee.stance }}
             </p>
             <h1>{{ shortDay(page.session.heldOn) }}, {{ page.session.roundKind }}</h1>
             <p class="quiet">

@@ -90,9 +90,7 @@ const rows = computed(() => [
       <tr v-for="{ name, says, told } in rows" :key="name">
         <td>{{ name }}</td>
         <td class="number">{{ toldInWords(told, units) }}</td>
-        <td>
-          {{ says }} <span class="quiet">({{ told.source }})</span>
-        </td>
+        <td>{{ says }} <span class="quiet">({{ told.source }})</span></td>
       </tr>
     </tbody>
   </table>

@@ -16,9 +16,7 @@ const kinds = [
 
 <template>
   <li class="entry">
-    <p>
-      <b>{{ sheet.nameOf(mustHave) }}</b> <span v-if="stands" class="quiet">{{ stands }}</span>
-    </p>
+    <p><b>{{ sheet.nameOf(mustHave) }}</b> <span v-if="stands" class="quiet">{{ stands }}</span></p>
     <span v-for="{ key, name } in kinds" :key="key" class="count">
       <button type="button" :class="key" @click="sheet.count(counted, { [key]: counted[key] + 1 })">
         {{ name }} <b class="number">{{ counted[key] }}</b>

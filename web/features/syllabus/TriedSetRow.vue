@@ -33,9 +33,7 @@ const nameOf = (id: string): string => techniqueName(catalogue.newest, id);
 
 <template>
   <li>
-    <p class="head">
-      <b>{{ set.name }}</b> <span v-if="stands" class="quiet">{{ stands }}</span>
-    </p>
+    <p class="head"><b>{{ set.name }}</b> <span v-if="stands" class="quiet">{{ stands }}</span></p>
     <p v-if="!tried" class="untried">
       <span>{{ asked.map(nameOf).join(', ') }}</span>
       <VBtn color="primary" @click="thrown(asked)">{{ words.allInOrder }}</VBtn>

@@ -34,8 +34,8 @@ async function mark(filmId: string): Promise<void> {
     <ul class="list">
       <li v-for="{ film, traineeId, traineeName, heldOn } in films" :key="film.id" class="entry">
         <span
-          ><RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink
-          >, {{ shortDay(heldOn) }} <span class="quiet">· {{ film.fileName }}, {{ words.strikes(film.strikes) }}</span></span
+          ><RouterLink :to="{ name: 'trainee', params: { traineeId } }">{{ traineeName }}</RouterLink>, {{ shortDay(heldOn) }}
+          <span class="quiet">· {{ film.fileName }}, {{ words.strikes(film.strikes) }}</span></span
         >
         <VBtn variant="text" :to="{ name: 'bench', params: { filmId: film.id } }">{{ words.lookAtIt }}</VBtn>
         <VBtn color="primary" :prepend-icon="mdiEyeOffOutline" @click="mark(film.id)">{{ words.markItBlind }}</VBtn>

@@ -116,9 +116,7 @@ const open = (traineeId: string): void => void router.push({ name: 'trainee', pa
         @click:row="(_: Event, { item }: { item: TraineeRow }) => open(item.id)"
       >
         <template #[`item.name`]="{ item }"
-          ><RouterLink :to="{ name: 'trainee', params: { traineeId: item.id } }"
-            ><b>{{ item.name }}</b></RouterLink
-          ></template
+          ><RouterLink :to="{ name: 'trainee', params: { traineeId: item.id } }"><b>{{ item.name }}</b></RouterLink></template
         >
         <template #[`item.lastSession`]="{ value }">{{ value ? shortDay(value) : words.notFilmedYet }}</template>
       </VDataTable>
