@@ -1,6 +1,6 @@
 import { inspect } from 'node:util';
 
-const often = 50;
+const often = 100;
 
 /**
  * Looks again and again until something holds.

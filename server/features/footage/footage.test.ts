@@ -62,8 +62,8 @@ describe('footage', function () {
     if (bytes.length > 0) expect((await patch(location, 0, bytes)).status).to.equal(204);
     return location.split('/').at(-1)!;
   }
-  const add = (uploadId: string, fileName: string, id = uuid()) =>
-    coach.ask<Film>(footageEndpoints.addFilm, { filmId: id }, { id, sessionId, uploadId, fileName, view: 'front' });
+  const add = (uploadId: string, fileName: string, id = uuid(), into = sessionId) =>
+    coach.ask<Film>(footageEndpoints.addFilm, { filmId: id }, { id, sessionId: into, uploadId, fileName, view: 'front' });
 
   /** Waits, by asking, until the import has come to an end. */
   const show = async (filmId: string): Promise<Film> => (await coach.ask<Film>(footageEndpoints.showFilm, { filmId })).body;
@@ -81,8 +81,10 @@ describe('footage', function () {
       () => show(filmId),
       ({ steps }) => !steps.some(({ state }) => state === 'waiting' || state === 'working'),
     );
+  /** Into a session of its own: films of one session are held against each other by their sound. */
   async function imported(path: string, fileName: string): Promise<Film> {
-    const { body } = await add(await upload(await readFile(path)), fileName);
+    const scene = await addScene(server);
+    const { body } = await add(await upload(await readFile(path)), fileName, uuid(), scene.sessionId);
     return settled(body.id);
   }
 
