@@ -1,4 +1,3 @@
-import './told-briefly.ts';
 import type { InferType, Schema } from 'yup';
 
 /** Who somebody is in the club. */
