@@ -33,6 +33,9 @@ const { host, port, metricsPort } = settings;
 const metrics = metricsPort === undefined ? undefined : serveMetrics(registry, { port: metricsPort, host }, log);
 const elsewhere = noClub({ db: house.db, storage: storageFrom(settings), workersAlive: workers });
 const server = createServer((request, response) => (clubs.at(request.headers.host)?.app ?? elsewhere)(request, response));
+// Longer than proxies keep a connection on which nothing is asked, which is a minute: when the server closes it first, what is asked
+// at that moment is lost.
+server.keepAliveTimeout = 75_000;
 server.once('error', (error) => {
   log.fatal(error);
   process.exit(1);

@@ -149,6 +149,11 @@ describe('an installation of many clubs on several machines', function () {
     expect(await (await nowhere.fetch('/')).text()).to.include('No club is known by this address');
   });
 
+  it('keeps a connection for longer than the proxy in front of it: who closes first loses what is asked at that moment', async () => {
+    const { headers } = await fetch(`${bases[0]!}/api/health`);
+    expect(Number(/timeout=(\d+)/.exec(headers.get('keep-alive') ?? '')?.[1])).to.be.above(60);
+  });
+
   it('has PostgreSQL refuse a club the database of another, and that of the installation', async () => {
     const { username, password: own } = new URL(settingsOfClub(settings, clubs.get(south)!).databaseUrl);
     for (const there of [settingsOfClub(settings, clubs.get(north)!).databaseUrl, settings.databaseUrl]) {
