@@ -41,7 +41,7 @@ const placesStay = {
       const contents = source
         .replace(/new URL\('([\w-]+)-thread\.js', import\.meta\.url\)/g, "new URL('$1-work.js', import.meta.url)")
         .replaceAll(/(?<!-work\.js', )import\.meta\.url/g, `new URL('${beside(path)}', import.meta.url).href`)
-        .replaceAll('import.meta.dirname', `new URL('${beside(dirname(path))}', import.meta.url).pathname`);
+        .replaceAll('import.meta.dirname', `(import.meta.dirname + '/${beside(dirname(path))}')`);
       return { contents, loader: 'ts' };
     });
   },

@@ -75,11 +75,11 @@ describe('workers', function () {
     await Promise.all(opened.map((queue) => queue.stop()));
   });
 
-  /** A film whose review copy takes some seconds on a fast machine too: how far it is, is told once a second. */
   const sound = ['-f', 'lavfi', '-i', 'sine=f=300:d=20', '-c:a', 'aac'];
   const picture = ['-f', 'lavfi', '-i', 'testsrc2=s=640x480:r=30:d=20,noise=alls=7:allf=t'];
   const coding = ['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p'];
   let drawn: Promise<string> | undefined;
+  /** A film whose review copy takes some seconds on a fast machine too: how far it is, is told once a second. */
   const longFilm = async (path: string): Promise<void> =>
     copyFile(await (drawn ??= made(folder, 'drawn.mp4', (to) => ffmpeg(...picture, ...sound, ...coding, to))), path);
   async function queued(make: (path: string) => Promise<unknown>): Promise<string> {
