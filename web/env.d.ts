@@ -2,7 +2,7 @@
 
 declare module '*.vue' {
   import type { DefineComponent } from 'vue';
-  /** For tools that cannot read a component; vue-tsc can, and does not look here. */
+  /** For tools that cannot read a component; the check of types can, and does not look here. */
   const component: DefineComponent;
   export default component;
 }
