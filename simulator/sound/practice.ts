@@ -74,15 +74,18 @@ export function practiceSound({ seed, seconds, on, rings = [], rests = [], distu
 /** A third of the samples, what lies above the new limit taken away first (a windowed sinc of 49 taps). */
 export function thirdOf(samples: Float32Array): Float32Array {
   const reach = 24;
-  const taps = Array.from({ length: 2 * reach + 1 }, (_, place) => {
+  const taps = Float64Array.from({ length: 2 * reach + 1 }, (_, place) => {
     const x = (place - reach) / 3;
     const window = 0.5 + 0.5 * Math.cos((Math.PI * (place - reach)) / (reach + 1));
     return ((x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)) * window) / 3;
   });
   const third = new Float32Array(Math.floor(samples.length / 3));
   for (let index = 0; index < third.length; index++) {
+    // Only what is there: asked for a sample before its beginning, an array looks for a property of that name, ten times as long.
+    const begins = index * 3 - reach;
+    const last = Math.min(taps.length, samples.length - begins);
     let sum = 0;
-    for (let place = 0; place < taps.length; place++) sum += taps[place]! * (samples[index * 3 + place - reach] ?? 0);
+    for (let place = Math.max(0, -begins); place < last; place++) sum += taps[place]! * samples[begins + place]!;
     third[index] = sum;
   }
   return third;
