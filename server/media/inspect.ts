@@ -40,14 +40,6 @@ export async function shownTimes(film: string, most?: number): Promise<Ms[]> {
   return times.sort((a, b) => a - b);
 }
 
-/** Whether there is any sound at all; a track of it may be empty. */
-export async function isHeard(film: string): Promise<boolean> {
-  let any = false;
-  const first = ['-select_streams', 'a:0', '-read_intervals', '%+#1', '-show_entries', 'packet=pts_time', '-of', 'csv=p=0'];
-  await runMedia('ffprobe', [...first, ...reading(film)], { onLine: (line) => (any ||= line !== '') });
-  return any;
-}
-
 /** Width and height of the picture in pixels. */
 export async function pictureSize(film: string): Promise<{ width: number; height: number }> {
   let text = '';

@@ -1,9 +1,10 @@
 import type { Ms } from '@wax-fist/core/units';
 import { mkdir } from 'node:fs/promises';
 import { dirname } from 'node:path';
-import { frameTimes, isHeard } from '../../media/inspect.ts';
+import { frameTimes } from '../../media/inspect.ts';
 import { NotFootage, probe, type Probe } from '../../media/probe.ts';
 import { MediaFailure } from '../../media/program.ts';
+import { readReviewCopy } from '../../media/read-copy.ts';
 import { leastApart, makeReviewCopy } from '../../media/review-copy.ts';
 import { updateFilm, type StepWork } from '../import-step.ts';
 
@@ -26,7 +27,7 @@ export async function reviewCopyStep(work: StepWork): Promise<void> {
   await mkdir(dirname(copy), { recursive: true });
   const source = await storage.bring(film.id, 'original');
   const found = await probe(source);
-  const stored = await timesOf(source, signal);
+  const stored = await timesIn(source, signal);
   const order = {
     source,
     film: copy,
@@ -44,7 +45,7 @@ export async function reviewCopyStep(work: StepWork): Promise<void> {
   const withoutSound = silent.times.length > whole.times.length;
   const made = withoutSound ? silent : whole;
   if (made.times.length < 2) throw new NotFootage(unreadable);
-  const hasSound = heard && !withoutSound && (await isHeard(made.film));
+  const hasSound = heard && !withoutSound && made.isHeard;
   await storage.keep(made.film, film.id, 'film.mp4');
   const remarks = remarksOn(stored, made, { ...found, unreadableSound: found.unreadableSound || withoutSound });
   await updateFilm(work, { hasSound, remark: remarks.join(' ') || null });
@@ -54,9 +55,11 @@ interface Made {
   /** Where it lies. */
   film: string;
   times: Ms[];
+  isHeard: boolean;
   failed: boolean;
   said: string;
 }
+const nothing = { times: [], isHeard: false };
 
 async function madeFrom(order: Omit<Parameters<typeof makeReviewCopy>[0], 'silent'>, silent: boolean): Promise<Made> {
   const result = await makeReviewCopy({ ...order, silent }).then(
@@ -66,11 +69,16 @@ async function madeFrom(order: Omit<Parameters<typeof makeReviewCopy>[0], 'silen
       return { said: error.said, failed: true };
     },
   );
-  return { ...result, film: order.film, times: await timesOf(order.film, order.signal) };
+  // What was broken off may have no index, or not even be there.
+  const { times, isHeard } = await readReviewCopy(order.film).catch((error: unknown) => {
+    if (result.failed) return nothing;
+    throw error;
+  });
+  return { ...result, film: order.film, times, isHeard };
 }
 
 /** When its pictures are shown; nothing of a file in which none is found. */
-async function timesOf(path: string, signal: AbortSignal | undefined): Promise<Ms[]> {
+async function timesIn(path: string, signal: AbortSignal | undefined): Promise<Ms[]> {
   return frameTimes(path, signal).catch((error: unknown) => {
     if (error instanceof MediaFailure) return [];
     throw error;
