@@ -34,10 +34,12 @@ describe('a review copy', function () {
     });
   }
 
-  it('with sound alone has no picture, and what is no film is refused', async () => {
+  it('of sound alone, or of pictures none of which could be read, has no picture; what is no film is refused', async () => {
     const sound = join(folder, 'sound.mp4');
     await ffmpeg('-f', 'lavfi', '-i', 'sine=f=300:d=1', '-c:a', 'aac', sound);
-    expect((await readReviewCopy(sound)).times).to.deep.equal([]);
+    const none = join(folder, 'none.mp4');
+    await ffmpeg('-f', 'lavfi', '-i', 'testsrc2=d=1', '-vf', 'select=0', '-c:v', 'libx264', none);
+    for (const path of [sound, none]) expect((await readReviewCopy(path)).times).to.deep.equal([]);
     const text = join(folder, 'text.mp4');
     await writeFile(text, 'no film');
     await rejects(readReviewCopy(text));

@@ -64,7 +64,7 @@ async function count({ checkpointId }: MeasureAgreement, counts: boolean): Promi
     <VAlert v-if="remark" type="warning" variant="tonal" role="alert" class="mb-4">{{ remark }}</VAlert>
     <PageState :failure="failure" :ready="page !== undefined" @again="again">
       <p v-if="page && measuring" class="measuring" role="status">
-        <VProgressCircular indeterminate size="18" width="2" /> {{ words.filmStillToBeMeasured(page.left) }}
+        <VProgressCircular indeterminate size="18" width="2" aria-hidden="true" /> {{ words.filmStillToBeMeasured(page.left) }}
       </p>
       <div v-if="rows.length === 0 && !measuring" class="empty">
         {{ words.nothingIsMeasuredYetAdd }}
