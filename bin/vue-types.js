@@ -51,21 +51,17 @@ const project = {
 };
 writeFileSync(join(out, 'tsconfig.json'), JSON.stringify(project));
 
-/** Where a place lies in a text, told by its line and letter, both from 1. */
-const offsetOf = (text, line, letter) => {
-  const before = text.split('\n').slice(0, line - 1);
-  return before.reduce((sum, { length }) => sum + length + 1, letter - 1);
-};
-const toldPlace = (text, offset) => {
-  const lines = text.slice(0, offset).split('\n');
-  return `${lines.length},${lines.at(-1).length + 1}`;
-};
+/** A text whose places are told by line and letter. The compiler counts them from 0, and prints them from 1. */
+const inLines = (text) => ts.createSourceFile('', text, ts.ScriptTarget.Latest);
 
 /** What is said of a script, as said of its component; undefined of what only the script has. */
 function ofComponent({ name, text, script, places }, line, letter, said) {
   const [, code] = /error TS(\d+)/.exec(said) ?? [];
-  const [place] = places.toSourceLocation(offsetOf(script, line, letter), (data) => shouldReportDiagnostics(data, 'ts', code));
-  return place && `${name}(${toldPlace(text, place[0])}): ${said}`;
+  const offset = inLines(script).getPositionOfLineAndCharacter(line - 1, letter - 1);
+  const [place] = places.toSourceLocation(offset, (data) => shouldReportDiagnostics(data, 'ts', code));
+  if (!place) return undefined;
+  const at = inLines(text).getLineAndCharacterOfPosition(place[0]);
+  return `${name}(${at.line + 1},${at.character + 1}): ${said}`;
 }
 
 const compiler = join(root, 'node_modules/typescript-native/bin/tsc');
